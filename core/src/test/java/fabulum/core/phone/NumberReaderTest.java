@@ -1,0 +1,79 @@
+package fabulum.core.phone;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class NumberReaderTest {
+  private static final Region US = new Region("US");
+  private final NumberReader reader = new NumberReader();
+
+  @ParameterizedTest
+  @CsvSource(
+      textBlock =
+          """
+          (312) 555-0123      | US | +13125550123
+          312.555.0123        | US | +13125550123
+          1 312 555 0123      | US | +13125550123
+          +1 (312) 555‑0123   | US | +13125550123
+          +44 20 7946 0123    | US | +442079460123
+          020 7946 0123       | GB | +442079460123
+          """,
+      delimiter = '|')
+  void readsNumbersInTheHabitsOfTheRegion(String written, String region, String e164) {
+    assertThat(reader.readNumber(written, new Region(region))).contains(new PhoneNumber(e164));
+  }
+
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "78777",
+        "LAKEWATCH",
+        "1-800-LAKEDAY",
+        "555-0123",
+        "+1",
+        "+1312555012345678",
+        "112",
+        "312 555 012"
+      })
+  void whatCanBeNoNumberIsKeptAsANameAndCannotBeAnswered(String written) {
+    Sender sender = reader.readSender(written, US);
+
+    assertThat(sender).isEqualTo(new NamedSender(written));
+    assertThat(sender.answerable()).isEmpty();
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"", "   ", "a sender that goes on far longer than any network allows"})
+  void aSenderThatIsNoSenderIsRefused(String written) {
+    assertThatThrownBy(() -> reader.readSender(written, US))
+        .isInstanceOf(IllegalArgumentException.class);
+  }
+
+  @Test
+  void aStoredAddressReadsBackAsTheSameSender() {
+    for (Sender sender :
+        new Sender[] {
+          new PhoneNumber("+13125550123"), new NamedSender("78777"), new NamedSender("LAKEWATCH")
+        }) {
+      assertThat(Sender.ofAddress(sender.address())).isEqualTo(sender);
+    }
+  }
+
+  @Test
+  void peopleReadANumberAsTheyWriteItAtHome() {
+    assertThat(reader.forPeople(new PhoneNumber("+13125550123"), US)).isEqualTo("(312) 555-0123");
+    assertThat(reader.forPeople(new PhoneNumber("+442079460123"), US))
+        .isEqualTo("+44 20 7946 0123");
+    assertThat(reader.forPeople(new NamedSender("LAKEWATCH"), US)).isEqualTo("LAKEWATCH");
+  }
+
+  @Test
+  void aLogShowsOnlyTheEndOfANumber() {
+    assertThat(new PhoneNumber("+13125550123").toString()).isEqualTo("…23").doesNotContain("312");
+  }
+}
