@@ -3,6 +3,7 @@ package fabulum.core.delivery;
 import fabulum.core.phone.PhoneNumber;
 import java.time.Instant;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /** The way to a phone network. Another provider is one more implementation. */
 public interface Gateway {
@@ -50,7 +51,7 @@ public interface Gateway {
   final class GatewayUnavailable extends RuntimeException {
     private static final long serialVersionUID = 1L;
 
-    public GatewayUnavailable(String message, Throwable cause) {
+    public GatewayUnavailable(String message, @Nullable Throwable cause) {
       super(message, cause);
     }
   }

@@ -1,0 +1,13 @@
+package fabulum.server.conversations;
+
+import java.util.List;
+
+/**
+ * A conversation changed. Told once the change is committed; may be told twice. {@code entries} are
+ * those that were added or changed.
+ */
+public record ConversationChanged(ConversationId id, List<EntryId> entries) {
+  public ConversationChanged {
+    entries = List.copyOf(entries);
+  }
+}

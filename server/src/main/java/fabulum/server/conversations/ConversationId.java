@@ -1,0 +1,4 @@
+package fabulum.server.conversations;
+
+/** Names one conversation. */
+public record ConversationId(long value) {}

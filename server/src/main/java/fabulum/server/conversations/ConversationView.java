@@ -1,0 +1,37 @@
+package fabulum.server.conversations;
+
+import fabulum.core.conversation.Group;
+import fabulum.server.people.StaffView;
+import java.time.Instant;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A conversation as a row of the list.
+ *
+ * @param version grows with every change; a smaller one is older
+ * @param since our turn: when the customer began to wait; their turn: our last answer; done: when
+ *     it was finished
+ * @param number as people at home write it, or the sender's name
+ * @param address the number in E.164, or the sender's name
+ * @param answerable false for names and short codes
+ * @param toIdentify nobody, or more than one, is known to hold the number
+ * @param lastWords the beginning of the last text, at most 200 characters
+ * @param failed our last text could not be delivered
+ */
+public record ConversationView(
+    long id,
+    long version,
+    Group group,
+    Instant since,
+    long lineId,
+    String number,
+    String address,
+    boolean answerable,
+    @Nullable Long customerId,
+    @Nullable String customerName,
+    boolean toIdentify,
+    @Nullable StaffView owner,
+    Instant lastAt,
+    String lastWords,
+    SpokeLast lastSpeaker,
+    boolean failed) {}

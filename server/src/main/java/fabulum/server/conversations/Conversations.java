@@ -1,0 +1,309 @@
+package fabulum.server.conversations;
+
+import fabulum.core.conversation.ConversationState;
+import fabulum.core.conversation.Group;
+import fabulum.core.delivery.DeliveryState;
+import fabulum.core.parts.PartCounter;
+import fabulum.core.phone.Sender;
+import fabulum.server.conversations.store.ConversationMapper;
+import fabulum.server.conversations.store.ConversationRow;
+import fabulum.server.conversations.store.EntryMapper;
+import fabulum.server.conversations.store.EntryRow;
+import fabulum.server.customers.CustomerId;
+import fabulum.server.customers.Customers;
+import fabulum.server.customers.NumberId;
+import fabulum.server.lines.LineId;
+import fabulum.server.people.StaffId;
+import fabulum.server.platform.Problem;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * What happens to conversations. Every change locks the conversation, so that two at once follow
+ * each other.
+ */
+@Service
+public class Conversations {
+  private final ConversationMapper conversations;
+  private final EntryMapper entries;
+  private final Customers customers;
+  private final ApplicationEventPublisher events;
+  private final Clock clock;
+
+  Conversations(
+      ConversationMapper conversations,
+      EntryMapper entries,
+      Customers customers,
+      ApplicationEventPublisher events,
+      Clock clock) {
+    this.conversations = conversations;
+    this.entries = entries;
+    this.customers = customers;
+    this.events = events;
+    this.clock = clock;
+  }
+
+  /**
+   * Takes in a text from a customer.
+   *
+   * @return false when it was already here
+   */
+  @Transactional
+  public boolean receive(ReceivedText text) {
+    if (entries.existsReceived(text.networkId())) {
+      return false;
+    }
+    NumberId number = customers.numberOf(text.from());
+    Optional<ConversationRow> known =
+        conversations.lockByLineAndNumber(text.line().value(), number.value());
+    long id = known.map(ConversationRow::id).orElseGet(() -> begin(text, number));
+    EntryRow entry = EntryRow.received(id, text.at(), text.words(), text.networkId());
+    long entryId = entries.insert(entry);
+    known.ifPresent(row -> save(row, state(row).customerWrote(text.at())));
+    // A text that comes late stands where it belongs, and does not pass for the last one.
+    if (known.isEmpty() || !text.at().isBefore(known.get().lastAt())) {
+      conversations.setLast(id, text.at(), beginning(text.words()), SpokeLast.CUSTOMER);
+    }
+    changed(id, entryId);
+    return true;
+  }
+
+  private long begin(ReceivedText text, NumberId number) {
+    Optional<CustomerId> customer = customers.onlyHolder(number);
+    ConversationState state = ConversationState.begunByCustomer(text.at());
+    return conversations.insert(
+        text.line().value(),
+        number.value(),
+        customer.map(CustomerId::value).orElse(null),
+        state.group(),
+        state.turn(),
+        state.since(),
+        customer.isEmpty() && text.from().answerable().isPresent(),
+        text.at(),
+        beginning(text.words()),
+        SpokeLast.CUSTOMER);
+  }
+
+  /** The line and the other side of a conversation. */
+  public Ends ends(ConversationId id) {
+    return ends(row(id));
+  }
+
+  private static Ends ends(ConversationRow row) {
+    return new Ends(new LineId(row.lineId()), Sender.ofAddress(row.address()));
+  }
+
+  /** The line and the other side of a conversation. */
+  public record Ends(LineId line, Sender other) {}
+
+  /**
+   * Writes an answer into the script, waiting to be sent, and makes it the customer's turn. What
+   * was nobody's becomes the writer's. To be called in the transaction that also puts the text into
+   * the outbox.
+   *
+   * @param reference ours, made once for this answer
+   * @return the new entry, or empty when an answer with this reference is already here
+   */
+  public Optional<EntryId> answer(ConversationId id, String words, String reference, StaffId by) {
+    ConversationRow row = lock(id);
+    if (isKnown(row, reference)) {
+      return Optional.empty();
+    }
+    Instant at = clock.instant();
+    List<Long> touched = new ArrayList<>();
+    if (row.ownerId() == null) {
+      conversations.setOwner(row.id(), by.value());
+      touched.add(entries.insert(EntryRow.event(row.id(), at, EventKind.TAKEN, by.value())));
+    }
+    int parts = PartCounter.count(words).count();
+    long entry = entries.insert(EntryRow.answer(row.id(), at, words, by.value(), reference, parts));
+    touched.add(entry);
+    save(row, state(row).personAnswered(at));
+    conversations.setLast(row.id(), at, beginning(words), SpokeLast.US);
+    conversations.setFailed(row.id(), false);
+    changed(row.id(), touched);
+    return Optional.of(new EntryId(entry));
+  }
+
+  /** Adds a note. Adding it twice under one reference adds it once. */
+  @Transactional
+  public void note(ConversationId id, String words, String reference, StaffId by) {
+    ConversationRow row = lock(id);
+    if (!isKnown(row, reference)) {
+      long entry =
+          entries.insert(EntryRow.note(row.id(), clock.instant(), words, by.value(), reference));
+      changed(row.id(), entry);
+    }
+  }
+
+  /**
+   * A reference names one entry for good; the same one for another conversation is a caller's
+   * mistake.
+   */
+  private boolean isKnown(ConversationRow row, String reference) {
+    Long owner = entries.findConversationByReference(reference);
+    if (owner != null && owner != row.id()) {
+      throw Problem.conflict(
+          Problem.Kind.TAKEN_MEANWHILE,
+          "This reference belongs to another text. Nothing was sent.");
+    }
+    return owner != null;
+  }
+
+  /** Makes it the colleague's own. */
+  @Transactional
+  public void take(ConversationId id, StaffId by) {
+    ConversationRow row = lock(id);
+    if (row.ownerId() == null || row.ownerId() != by.value()) {
+      conversations.setOwner(row.id(), by.value());
+      happened(row, EventKind.TAKEN, by);
+    }
+  }
+
+  /** Back to nobody. */
+  @Transactional
+  public void letGo(ConversationId id, StaffId by) {
+    ConversationRow row = lock(id);
+    if (row.ownerId() != null) {
+      conversations.setOwner(row.id(), null);
+      happened(row, EventKind.LET_GO, by);
+    }
+  }
+
+  /** Finishes it. */
+  @Transactional
+  public void finish(ConversationId id, StaffId by) {
+    ConversationRow row = lock(id);
+    ConversationState before = state(row);
+    ConversationState after = before.finished(clock.instant());
+    if (!after.equals(before)) {
+      save(row, after);
+      happened(row, after.finishedUnanswered() ? EventKind.DONE_UNANSWERED : EventKind.DONE, by);
+    }
+  }
+
+  /** Opens it again. */
+  @Transactional
+  public void reopen(ConversationId id, StaffId by) {
+    ConversationRow row = lock(id);
+    ConversationState before = state(row);
+    ConversationState after = before.reopened(clock.instant());
+    if (!after.equals(before)) {
+      save(row, after);
+      happened(row, EventKind.REOPENED, by);
+    }
+  }
+
+  /** A text of ours to be moved on by what the network says. */
+  public record Delivery(
+      DeliveryState reported,
+      @Nullable String networkId,
+      @Nullable String failureCode,
+      @Nullable String failureReason) {}
+
+  /**
+   * Moves a text of ours on, forward only.
+   *
+   * @return false when there is no such text
+   */
+  @Transactional
+  public boolean deliveryReported(String reference, Delivery delivery) {
+    EntryRow entry = entries.findByReference(reference);
+    if (entry == null || entry.kind() != EntryKind.OUT) {
+      return false;
+    }
+    // Reports and the dispatcher may speak of one text at once: the conversation's lock puts them
+    // in order.
+    ConversationRow row = lock(new ConversationId(entry.conversationId()));
+    DeliveryState before = DeliveryState.valueOf(String.valueOf(entries.getDelivery(entry.id())));
+    DeliveryState after = before.after(delivery.reported());
+    boolean failed = after == DeliveryState.NOT_DELIVERED;
+    if (delivery.networkId() != null) {
+      entries.setNetworkId(entry.id(), delivery.networkId());
+    }
+    if (after != before) {
+      entries.setDelivery(
+          entry.id(),
+          after,
+          failed ? delivery.failureCode() : null,
+          failed ? delivery.failureReason() : null);
+      if (entries.isLastOut(entry.conversationId(), entry.id())) {
+        conversations.setFailed(row.id(), failed);
+      }
+      changed(row.id(), entry.id());
+    }
+    return true;
+  }
+
+  /** The words and the ends of a text of ours that is to go out. */
+  public Optional<Outgoing> findOutgoing(EntryId id) {
+    return Optional.ofNullable(entries.find(id.value()))
+        .map(entry ->
+            new Outgoing(
+                String.valueOf(entry.reference()), String.valueOf(entry.words()), endsOf(entry)));
+  }
+
+  private Ends endsOf(EntryRow entry) {
+    return ends(new ConversationId(entry.conversationId()));
+  }
+
+  /** A text of ours that is to go out. */
+  public record Outgoing(String reference, String words, Ends ends) {}
+
+  /** When the newest text the network told us of was received. */
+  public Optional<Instant> findLastReceived() {
+    return Optional.ofNullable(entries.findLastReceived());
+  }
+
+  private ConversationRow row(ConversationId id) {
+    return conversations.find(id.value()).orElseThrow(() -> Problem.notFound("conversation"));
+  }
+
+  private ConversationRow lock(ConversationId id) {
+    return conversations.lock(id.value()).orElseThrow(() -> Problem.notFound("conversation"));
+  }
+
+  private static ConversationState state(ConversationRow row) {
+    return new ConversationState(
+        row.turn(), row.box() == Group.DONE, row.since(), row.finishedUnanswered());
+  }
+
+  private void save(ConversationRow row, ConversationState state) {
+    conversations.setState(
+        row.id(), state.group(), state.turn(), state.since(), state.finishedUnanswered());
+  }
+
+  private void happened(ConversationRow row, EventKind event, StaffId by) {
+    changed(row.id(), entries.insert(EntryRow.event(row.id(), clock.instant(), event, by.value())));
+  }
+
+  private void changed(long conversation, long entry) {
+    changed(conversation, List.of(entry));
+  }
+
+  private void changed(long conversation, List<Long> touched) {
+    conversations.nextVersion(conversation);
+    events.publishEvent(
+        new ConversationChanged(
+            new ConversationId(conversation), touched.stream().map(EntryId::new).toList()));
+  }
+
+  private static String beginning(String words) {
+    String flat = words.strip().replaceAll("\\s+", " ");
+    if (flat.length() <= ConversationRow.BEGINNING) {
+      return flat;
+    }
+    int end =
+        Character.isHighSurrogate(flat.charAt(ConversationRow.BEGINNING - 1))
+            ? ConversationRow.BEGINNING - 1
+            : ConversationRow.BEGINNING;
+    return flat.substring(0, end);
+  }
+}

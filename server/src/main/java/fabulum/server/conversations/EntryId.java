@@ -1,0 +1,4 @@
+package fabulum.server.conversations;
+
+/** Names one entry of a script. */
+public record EntryId(long value) {}

@@ -1,0 +1,33 @@
+package fabulum.server.conversations;
+
+import fabulum.core.delivery.DeliveryState;
+import fabulum.server.people.StaffView;
+import java.time.Instant;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A line of the script.
+ *
+ * @param words of a text or note
+ * @param event of an event
+ * @param speaker the colleague who wrote or did it
+ * @param automatic written by the program
+ * @param reference our own name for a text of ours
+ * @param delivery how far a text of ours has come
+ * @param failureReason in plain words, when it was not delivered
+ * @param parts billed parts of a text of ours
+ */
+public record EntryView(
+    long id,
+    long conversationId,
+    Instant at,
+    EntryKind kind,
+    @Nullable String words,
+    @Nullable EventKind event,
+    @Nullable StaffView speaker,
+    boolean automatic,
+    @Nullable String reference,
+    @Nullable DeliveryState delivery,
+    @Nullable String failureCode,
+    @Nullable String failureReason,
+    @Nullable Integer parts) {}

@@ -1,0 +1,8 @@
+package fabulum.server.conversations;
+
+/** Who spoke last. */
+public enum SpokeLast {
+  CUSTOMER,
+  US,
+  PROGRAM
+}

@@ -1,0 +1,7 @@
+/** Conversations, their script, the inbox and drafts. */
+@ApplicationModule(allowedDependencies = {"platform", "people", "lines", "customers"})
+@NullMarked
+package fabulum.server.conversations;
+
+import org.jspecify.annotations.NullMarked;
+import org.springframework.modulith.ApplicationModule;

@@ -1,0 +1,31 @@
+package fabulum.server.conversations.store;
+
+import fabulum.core.conversation.Group;
+import fabulum.core.conversation.Turn;
+import fabulum.server.conversations.SpokeLast;
+import java.time.Instant;
+import org.jspecify.annotations.Nullable;
+
+/** A row of conversation with the address of its number and the name of its customer. */
+public record ConversationRow(
+    long id,
+    long lineId,
+    long numberId,
+    String address,
+    @Nullable Long customerId,
+    @Nullable String customerName,
+    @Nullable Long ownerId,
+    Group box,
+    Turn turn,
+    Instant since,
+    boolean finishedUnanswered,
+    boolean toIdentify,
+    Instant lastAt,
+    String lastWords,
+    SpokeLast lastSpeaker,
+    boolean failed,
+    long version) {
+
+  /** How much of the last text a row keeps, in UTF-16 units. */
+  public static final int BEGINNING = 200;
+}

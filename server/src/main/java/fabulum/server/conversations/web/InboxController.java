@@ -1,0 +1,106 @@
+package fabulum.server.conversations.web;
+
+import fabulum.core.conversation.Group;
+import fabulum.server.conversations.ConversationId;
+import fabulum.server.conversations.ConversationView;
+import fabulum.server.conversations.DossierView;
+import fabulum.server.conversations.Inbox;
+import fabulum.server.conversations.InboxCounts;
+import fabulum.server.conversations.InboxPage;
+import fabulum.server.conversations.InboxQuery;
+import fabulum.server.conversations.InboxQuery.Whose;
+import fabulum.server.conversations.Paper;
+import fabulum.server.conversations.ScriptPage;
+import fabulum.server.lines.LineId;
+import fabulum.server.people.SignedIn;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Reading the inbox, and keeping drafts. */
+@RestController
+@RequestMapping("/api/conversations")
+class InboxController {
+  private final Inbox inbox;
+
+  InboxController(Inbox inbox) {
+    this.inbox = inbox;
+  }
+
+  record DraftRequest(
+      @NotNull(message = "Words are needed; empty ones throw the draft away.")
+          @Size(max = 4000, message = "A draft has at most 4000 characters.")
+          String words) {}
+
+  @GetMapping
+  InboxPage page(
+      @AuthenticationPrincipal SignedIn me,
+      @RequestParam Group group,
+      @RequestParam(defaultValue = "EVERYONE") Whose whose,
+      @RequestParam(required = false) @Nullable Long line,
+      @RequestParam(defaultValue = "false") boolean toIdentify,
+      @RequestParam(required = false) @Nullable String from,
+      @RequestParam(defaultValue = "50") int limit) {
+    return inbox.page(query(me, group, whose, line, toIdentify), from, bounded(limit));
+  }
+
+  @GetMapping("/counts")
+  InboxCounts counts(
+      @AuthenticationPrincipal SignedIn me,
+      @RequestParam(defaultValue = "EVERYONE") Whose whose,
+      @RequestParam(required = false) @Nullable Long line,
+      @RequestParam(defaultValue = "false") boolean toIdentify) {
+    return inbox.counts(query(me, Group.OUR_TURN, whose, line, toIdentify));
+  }
+
+  @GetMapping("/jump")
+  List<ConversationView> jump(@RequestParam String words) {
+    return inbox.jump(words);
+  }
+
+  @GetMapping("/{id}")
+  DossierView dossier(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {
+    return inbox.dossier(new ConversationId(id), me.id());
+  }
+
+  @GetMapping("/{id}/script")
+  ScriptPage script(
+      @PathVariable long id,
+      @RequestParam(required = false) @Nullable String before,
+      @RequestParam(defaultValue = "50") int limit) {
+    return inbox.script(new ConversationId(id), before, bounded(limit));
+  }
+
+  @PutMapping("/{id}/drafts/{paper}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void keepDraft(
+      @AuthenticationPrincipal SignedIn me,
+      @PathVariable long id,
+      @PathVariable Paper paper,
+      @Valid @RequestBody DraftRequest draft) {
+    inbox.keepDraft(new ConversationId(id), me.id(), paper, draft.words());
+  }
+
+  private static InboxQuery query(
+      SignedIn me, Group group, Whose whose, @Nullable Long line, boolean toIdentify) {
+    return new InboxQuery(
+        group, whose, me.id(), Optional.ofNullable(line).map(LineId::new), toIdentify);
+  }
+
+  private static int bounded(int limit) {
+    return Math.max(1, Math.min(limit, Inbox.LONGEST_PAGE));
+  }
+}

@@ -1,0 +1,4 @@
+package fabulum.server.customers;
+
+/** Names one customer. */
+public record CustomerId(long value) {}

@@ -1,0 +1,32 @@
+package fabulum.server.customers;
+
+import java.time.Instant;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A customer as the dossier shows them.
+ *
+ * @param details named extra fields, by name
+ * @param otherNumbers further numbers they hold, in E.164
+ * @param nextAppointment the first one that has not begun
+ */
+public record CustomerView(
+    long id,
+    String name,
+    @Nullable String email,
+    @Nullable String site,
+    List<Detail> details,
+    List<String> otherNumbers,
+    @Nullable Appointment nextAppointment,
+    List<Job> openJobs) {
+
+  /** A named extra field. */
+  public record Detail(String name, String detail) {}
+
+  /** Something agreed for a time. */
+  public record Appointment(String what, Instant startsAt) {}
+
+  /** Work going on for them. */
+  public record Job(String what, String standing) {}
+}

@@ -1,0 +1,68 @@
+package fabulum.server.customers;
+
+import fabulum.core.phone.Sender;
+import fabulum.server.customers.CustomerView.Appointment;
+import fabulum.server.customers.CustomerView.Job;
+import fabulum.server.customers.store.CustomerMapper;
+import fabulum.server.customers.store.CustomerRow;
+import java.time.Clock;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+
+/** Customers and the numbers they hold. */
+@Service
+public class Customers {
+  private final CustomerMapper customers;
+  private final Clock clock;
+
+  Customers(CustomerMapper customers, Clock clock) {
+    this.customers = customers;
+    this.clock = clock;
+  }
+
+  /**
+   * The number of a sender, made when it is new. Call inside a transaction; when two make the same
+   * at once, one fails and is tried again.
+   */
+  public NumberId numberOf(Sender sender) {
+    return new NumberId(
+        customers
+            .findNumber(sender.address())
+            .orElseGet(() -> customers.insertNumber(sender.address())));
+  }
+
+  /** The customer a number belongs to, when exactly one holds it. */
+  public Optional<CustomerId> onlyHolder(NumberId number) {
+    List<Long> holders = customers.listHolders(number.value());
+    return holders.size() == 1 ? Optional.of(new CustomerId(holders.get(0))) : Optional.empty();
+  }
+
+  /** Names of everybody who holds a number. */
+  public List<String> holderNames(NumberId number) {
+    return customers.listHolderNames(number.value());
+  }
+
+  /**
+   * The customer as the dossier shows them.
+   *
+   * @param writingFrom left out of the other numbers
+   */
+  public Optional<CustomerView> find(CustomerId id, NumberId writingFrom) {
+    return customers.find(id.value()).map(row -> view(row, writingFrom));
+  }
+
+  private CustomerView view(CustomerRow row, NumberId writingFrom) {
+    Optional<Appointment> next = customers.findNextAppointment(row.id(), clock.instant());
+    List<Job> jobs = customers.listJobs(row.id());
+    return new CustomerView(
+        row.id(),
+        row.name(),
+        row.email(),
+        row.site(),
+        customers.listDetails(row.id()),
+        customers.listOtherNumbers(row.id(), writingFrom.value()),
+        next.orElse(null),
+        jobs);
+  }
+}

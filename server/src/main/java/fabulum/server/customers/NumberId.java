@@ -1,0 +1,4 @@
+package fabulum.server.customers;
+
+/** Names one number. */
+public record NumberId(long value) {}

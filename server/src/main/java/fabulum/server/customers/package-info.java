@@ -1,0 +1,7 @@
+/** Customers, numbers, and who holds which. */
+@ApplicationModule(allowedDependencies = {"platform"})
+@NullMarked
+package fabulum.server.customers;
+
+import org.jspecify.annotations.NullMarked;
+import org.springframework.modulith.ApplicationModule;

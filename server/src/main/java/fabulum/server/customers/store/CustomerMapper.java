@@ -1,0 +1,31 @@
+package fabulum.server.customers.store;
+
+import fabulum.server.customers.CustomerView.Appointment;
+import fabulum.server.customers.CustomerView.Detail;
+import fabulum.server.customers.CustomerView.Job;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import org.apache.ibatis.annotations.Mapper;
+
+/** Customers and numbers in the database. */
+@Mapper
+public interface CustomerMapper {
+  Optional<Long> findNumber(String address);
+
+  long insertNumber(String address);
+
+  List<Long> listHolders(long numberId);
+
+  List<String> listHolderNames(long numberId);
+
+  Optional<CustomerRow> find(long id);
+
+  List<Detail> listDetails(long customerId);
+
+  List<String> listOtherNumbers(long customerId, long butNot);
+
+  Optional<Appointment> findNextAppointment(long customerId, Instant after);
+
+  List<Job> listJobs(long customerId);
+}

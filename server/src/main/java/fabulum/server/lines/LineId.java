@@ -1,0 +1,4 @@
+package fabulum.server.lines;
+
+/** Names one line. */
+public record LineId(long value) {}

@@ -1,0 +1,20 @@
+package fabulum.server.lines;
+
+/**
+ * A line.
+ *
+ * @param number in E.164
+ * @param shownNumber as people at home write it
+ * @param region ISO 3166-1; in whose habits numbers on this line are read and written
+ * @param zone IANA name; times on this line are told in it
+ * @param inUse nothing leaves from a line that is switched off
+ */
+public record LineView(
+    long id,
+    String name,
+    String site,
+    String number,
+    String shownNumber,
+    String region,
+    String zone,
+    boolean inUse) {}

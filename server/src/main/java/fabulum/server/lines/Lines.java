@@ -1,0 +1,50 @@
+package fabulum.server.lines;
+
+import fabulum.core.phone.NumberReader;
+import fabulum.core.phone.PhoneNumber;
+import fabulum.core.phone.Region;
+import fabulum.server.lines.store.LineMapper;
+import fabulum.server.lines.store.LineRow;
+import fabulum.server.platform.Problem;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+
+/** The lines of the business. */
+@Service
+public class Lines {
+  private final LineMapper lines;
+  private final NumberReader numbers = new NumberReader();
+
+  Lines(LineMapper lines) {
+    this.lines = lines;
+  }
+
+  /** All lines, by site and name. */
+  public List<LineView> list() {
+    return lines.list().stream().map(this::view).toList();
+  }
+
+  /** The line with this number. */
+  public Optional<LineView> findByNumber(PhoneNumber number) {
+    return lines.findByNumber(number.e164()).map(this::view);
+  }
+
+  /** The line. */
+  public LineView get(LineId id) {
+    return lines.find(id.value()).map(this::view).orElseThrow(() -> Problem.notFound("line"));
+  }
+
+  private LineView view(LineRow row) {
+    String shown = numbers.forPeople(new PhoneNumber(row.number()), new Region(row.region()));
+    return new LineView(
+        row.id(),
+        row.name(),
+        row.site(),
+        row.number(),
+        shown,
+        row.region(),
+        row.zone(),
+        row.inUse());
+  }
+}

@@ -1,0 +1,7 @@
+/** Sites and the lines texts arrive on and leave from. */
+@ApplicationModule(allowedDependencies = {"platform"})
+@NullMarked
+package fabulum.server.lines;
+
+import org.jspecify.annotations.NullMarked;
+import org.springframework.modulith.ApplicationModule;

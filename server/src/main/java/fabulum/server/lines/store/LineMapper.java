@@ -1,0 +1,15 @@
+package fabulum.server.lines.store;
+
+import java.util.List;
+import java.util.Optional;
+import org.apache.ibatis.annotations.Mapper;
+
+/** Lines in the database. */
+@Mapper
+public interface LineMapper {
+  List<LineRow> list();
+
+  Optional<LineRow> find(long id);
+
+  Optional<LineRow> findByNumber(String number);
+}

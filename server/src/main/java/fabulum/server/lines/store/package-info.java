@@ -1,0 +1,5 @@
+/** Tables of sites and lines. */
+@NullMarked
+package fabulum.server.lines.store;
+
+import org.jspecify.annotations.NullMarked;

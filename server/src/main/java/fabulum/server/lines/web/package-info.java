@@ -1,0 +1,5 @@
+/** Lines over HTTP. */
+@NullMarked
+package fabulum.server.lines.web;
+
+import org.jspecify.annotations.NullMarked;

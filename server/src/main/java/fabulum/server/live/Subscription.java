@@ -1,0 +1,55 @@
+package fabulum.server.live;
+
+import fabulum.server.live.LiveStream.Told;
+import java.io.IOException;
+import java.util.concurrent.ArrayBlockingQueue;
+import java.util.concurrent.BlockingQueue;
+import java.util.function.Consumer;
+
+/** One listening browser: a bounded queue, and a thread that empties it. */
+public final class Subscription {
+  private static final int ROOM = 256;
+
+  private final Listener listener;
+  private final String run;
+  private final Consumer<Subscription> onEnd;
+  private final BlockingQueue<Told> queue = new ArrayBlockingQueue<>(ROOM);
+  private final Thread thread;
+
+  Subscription(Listener listener, String run, Consumer<Subscription> onEnd) {
+    this.listener = listener;
+    this.run = run;
+    this.onEnd = onEnd;
+    this.thread = new Thread(this::tellOn, "live-listener");
+    thread.setDaemon(true);
+    thread.start();
+  }
+
+  /**
+   * Queues a message; a browser so slow that its queue is full is told to read again instead of
+   * what it missed.
+   */
+  void offer(Told told) {
+    if (!queue.offer(told)) {
+      queue.clear();
+      queue.add(new Told(told.number(), LiveMessage.readAgain()));
+    }
+  }
+
+  private void tellOn() {
+    try {
+      while (true) {
+        Told told = queue.take();
+        listener.tell(run + "-" + told.number(), told.message());
+      }
+    } catch (InterruptedException | IOException | IllegalStateException gone) {
+      close();
+    }
+  }
+
+  /** Ends it. */
+  public void close() {
+    onEnd.accept(this);
+    thread.interrupt();
+  }
+}

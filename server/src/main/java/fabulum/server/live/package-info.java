@@ -1,0 +1,7 @@
+/** Changes told to open browsers as they happen. */
+@ApplicationModule(allowedDependencies = {"platform", "people", "conversations"})
+@NullMarked
+package fabulum.server.live;
+
+import org.jspecify.annotations.NullMarked;
+import org.springframework.modulith.ApplicationModule;

@@ -1,0 +1,8 @@
+/** Texts in and out: the webhook, the outbox and its dispatcher. */
+@ApplicationModule(
+    allowedDependencies = {"platform", "people", "lines", "customers", "conversations"})
+@NullMarked
+package fabulum.server.messaging;
+
+import org.jspecify.annotations.NullMarked;
+import org.springframework.modulith.ApplicationModule;

@@ -1,0 +1,5 @@
+/** Table of the outbox. */
+@NullMarked
+package fabulum.server.messaging.store;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,10 @@
+package fabulum.server.people;
+
+/** Somebody to be taken on. {@code signInName} is compared without regard to case. */
+public record NewStaff(
+    String signInName,
+    String name,
+    String initials,
+    Role role,
+    String password,
+    boolean mustChangePassword) {}

@@ -1,0 +1,7 @@
+package fabulum.server.people;
+
+/** What somebody is in the front office. */
+public enum Role {
+  LEAD,
+  STAFF
+}

@@ -1,0 +1,103 @@
+package fabulum.server.people.web;
+
+import fabulum.server.people.SignedIn;
+import fabulum.server.platform.Problem.Kind;
+import fabulum.server.platform.web.ProblemDocument;
+import jakarta.servlet.http.HttpServletRequest;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.http.HttpMethod;
+import org.springframework.security.authorization.AuthorizationDecision;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.core.Authentication;
+import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.access.AccessDeniedHandler;
+import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
+import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * The rules of the front door: nothing under /api for strangers, nothing for foreign pages, no
+ * inline scripts.
+ */
+@Configuration(proxyBeanMethods = false)
+class FrontDoor {
+  private static final String CONTENT_POLICY =
+      "default-src 'none'; script-src 'self'; style-src 'self' 'unsafe-inline'; font-src 'self'; img-src 'self' data:;"
+          + " connect-src 'self'; manifest-src 'self'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
+
+  @Bean
+  PasswordEncoder passwordEncoder() {
+    return new BCryptPasswordEncoder();
+  }
+
+  @Bean
+  SecurityContextRepository securityContextRepository() {
+    return new HttpSessionSecurityContextRepository();
+  }
+
+  @Bean
+  SecurityFilterChain rules(HttpSecurity http, JsonMapper json) {
+    return http.authorizeHttpRequests(requests ->
+            requests
+                .requestMatchers(HttpMethod.POST, "/api/session")
+                .permitAll()
+                .requestMatchers("/api/session", "/api/session/**")
+                .authenticated()
+                .requestMatchers("/api", "/api/**")
+                .access((who, request) -> new AuthorizationDecision(mayWork(who.get())))
+                .anyRequest()
+                .permitAll())
+        .csrf(csrf -> csrf.spa().ignoringRequestMatchers("/webhook/**"))
+        .exceptionHandling(refusals ->
+            refusals
+                .authenticationEntryPoint(
+                    (request, response, why) -> notSignedIn().write(response, json))
+                .accessDeniedHandler(denied(json)))
+        .headers(headers ->
+            headers
+                .contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY))
+                .referrerPolicy(policy -> policy.policy(ReferrerPolicy.SAME_ORIGIN))
+                .cacheControl(cache -> cache.disable()))
+        .requestCache(cache -> cache.disable())
+        .logout(logout -> logout.disable())
+        .formLogin(form -> form.disable())
+        .httpBasic(basic -> basic.disable())
+        .build();
+  }
+
+  private static boolean mayWork(Authentication who) {
+    return who.getPrincipal() instanceof SignedIn signedIn && !signedIn.mustChangePassword();
+  }
+
+  private static AccessDeniedHandler denied(JsonMapper json) {
+    return (request, response, why) -> refusal(request).write(response, json);
+  }
+
+  private static ProblemDocument refusal(HttpServletRequest request) {
+    Authentication who = SecurityContextHolder.getContext().getAuthentication();
+    boolean signingIn =
+        request.getMethod().equals("POST") && request.getRequestURI().equals("/api/session");
+    if (who == null || !(who.getPrincipal() instanceof SignedIn signedIn)) {
+      return signingIn ? stalePage() : notSignedIn();
+    }
+    return signedIn.mustChangePassword()
+        ? ProblemDocument.of(
+            Kind.PASSWORD_CHANGE_NEEDED,
+            "Your password was for one use. Choose your own, then go on.")
+        : stalePage();
+  }
+
+  private static ProblemDocument notSignedIn() {
+    return ProblemDocument.of(Kind.NOT_SIGNED_IN, "Sign in first. What you were writing is kept.");
+  }
+
+  private static ProblemDocument stalePage() {
+    return ProblemDocument.of(
+        Kind.STALE_PAGE, "This page is out of date. Load it again; what you were writing is kept.");
+  }
+}

@@ -1,0 +1,79 @@
+package fabulum.server.platform;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
+/**
+ * The database file. {@code WRITE_DELAY=0}, because only then does an acknowledged commit survive
+ * the death of the process; the price is that each commit appends whole pages, taken back only by
+ * compacting.
+ */
+final class DatabaseFile {
+  private static final Logger log = LoggerFactory.getLogger(DatabaseFile.class);
+  private static final long WORTH_COMPACTING = 16L << 20;
+  private static final int GROWN = 3;
+
+  private final Path base;
+
+  DatabaseFile(Path folder) {
+    try {
+      Files.createDirectories(folder);
+    } catch (IOException e) {
+      throw new UncheckedIOException("The data folder cannot be made: " + folder, e);
+    }
+    this.base = folder.toAbsolutePath().normalize().resolve("fabulum");
+  }
+
+  String url() {
+    return "jdbc:h2:file:"
+        + base
+        + ";WRITE_DELAY=0;DB_CLOSE_ON_EXIT=FALSE;CACHE_SIZE=262144;QUERY_CACHE_SIZE=256";
+  }
+
+  /**
+   * Compacts the file when it has grown beyond three times its content. Call before anything else
+   * opens it.
+   */
+  void compactWhenGrown() {
+    Path file = base.resolveSibling("fabulum.mv.db");
+    try {
+      if (!Files.exists(file) || Files.size(file) < WORTH_COMPACTING) {
+        return;
+      }
+      long before = Files.size(file);
+      try (Connection connection = DriverManager.getConnection(url(), "fabulum", "");
+          Statement statement = connection.createStatement()) {
+        long content = before * fillPercent(statement) / 100;
+        if (before > GROWN * content) {
+          statement.execute("SHUTDOWN COMPACT");
+        }
+      }
+      long after = Files.size(file);
+      if (after < before) {
+        log.info("Compacted the database file from {} to {} MB", before >> 20, after >> 20);
+      }
+    } catch (IOException e) {
+      throw new UncheckedIOException("The database file cannot be read: " + file, e);
+    } catch (SQLException e) {
+      throw new IllegalStateException(
+          "The database file cannot be opened: " + file + ". " + e.getMessage(), e);
+    }
+  }
+
+  private static long fillPercent(Statement statement) throws SQLException {
+    String query =
+        "SELECT SETTING_VALUE FROM INFORMATION_SCHEMA.SETTINGS WHERE SETTING_NAME = 'info.CHUNKS_FILL_RATE'";
+    try (ResultSet found = statement.executeQuery(query)) {
+      return found.next() ? Math.max(1, found.getLong(1)) : 100;
+    }
+  }
+}

@@ -1,0 +1,48 @@
+package fabulum.server.platform;
+
+import java.sql.CallableStatement;
+import java.sql.PreparedStatement;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.Instant;
+import java.time.OffsetDateTime;
+import java.time.ZoneOffset;
+import org.apache.ibatis.type.BaseTypeHandler;
+import org.apache.ibatis.type.JdbcType;
+import org.apache.ibatis.type.MappedTypes;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Instants as timestamps in UTC. The built-in handler goes by way of local time and is an hour off
+ * when clocks go back.
+ */
+@MappedTypes(Instant.class)
+public class InstantTypeHandler extends BaseTypeHandler<Instant> {
+
+  @Override
+  public void setNonNullParameter(
+      PreparedStatement statement, int i, Instant value, @Nullable JdbcType type)
+      throws SQLException {
+    statement.setObject(i, value.atOffset(ZoneOffset.UTC));
+  }
+
+  @Override
+  public @Nullable Instant getNullableResult(ResultSet rows, String column) throws SQLException {
+    return instant(rows.getObject(column, OffsetDateTime.class));
+  }
+
+  @Override
+  public @Nullable Instant getNullableResult(ResultSet rows, int column) throws SQLException {
+    return instant(rows.getObject(column, OffsetDateTime.class));
+  }
+
+  @Override
+  public @Nullable Instant getNullableResult(CallableStatement call, int column)
+      throws SQLException {
+    return instant(call.getObject(column, OffsetDateTime.class));
+  }
+
+  private static @Nullable Instant instant(@Nullable OffsetDateTime value) {
+    return value == null ? null : value.toInstant();
+  }
+}

@@ -1,0 +1,39 @@
+package fabulum.server.platform;
+
+import com.zaxxer.hikari.HikariDataSource;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import javax.sql.DataSource;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+
+/** The clock and the database file. */
+@Configuration(proxyBeanMethods = false)
+class PlatformConfiguration {
+  private static final int CONNECTIONS = 6;
+
+  @Bean
+  Clock clock(ClockSettings settings) {
+    Clock real = Clock.tick(Clock.systemUTC(), Duration.ofMillis(1));
+    if (settings.at() == null) {
+      return real;
+    }
+    Instant start = settings.at().toInstant();
+    return settings.runs()
+        ? Clock.offset(real, Duration.between(real.instant(), start))
+        : new SettableClock(start);
+  }
+
+  @Bean
+  DataSource dataSource(DataSettings settings) {
+    DatabaseFile file = new DatabaseFile(settings.data());
+    file.compactWhenGrown();
+    HikariDataSource pool = new HikariDataSource();
+    pool.setJdbcUrl(file.url());
+    pool.setUsername("fabulum");
+    pool.setPassword("");
+    pool.setMaximumPoolSize(CONNECTIONS);
+    return pool;
+  }
+}

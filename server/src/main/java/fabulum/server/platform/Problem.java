@@ -1,0 +1,95 @@
+package fabulum.server.platform;
+
+import java.util.List;
+
+/**
+ * A request that cannot be carried out, with what a person needs to know. Becomes a problem
+ * document of RFC 9457.
+ */
+public final class Problem extends RuntimeException {
+  private static final long serialVersionUID = 1L;
+
+  private final Kind kind;
+  private final transient List<FieldProblem> fields;
+
+  private Problem(Kind kind, String sentence, List<FieldProblem> fields) {
+    super(sentence);
+    this.kind = kind;
+    this.fields = List.copyOf(fields);
+  }
+
+  /** What is asked for is not there, or not for this person to see. */
+  public static Problem notFound(String what) {
+    return new Problem(Kind.NOT_FOUND, "There is no such " + what + ".", List.of());
+  }
+
+  /** It would break what somebody else did, or a rule of the business. */
+  public static Problem conflict(Kind kind, String sentence) {
+    return new Problem(kind, sentence, List.of());
+  }
+
+  /** Fields that cannot be so, all at once. */
+  public static Problem fields(List<FieldProblem> fields) {
+    return new Problem(Kind.BAD_FIELDS, fields.get(0).why(), fields);
+  }
+
+  /** Which kind it is. */
+  public Kind kind() {
+    return kind;
+  }
+
+  /** Bad fields and why; empty when no field is to blame. */
+  public List<FieldProblem> fields() {
+    return fields;
+  }
+
+  /** A field that cannot be so. */
+  public record FieldProblem(String field, String why) {}
+
+  /** Kinds of problem: each has a stable name that callers may rely on, and its HTTP status. */
+  public enum Kind {
+    NOT_FOUND("not-found", 404, "Not found"),
+    BAD_FIELDS("bad-fields", 422, "Something in it cannot be so"),
+    UNREADABLE("unreadable", 400, "The request could not be read"),
+    NOT_SIGNED_IN("not-signed-in", 401, "Not signed in"),
+    WRONG_PASSWORD("wrong-password", 401, "That name and password do not go together"),
+    TOO_MANY_TRIES("too-many-tries", 429, "Too many tries"),
+    PASSWORD_CHANGE_NEEDED("password-change-needed", 403, "Choose your own password first"),
+    NOT_ALLOWED("not-allowed", 403, "Not allowed"),
+    STALE_PAGE("stale-page", 403, "This page is out of date"),
+    MAY_NOT_BE_SENT("may-not-be-sent", 422, "The text may not be sent"),
+    TAKEN_MEANWHILE("taken-meanwhile", 409, "Somebody was quicker"),
+    BAD_SIGNATURE("bad-signature", 401, "The signature does not fit"),
+    STALE_TIMESTAMP("stale-timestamp", 401, "The timestamp is too old or ahead"),
+    UNKNOWN_LINE("unknown-line", 404, "No such line"),
+    UNKNOWN_TEXT("unknown-text", 404, "No such text"),
+    METHOD_NOT_ALLOWED("method-not-allowed", 405, "That cannot be done here"),
+    TOO_LARGE("too-large", 413, "Too large"),
+    BROKEN("broken", 500, "Something broke on our side");
+
+    private final String slug;
+    private final int status;
+    private final String title;
+
+    Kind(String slug, int status, String title) {
+      this.slug = slug;
+      this.status = status;
+      this.title = title;
+    }
+
+    /** The stable type, a URN. */
+    public String type() {
+      return "urn:fabulum:problem:" + slug;
+    }
+
+    /** The HTTP status. */
+    public int status() {
+      return status;
+    }
+
+    /** A few words for people. */
+    public String title() {
+      return title;
+    }
+  }
+}

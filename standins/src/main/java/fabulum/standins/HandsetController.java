@@ -1,0 +1,101 @@
+package fabulum.standins;
+
+import fabulum.standins.Network.HandsetScript;
+import fabulum.standins.Network.HandsetState;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The handsets page, and the faults one can set on it. */
+@RestController
+class HandsetController {
+  private static final int LONGEST_SENDER = 40;
+  private static final int LONGEST_TEXT = 1600;
+
+  private final Network network;
+  private final Pages pages;
+  private final Settings settings;
+  private final JsonMapper json;
+
+  HandsetController(Network network, Pages pages, Settings settings, JsonMapper json) {
+    this.network = network;
+    this.pages = pages;
+    this.settings = settings;
+    this.json = json;
+  }
+
+  record Named(String number, String name) {}
+
+  record Directory(List<Named> lines, List<Named> people) {}
+
+  record Overview(Directory directory, List<String> handsets, Faults faults) {}
+
+  record HandsetText(@Nullable String to, @Nullable String body) {}
+
+  record StateRequest(HandsetState state) {}
+
+  record Refused(String reason) {}
+
+  @GetMapping("/handsets")
+  Overview overview() throws IOException {
+    return new Overview(directory(), network.listHandsets(), network.faults());
+  }
+
+  private Directory directory() throws IOException {
+    Path file = settings.directory();
+    return file != null && Files.exists(file)
+        ? json.readValue(Files.readString(file), Directory.class)
+        : new Directory(List.of(), List.of());
+  }
+
+  @GetMapping("/handsets/{number}")
+  HandsetScript open(@PathVariable String number) {
+    return network.open(number);
+  }
+
+  @PostMapping("/handsets/{number}/texts")
+  ResponseEntity<?> send(@PathVariable String number, @RequestBody HandsetText text) {
+    String to = text.to();
+    String body = text.body();
+    if (number.isBlank() || number.length() > LONGEST_SENDER || to == null || to.isBlank()) {
+      return ResponseEntity.unprocessableEntity().body(new Refused("A text goes from one number to another."));
+    }
+    if (body == null || body.isBlank() || body.length() > LONGEST_TEXT) {
+      return ResponseEntity.unprocessableEntity().body(new Refused("A text has 1 to 1600 characters."));
+    }
+    return ResponseEntity.ok(network.send(number, to, body));
+  }
+
+  @PutMapping("/handsets/{number}/state")
+  void set(@PathVariable String number, @RequestBody StateRequest wanted) {
+    network.set(number, wanted.state());
+  }
+
+  @GetMapping("/control/faults")
+  Faults faults() {
+    return network.faults();
+  }
+
+  @PutMapping("/control/faults")
+  Faults misbehave(@RequestBody Faults wanted) {
+    network.misbehave(wanted);
+    return network.faults();
+  }
+
+  @GetMapping(path = "/live", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
+  SseEmitter live() {
+    return pages.listen();
+  }
+}

@@ -1,0 +1,203 @@
+package fabulum.standins;
+
+import fabulum.standins.Carried.State;
+import fabulum.standins.Journal.Line;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+
+/** The network: what it carries, what handsets sent, and how it misbehaves. */
+@Component
+class Network {
+  private final Journal journal;
+  private final Teller teller;
+  private final Pages pages;
+  private final Clock clock;
+  private final Settings settings;
+  private final Map<String, Carried> carried = new LinkedHashMap<>();
+  private final Map<String, String> idByReference = new LinkedHashMap<>();
+  private final Map<String, Received> received = new LinkedHashMap<>();
+  private final Map<String, HandsetState> handsets = new LinkedHashMap<>();
+  private final ScheduledExecutorService carrying = Executors.newSingleThreadScheduledExecutor();
+  private Faults faults = Faults.NONE;
+
+  Network(Journal journal, Teller teller, Pages pages, Clock clock, Settings settings) {
+    this.journal = journal;
+    this.teller = teller;
+    this.pages = pages;
+    this.clock = clock;
+    this.settings = settings;
+    remember();
+  }
+
+  /** Whether a handset can be reached. */
+  enum HandsetState {
+    ON,
+    OFF,
+    GONE
+  }
+
+  /** What came of a text that was handed over. */
+  record Acceptance(@Nullable Carried text, boolean repeated, boolean answerLost, @Nullable Refusal refusal) {}
+
+  /** Why not. */
+  record Refusal(int status, String code, String reason) {}
+
+  private void remember() {
+    Set<String> told = new HashSet<>();
+    for (Line line : journal.read()) {
+      if (line.carried() != null) {
+        keep(line.carried());
+      }
+      if (line.received() != null) {
+        received.put(line.received().id(), line.received());
+      }
+      if (line.told() != null) {
+        told.add(line.told());
+      }
+    }
+    received.values().stream().filter(text -> !told.contains(text.id())).forEach(this::tell);
+    carried.values().stream().filter(text -> text.state() == State.SENT).forEach(this::carryOn);
+  }
+
+  private void keep(Carried text) {
+    carried.put(text.id(), text);
+    idByReference.put(text.reference(), text.id());
+  }
+
+  synchronized Faults faults() {
+    return faults;
+  }
+
+  synchronized void misbehave(Faults wanted) {
+    faults = wanted;
+    teller.misbehave(wanted);
+  }
+
+  synchronized Acceptance accept(String reference, String from, String to, String body) {
+    String known = idByReference.get(reference);
+    if (known != null) {
+      return new Acceptance(carried.get(known), true, false, null);
+    }
+    if (faults.refuse() > 0) {
+      faults = faults.oneLess(1, 0, 0);
+      return new Acceptance(null, false, false, new Refusal(429, "too-fast", "Too many texts at once. Try again."));
+    }
+    if (faults.refuseForGood() > 0) {
+      faults = faults.oneLess(0, 1, 0);
+      return new Acceptance(null, false, false, new Refusal(422, "barred", "The network does not carry this text."));
+    }
+    Carried text =
+        new Carried("n" + UUID.randomUUID(), reference, from, to, body, clock.instant(), State.SENT, null, null);
+    journal.add(new Line(text, null, null));
+    keep(text);
+    carryOn(text);
+    boolean lost = faults.loseAnswers() > 0;
+    faults = lost ? faults.oneLess(0, 0, 1) : faults;
+    return new Acceptance(text, false, lost, null);
+  }
+
+  private void carryOn(Carried text) {
+    carrying.schedule(() -> arrive(text.id()), settings.carrying().toMillis(), TimeUnit.MILLISECONDS);
+  }
+
+  private synchronized void arrive(String id) {
+    Carried text = carried.get(id);
+    if (text == null || text.state() != State.SENT) {
+      return;
+    }
+    HandsetState handset = handsets.getOrDefault(text.to(), HandsetState.ON);
+    if (faults.failWith() != null) {
+      move(text.now(State.FAILED, faults.failWith(), "The phone company could not deliver it."));
+    } else if (handset == HandsetState.GONE) {
+      move(text.now(State.FAILED, "gone", "This number is no longer in service."));
+    } else if (handset == HandsetState.ON) {
+      teller.report(text);
+      move(text.now(State.DELIVERED, null, null));
+    }
+    pages.changed();
+  }
+
+  private void move(Carried text) {
+    journal.add(new Line(text, null, null));
+    keep(text);
+    teller.report(text);
+  }
+
+  synchronized Optional<Carried> findByReference(String reference) {
+    return Optional.ofNullable(idByReference.get(reference)).map(carried::get);
+  }
+
+  /** A handset sends a text. */
+  synchronized Received send(String from, String to, String body) {
+    Received text = new Received("r" + UUID.randomUUID(), from, to, body, clock.instant());
+    journal.add(new Line(null, text, null));
+    received.put(text.id(), text);
+    tell(text);
+    pages.changed();
+    return text;
+  }
+
+  private void tell(Received text) {
+    teller.received(text, () -> journal.add(new Line(null, null, text.id())));
+  }
+
+  synchronized List<Received> listReceived(Instant from, Instant to) {
+    return received.values().stream()
+        .filter(text -> !text.receivedAt().isBefore(from) && text.receivedAt().isBefore(to))
+        .toList();
+  }
+
+  /** Everything between a handset and the lines; what had arrived is now read. */
+  synchronized HandsetScript open(String number) {
+    List<Carried> here = carried.values().stream().filter(text -> text.to().equals(number)).toList();
+    here.stream()
+        .filter(text -> text.state() == State.DELIVERED)
+        .forEach(text -> move(text.now(State.READ, null, null)));
+    List<Carried> arrived =
+        carried.values().stream()
+            .filter(text -> text.to().equals(number))
+            .filter(text -> text.state() == State.READ || text.state() == State.DELIVERED)
+            .toList();
+    List<Received> sent = received.values().stream().filter(text -> text.from().equals(number)).toList();
+    return new HandsetScript(number, handsets.getOrDefault(number, HandsetState.ON), arrived, sent);
+  }
+
+  /** What a handset shows. */
+  record HandsetScript(String number, HandsetState state, List<Carried> arrived, List<Received> sent) {}
+
+  /** Every handset that sent or got a text, the busiest lately first. */
+  synchronized List<String> listHandsets() {
+    Map<String, Instant> latest = new LinkedHashMap<>();
+    carried.values().forEach(text -> latest.merge(text.to(), text.acceptedAt(), Network::later));
+    received.values().forEach(text -> latest.merge(text.from(), text.receivedAt(), Network::later));
+    List<String> numbers = new ArrayList<>(latest.keySet());
+    numbers.sort((a, b) -> latest.getOrDefault(b, Instant.MIN).compareTo(latest.getOrDefault(a, Instant.MIN)));
+    return numbers;
+  }
+
+  private static Instant later(Instant a, Instant b) {
+    return a.isAfter(b) ? a : b;
+  }
+
+  synchronized void set(String number, HandsetState state) {
+    handsets.put(number, state);
+    if (state == HandsetState.ON) {
+      carried.values().stream()
+          .filter(text -> text.to().equals(number) && text.state() == State.SENT)
+          .forEach(this::carryOn);
+    }
+  }
+}

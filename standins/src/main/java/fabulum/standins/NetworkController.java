@@ -1,0 +1,115 @@
+package fabulum.standins;
+
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.time.Instant;
+import java.util.List;
+import java.util.Locale;
+import java.util.concurrent.TimeUnit;
+import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** What the network offers the businesses that send texts over it. */
+@RestController
+@RequestMapping("/network")
+class NetworkController {
+  private static final Pattern E164 = Pattern.compile("\\+[1-9]\\d{6,14}");
+  private static final Pattern REFERENCE = Pattern.compile("[A-Za-z0-9-]{8,64}");
+
+  private final Network network;
+  private final Settings settings;
+
+  NetworkController(Network network, Settings settings) {
+    this.network = network;
+    this.settings = settings;
+  }
+
+  record SendRequest(@Nullable String reference, @Nullable String from, @Nullable String to, @Nullable String body) {}
+
+  record TextAnswer(String id, String reference, String state) {}
+
+  record RefusalAnswer(String code, String reason) {}
+
+  record ReceivedAnswer(List<Received> texts) {}
+
+  @PostMapping("/texts")
+  ResponseEntity<?> send(
+      @RequestHeader(name = "Authorization", defaultValue = "") String who, @RequestBody SendRequest wanted)
+      throws InterruptedException {
+    ResponseEntity<?> closed = closed(who);
+    if (closed != null) {
+      return closed;
+    }
+    String reference = wanted.reference();
+    String from = wanted.from();
+    String to = wanted.to();
+    String body = wanted.body();
+    if (reference == null || !REFERENCE.matcher(reference).matches() || body == null || body.isEmpty()) {
+      return refused(400, "malformed", "A reference and a body are needed.");
+    }
+    if (from == null || !E164.matcher(from).matches() || to == null || !E164.matcher(to).matches()) {
+      return refused(422, "no-such-number", "There can be no such number.");
+    }
+    Network.Acceptance acceptance = network.accept(reference, from, to, body);
+    if (acceptance.refusal() != null) {
+      Network.Refusal refusal = acceptance.refusal();
+      return refused(refusal.status(), refusal.code(), refusal.reason());
+    }
+    if (acceptance.answerLost() || acceptance.text() == null) {
+      return refused(500, "lost", "The answer was lost on the way.");
+    }
+    return ResponseEntity.status(acceptance.repeated() ? HttpStatus.OK : HttpStatus.ACCEPTED)
+        .body(answer(acceptance.text()));
+  }
+
+  @GetMapping("/texts/by-reference/{reference}")
+  ResponseEntity<?> find(
+      @RequestHeader(name = "Authorization", defaultValue = "") String who, @PathVariable String reference)
+      throws InterruptedException {
+    ResponseEntity<?> closed = closed(who);
+    if (closed != null) {
+      return closed;
+    }
+    Carried found = network.findByReference(reference).orElse(null);
+    return found == null ? refused(404, "unknown", "No text has this reference.") : ResponseEntity.ok(answer(found));
+  }
+
+  @GetMapping("/received")
+  ResponseEntity<?> received(
+      @RequestHeader(name = "Authorization", defaultValue = "") String who,
+      @RequestParam Instant from,
+      @RequestParam Instant to)
+      throws InterruptedException {
+    ResponseEntity<?> closed = closed(who);
+    return closed != null ? closed : ResponseEntity.ok(new ReceivedAnswer(network.listReceived(from, to)));
+  }
+
+  private @Nullable ResponseEntity<?> closed(String who) throws InterruptedException {
+    Faults faults = network.faults();
+    TimeUnit.MILLISECONDS.sleep(faults.delayMillis());
+    if (faults.down()) {
+      return refused(503, "down", "The network is down.");
+    }
+    byte[] expected = ("Bearer " + settings.key()).getBytes(StandardCharsets.UTF_8);
+    boolean known = MessageDigest.isEqual(expected, who.getBytes(StandardCharsets.UTF_8));
+    return known ? null : refused(401, "unknown-key", "The key is not known.");
+  }
+
+  private static TextAnswer answer(Carried text) {
+    return new TextAnswer(text.id(), text.reference(), text.state().name().toLowerCase(Locale.ROOT));
+  }
+
+  private static ResponseEntity<RefusalAnswer> refused(int status, String code, String reason) {
+    return ResponseEntity.status(status).body(new RefusalAnswer(code, reason));
+  }
+}
