@@ -29,6 +29,13 @@ public record Faults(
 
   Faults oneLess(int refusals, int refusalsForGood, int answers) {
     return new Faults(
-        down, delayMillis, refuse - refusals, refuseForGood - refusalsForGood, loseAnswers - answers, failWith, repeat, outOfOrder);
+        down,
+        delayMillis,
+        refuse - refusals,
+        refuseForGood - refusalsForGood,
+        loseAnswers - answers,
+        failWith,
+        repeat,
+        outOfOrder);
   }
 }

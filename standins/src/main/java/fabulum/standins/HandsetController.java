@@ -70,10 +70,12 @@ class HandsetController {
     String to = text.to();
     String body = text.body();
     if (number.isBlank() || number.length() > LONGEST_SENDER || to == null || to.isBlank()) {
-      return ResponseEntity.unprocessableEntity().body(new Refused("A text goes from one number to another."));
+      return ResponseEntity.unprocessableEntity()
+          .body(new Refused("A text goes from one number to another."));
     }
     if (body == null || body.isBlank() || body.length() > LONGEST_TEXT) {
-      return ResponseEntity.unprocessableEntity().body(new Refused("A text has 1 to 1600 characters."));
+      return ResponseEntity.unprocessableEntity()
+          .body(new Refused("A text has 1 to 1600 characters."));
     }
     return ResponseEntity.ok(network.send(number, to, body));
   }

@@ -12,7 +12,10 @@ import org.springframework.stereotype.Component;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.json.JsonMapper;
 
-/** What the network remembers over a restart: one JSON document a line, the newest word on a text last. */
+/**
+ * What the network remembers over a restart: one JSON document a line, the newest word on a text
+ * last.
+ */
 @Component
 class Journal {
   private final Path file;
@@ -34,7 +37,10 @@ class Journal {
   synchronized void add(Line line) {
     try {
       Files.writeString(
-          file, json.writeValueAsString(line) + "\n", StandardOpenOption.CREATE, StandardOpenOption.APPEND);
+          file,
+          json.writeValueAsString(line) + "\n",
+          StandardOpenOption.CREATE,
+          StandardOpenOption.APPEND);
     } catch (IOException e) {
       throw new UncheckedIOException("The journal cannot be written: " + file, e);
     }

@@ -50,7 +50,8 @@ class Network {
   }
 
   /** What came of a text that was handed over. */
-  record Acceptance(@Nullable Carried text, boolean repeated, boolean answerLost, @Nullable Refusal refusal) {}
+  record Acceptance(
+      @Nullable Carried text, boolean repeated, boolean answerLost, @Nullable Refusal refusal) {}
 
   /** Why not. */
   record Refusal(int status, String code, String reason) {}
@@ -93,14 +94,25 @@ class Network {
     }
     if (faults.refuse() > 0) {
       faults = faults.oneLess(1, 0, 0);
-      return new Acceptance(null, false, false, new Refusal(429, "too-fast", "Too many texts at once. Try again."));
+      return new Acceptance(
+          null, false, false, new Refusal(429, "too-fast", "Too many texts at once. Try again."));
     }
     if (faults.refuseForGood() > 0) {
       faults = faults.oneLess(0, 1, 0);
-      return new Acceptance(null, false, false, new Refusal(422, "barred", "The network does not carry this text."));
+      return new Acceptance(
+          null, false, false, new Refusal(422, "barred", "The network does not carry this text."));
     }
     Carried text =
-        new Carried("n" + UUID.randomUUID(), reference, from, to, body, clock.instant(), State.SENT, null, null);
+        new Carried(
+            "n" + UUID.randomUUID(),
+            reference,
+            from,
+            to,
+            body,
+            clock.instant(),
+            State.SENT,
+            null,
+            null);
     journal.add(new Line(text, null, null));
     keep(text);
     carryOn(text);
@@ -110,7 +122,8 @@ class Network {
   }
 
   private void carryOn(Carried text) {
-    carrying.schedule(() -> arrive(text.id()), settings.carrying().toMillis(), TimeUnit.MILLISECONDS);
+    carrying.schedule(
+        () -> arrive(text.id()), settings.carrying().toMillis(), TimeUnit.MILLISECONDS);
   }
 
   private synchronized void arrive(String id) {
@@ -162,7 +175,8 @@ class Network {
 
   /** Everything between a handset and the lines; what had arrived is now read. */
   synchronized HandsetScript open(String number) {
-    List<Carried> here = carried.values().stream().filter(text -> text.to().equals(number)).toList();
+    List<Carried> here =
+        carried.values().stream().filter(text -> text.to().equals(number)).toList();
     here.stream()
         .filter(text -> text.state() == State.DELIVERED)
         .forEach(text -> move(text.now(State.READ, null, null)));
@@ -171,12 +185,14 @@ class Network {
             .filter(text -> text.to().equals(number))
             .filter(text -> text.state() == State.READ || text.state() == State.DELIVERED)
             .toList();
-    List<Received> sent = received.values().stream().filter(text -> text.from().equals(number)).toList();
+    List<Received> sent =
+        received.values().stream().filter(text -> text.from().equals(number)).toList();
     return new HandsetScript(number, handsets.getOrDefault(number, HandsetState.ON), arrived, sent);
   }
 
   /** What a handset shows. */
-  record HandsetScript(String number, HandsetState state, List<Carried> arrived, List<Received> sent) {}
+  record HandsetScript(
+      String number, HandsetState state, List<Carried> arrived, List<Received> sent) {}
 
   /** Every handset that sent or got a text, the busiest lately first. */
   synchronized List<String> listHandsets() {
@@ -184,7 +200,8 @@ class Network {
     carried.values().forEach(text -> latest.merge(text.to(), text.acceptedAt(), Network::later));
     received.values().forEach(text -> latest.merge(text.from(), text.receivedAt(), Network::later));
     List<String> numbers = new ArrayList<>(latest.keySet());
-    numbers.sort((a, b) -> latest.getOrDefault(b, Instant.MIN).compareTo(latest.getOrDefault(a, Instant.MIN)));
+    numbers.sort((a, b) ->
+        latest.getOrDefault(b, Instant.MIN).compareTo(latest.getOrDefault(a, Instant.MIN)));
     return numbers;
   }
 

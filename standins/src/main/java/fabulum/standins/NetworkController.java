@@ -34,7 +34,11 @@ class NetworkController {
     this.settings = settings;
   }
 
-  record SendRequest(@Nullable String reference, @Nullable String from, @Nullable String to, @Nullable String body) {}
+  record SendRequest(
+      @Nullable String reference,
+      @Nullable String from,
+      @Nullable String to,
+      @Nullable String body) {}
 
   record TextAnswer(String id, String reference, String state) {}
 
@@ -44,7 +48,8 @@ class NetworkController {
 
   @PostMapping("/texts")
   ResponseEntity<?> send(
-      @RequestHeader(name = "Authorization", defaultValue = "") String who, @RequestBody SendRequest wanted)
+      @RequestHeader(name = "Authorization", defaultValue = "") String who,
+      @RequestBody SendRequest wanted)
       throws InterruptedException {
     ResponseEntity<?> closed = closed(who);
     if (closed != null) {
@@ -54,10 +59,16 @@ class NetworkController {
     String from = wanted.from();
     String to = wanted.to();
     String body = wanted.body();
-    if (reference == null || !REFERENCE.matcher(reference).matches() || body == null || body.isEmpty()) {
+    if (reference == null
+        || !REFERENCE.matcher(reference).matches()
+        || body == null
+        || body.isEmpty()) {
       return refused(400, "malformed", "A reference and a body are needed.");
     }
-    if (from == null || !E164.matcher(from).matches() || to == null || !E164.matcher(to).matches()) {
+    if (from == null
+        || !E164.matcher(from).matches()
+        || to == null
+        || !E164.matcher(to).matches()) {
       return refused(422, "no-such-number", "There can be no such number.");
     }
     Network.Acceptance acceptance = network.accept(reference, from, to, body);
@@ -74,14 +85,17 @@ class NetworkController {
 
   @GetMapping("/texts/by-reference/{reference}")
   ResponseEntity<?> find(
-      @RequestHeader(name = "Authorization", defaultValue = "") String who, @PathVariable String reference)
+      @RequestHeader(name = "Authorization", defaultValue = "") String who,
+      @PathVariable String reference)
       throws InterruptedException {
     ResponseEntity<?> closed = closed(who);
     if (closed != null) {
       return closed;
     }
     Carried found = network.findByReference(reference).orElse(null);
-    return found == null ? refused(404, "unknown", "No text has this reference.") : ResponseEntity.ok(answer(found));
+    return found == null
+        ? refused(404, "unknown", "No text has this reference.")
+        : ResponseEntity.ok(answer(found));
   }
 
   @GetMapping("/received")
@@ -91,7 +105,9 @@ class NetworkController {
       @RequestParam Instant to)
       throws InterruptedException {
     ResponseEntity<?> closed = closed(who);
-    return closed != null ? closed : ResponseEntity.ok(new ReceivedAnswer(network.listReceived(from, to)));
+    return closed != null
+        ? closed
+        : ResponseEntity.ok(new ReceivedAnswer(network.listReceived(from, to)));
   }
 
   private @Nullable ResponseEntity<?> closed(String who) throws InterruptedException {
@@ -106,7 +122,8 @@ class NetworkController {
   }
 
   private static TextAnswer answer(Carried text) {
-    return new TextAnswer(text.id(), text.reference(), text.state().name().toLowerCase(Locale.ROOT));
+    return new TextAnswer(
+        text.id(), text.reference(), text.state().name().toLowerCase(Locale.ROOT));
   }
 
   private static ResponseEntity<RefusalAnswer> refused(int status, String code, String reason) {

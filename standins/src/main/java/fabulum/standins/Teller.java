@@ -23,7 +23,9 @@ import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
 
-/** Tells the webhook what happened, signed, and again with growing waits until it is answered 200. */
+/**
+ * Tells the webhook what happened, signed, and again with growing waits until it is answered 200.
+ */
 @Component
 class Teller {
   private static final Logger log = LoggerFactory.getLogger(Teller.class);
@@ -35,7 +37,8 @@ class Teller {
   private final Settings settings;
   private final JsonMapper json;
   private final Clock clock;
-  private final HttpClient http = HttpClient.newBuilder().connectTimeout(Duration.ofSeconds(3)).build();
+  private final HttpClient http =
+      HttpClient.newBuilder().connectTimeout(Duration.ofSeconds(3)).build();
   private final ScheduledExecutorService calls = Executors.newScheduledThreadPool(4);
   private volatile Faults faults = Faults.NONE;
 
@@ -45,10 +48,17 @@ class Teller {
     this.clock = clock;
   }
 
-  record TextReceived(String type, String id, String from, String to, String body, Instant receivedAt) {}
+  record TextReceived(
+      String type, String id, String from, String to, String body, Instant receivedAt) {}
 
   record TextReport(
-      String type, String id, String reference, String state, @Nullable String code, @Nullable String reason, Instant at) {}
+      String type,
+      String id,
+      String reference,
+      String state,
+      @Nullable String code,
+      @Nullable String reason,
+      Instant at) {}
 
   void misbehave(Faults wanted) {
     faults = wanted;
@@ -57,7 +67,13 @@ class Teller {
   void received(Received text, Runnable whenTold) {
     String body =
         json.writeValueAsString(
-            new TextReceived("text.received", text.id(), text.from(), text.to(), text.body(), text.receivedAt()));
+            new TextReceived(
+                "text.received",
+                text.id(),
+                text.from(),
+                text.to(),
+                text.body(),
+                text.receivedAt()));
     tell(body, 0, whenTold);
   }
 
@@ -66,7 +82,13 @@ class Teller {
     String body =
         json.writeValueAsString(
             new TextReport(
-                "text.report", text.id(), text.reference(), state, text.code(), text.reason(), clock.instant()));
+                "text.report",
+                text.id(),
+                text.reference(),
+                state,
+                text.code(),
+                text.reason(),
+                clock.instant()));
     boolean early = text.state() == Carried.State.SENT;
     tell(body, faults.outOfOrder() && early ? DISORDER_MILLIS : 0, () -> {});
   }
@@ -116,7 +138,8 @@ class Teller {
     try {
       Mac mac = Mac.getInstance("HmacSHA256");
       mac.init(new SecretKeySpec(settings.secret().getBytes(StandardCharsets.UTF_8), "HmacSHA256"));
-      return HexFormat.of().formatHex(mac.doFinal((timestamp + "." + body).getBytes(StandardCharsets.UTF_8)));
+      return HexFormat.of()
+          .formatHex(mac.doFinal((timestamp + "." + body).getBytes(StandardCharsets.UTF_8)));
     } catch (GeneralSecurityException e) {
       throw new IllegalStateException("Every Java has HmacSHA256", e);
     }

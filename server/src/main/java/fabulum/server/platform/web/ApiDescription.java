@@ -1,12 +1,19 @@
 package fabulum.server.platform.web;
 
+import com.fasterxml.jackson.databind.JavaType;
+import io.swagger.v3.core.converter.AnnotatedType;
+import io.swagger.v3.core.converter.ModelConverter;
+import io.swagger.v3.core.converter.ModelConverterContext;
+import io.swagger.v3.core.util.Json;
 import io.swagger.v3.oas.models.OpenAPI;
 import io.swagger.v3.oas.models.info.Info;
 import io.swagger.v3.oas.models.media.Schema;
 import io.swagger.v3.oas.models.servers.Server;
-import java.util.ArrayList;
+import java.lang.reflect.RecordComponent;
+import java.util.Arrays;
+import java.util.Iterator;
 import java.util.List;
-import org.springdoc.core.customizers.OpenApiCustomizer;
+import org.jspecify.annotations.Nullable;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 
@@ -25,28 +32,45 @@ class ApiDescription {
         .servers(List.of(new Server().url("/")));
   }
 
-  /** A field is there unless it is said to be nullable: records are always written whole. */
   @Bean
-  OpenApiCustomizer fieldsAreRequired() {
-    return api -> api.getComponents().getSchemas().values().forEach(ApiDescription::requireFields);
+  ModelConverter requiredComponents() {
+    return new RequiredComponents();
   }
 
-  private static void requireFields(Schema<?> schema) {
-    if (schema.getProperties() != null) {
-      List<String> required = new ArrayList<>();
-      schema
-          .getProperties()
-          .forEach((name, property) -> {
-            if (!isNullable(property)) {
-              required.add(name);
-            }
-          });
-      schema.setRequired(required);
+  /**
+   * Every component of a record is required in the description unless it is {@code @Nullable};
+   * those are left out when empty.
+   */
+  private static final class RequiredComponents implements ModelConverter {
+
+    @Override
+    public @Nullable Schema<?> resolve(
+        AnnotatedType type, ModelConverterContext context, Iterator<ModelConverter> chain) {
+      Schema<?> resolved = chain.hasNext() ? chain.next().resolve(type, context, chain) : null;
+      JavaType java = Json.mapper().constructType(type.getType());
+      if (resolved != null && java != null && java.getRawClass().isRecord()) {
+        requireComponents(java.getRawClass(), model(resolved, context));
+      }
+      return resolved;
     }
-  }
 
-  private static boolean isNullable(Schema<?> property) {
-    return Boolean.TRUE.equals(property.getNullable())
-        || (property.getTypes() != null && property.getTypes().contains("null"));
+    private static @Nullable Schema<?> model(Schema<?> resolved, ModelConverterContext context) {
+      String reference = resolved.get$ref();
+      return reference == null
+          ? resolved
+          : context.getDefinedModels().get(reference.substring(reference.lastIndexOf('/') + 1));
+    }
+
+    private static void requireComponents(Class<?> type, @Nullable Schema<?> model) {
+      if (model != null) {
+        model.setRequired(
+            Arrays.stream(type.getRecordComponents())
+                .filter(
+                    component -> !component.getAnnotatedType().isAnnotationPresent(Nullable.class))
+                .map(RecordComponent::getName)
+                .sorted()
+                .toList());
+      }
+    }
   }
 }

@@ -1,0 +1,32 @@
+package fabulum.demo;
+
+import fabulum.server.people.People;
+import fabulum.server.platform.DataSettings;
+import java.time.Clock;
+import javax.sql.DataSource;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.core.annotation.Order;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.transaction.support.TransactionTemplate;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Fills an empty data folder with Quillhaven before anything else happens. */
+@Configuration(proxyBeanMethods = false)
+class DemoConfiguration {
+
+  @Bean
+  @Order(0)
+  ApplicationRunner quillhaven(
+      People people,
+      DataSource database,
+      TransactionTemplate transactions,
+      JsonMapper json,
+      DataSettings settings,
+      Clock clock) {
+    Loader loader =
+        new Loader(people, new JdbcTemplate(database), transactions, json, settings.data());
+    return arguments -> loader.loadInto(clock.instant());
+  }
+}

@@ -1,0 +1,325 @@
+package fabulum.demo;
+
+import fabulum.core.conversation.ConversationState;
+import fabulum.demo.DemoData.Appointment;
+import fabulum.demo.DemoData.Conversation;
+import fabulum.demo.DemoData.Customer;
+import fabulum.demo.DemoData.Entry;
+import fabulum.demo.DemoData.Number;
+import fabulum.demo.Situation.Kind;
+import fabulum.demo.Situation.Line;
+import fabulum.demo.Situation.Speaker;
+import fabulum.demo.Situation.Step;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.format.TextStyle;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Random;
+import org.jspecify.annotations.Nullable;
+
+/** Makes the demonstration data: the same seed and moment give the same data. */
+final class Generator {
+  private static final int CUSTOMERS = 240;
+  private static final int PAST_CONVERSATIONS = 610;
+  private static final int MONTHS = 18;
+  private static final int OPENING = 8;
+  private static final int HOURS_A_DAY = 9;
+  private static final int NUMBERS_AN_AREA = 100;
+
+  /** Minutes the open conversations have waited: a story from long overdue to just now. */
+  private static final int[] WAITED = {
+    3, 8, 14, 21, 33, 47, 62, 95, 140, 215, 330, 1180, 1490, 2950
+  };
+
+  private final Random random;
+  private final Instant now;
+  private final List<Situation> situations = SituationReader.read();
+  private final List<Customer> customers = new ArrayList<>();
+  private final List<Number> numbers = new ArrayList<>();
+  private final List<Conversation> conversations = new ArrayList<>();
+  private int nextNumber;
+  private int nextWait;
+
+  Generator(long seed, Instant now) {
+    this.random = new Random(seed);
+    this.now = now;
+  }
+
+  DemoData generate() {
+    for (int i = 0; i < CUSTOMERS; i++) {
+      addCustomer(i);
+    }
+    addPast();
+    addStrangers();
+    addOpen();
+    return new DemoData(List.copyOf(customers), List.copyOf(numbers), List.copyOf(conversations));
+  }
+
+  private void addCustomer(int i) {
+    boolean firm = i % 40 == 7;
+    String first = Quillhaven.FIRST_NAMES.get(i % Quillhaven.FIRST_NAMES.size());
+    String last = Quillhaven.LAST_NAMES.get((i * 7 + i / 40) % Quillhaven.LAST_NAMES.size());
+    String name =
+        firm ? Quillhaven.FIRMS.get(i / 40 % Quillhaven.FIRMS.size()) : first + " " + last;
+    String boat = Quillhaven.BOATS.get((i * 11 + i / 30) % Quillhaven.BOATS.size());
+    char pier = (char) ('A' + i % 5);
+    customers.add(
+        new Customer(
+            name,
+            firm ? name : first,
+            i % 3 == 0 ? null : first.toLowerCase(Locale.ROOT) + "." + i + "@post.example",
+            1 + i % 2,
+            boat,
+            22 + i * 5 % 27 + " ft",
+            String.format(Locale.ROOT, "%c%02d", pier, 1 + i / 5 % 48),
+            i % 6 == 2 ? appointment(i) : null,
+            i % 8 == 3 ? Quillhaven.JOBS.get(i % Quillhaven.JOBS.size()) : null));
+    numbers.add(new Number(freshNumber(), List.of(i)));
+    if (i % 4 == 1) {
+      numbers.add(new Number(freshNumber(), List.of(i)));
+    }
+    if (i % 40 == 20) {
+      numbers.add(new Number(freshNumber(), List.of(i - 1, i)));
+    }
+  }
+
+  private Appointment appointment(int i) {
+    String what = List.of("Lift-out", "Launch", "Survey", "Viewing").get(i % 4);
+    return new Appointment(
+        what, atOffice(today().plusDays(1 + i % 12), LocalTime.of(8 + i % 7, 30)));
+  }
+
+  private String freshNumber() {
+    String area = Quillhaven.AREAS.get(nextNumber % Quillhaven.AREAS.size());
+    int last = 100 + nextNumber / Quillhaven.AREAS.size() % NUMBERS_AN_AREA;
+    nextNumber++;
+    return "+1" + area + "5550" + last;
+  }
+
+  private void addPast() {
+    List<Situation> usual = ofKind(Kind.USUAL);
+    int number = 0;
+    int line = 0;
+    while (conversations.size() < PAST_CONVERSATIONS) {
+      if (numbers.get(number).holders().size() == 1) {
+        addPastConversation(number, Line.values()[(number + line) % 3], usual);
+      }
+      number++;
+      if (number == numbers.size()) {
+        number = 0;
+        line++;
+      }
+    }
+  }
+
+  private void addPastConversation(int number, Line line, List<Situation> usual) {
+    List<Situation> here = usual.stream().filter(s -> s.line() == line).toList();
+    List<Entry> entries = new ArrayList<>();
+    int told = 1 + random.nextInt(4);
+    for (int i = 0; i < told; i++) {
+      Situation situation = here.get(random.nextInt(here.size()));
+      tell(situation, number, pastStart(situation), entries);
+    }
+    entries.sort(Comparator.comparing(Entry::at));
+    boolean leftOpen = random.nextInt(50) == 0 && hadAnswer(entries);
+    add(line, number, entries, leftOpen ? null : now.minusSeconds(1));
+  }
+
+  private static boolean hadAnswer(List<Entry> entries) {
+    return entries.stream().anyMatch(e -> e.speaker() == Speaker.STAFF);
+  }
+
+  private Instant pastStart(Situation situation) {
+    LocalDate day;
+    do {
+      day = today().minusDays(4L + random.nextInt(MONTHS * 30));
+    } while (!situation.happensIn(day.getMonthValue()));
+    return atOffice(
+        day,
+        LocalTime.of(
+            OPENING + random.nextInt(HOURS_A_DAY), random.nextInt(60), random.nextInt(60)));
+  }
+
+  private void addStrangers() {
+    for (Situation situation : ofKind(Kind.UNKNOWN)) {
+      for (int i = 0; i < 3; i++) {
+        numbers.add(new Number(freshNumber(), List.of()));
+        List<Entry> entries = new ArrayList<>();
+        tell(situation, numbers.size() - 1, pastStart(situation), entries);
+        add(situation.line(), numbers.size() - 1, entries, now.minusSeconds(1));
+      }
+    }
+    String[] senders = {"LAKEWATCH", "78777"};
+    for (Situation situation : ofKind(Kind.SENDER)) {
+      String sender = senders[situation.name().equals("lake-watch") ? 0 : 1];
+      numbers.add(new Number(sender, List.of()));
+      List<Entry> entries = new ArrayList<>();
+      for (int i = 0; i < 5; i++) {
+        tell(situation, numbers.size() - 1, pastStart(situation), entries);
+      }
+      entries.sort(Comparator.comparing(Entry::at));
+      add(situation.line(), numbers.size() - 1, entries, now.minusSeconds(1));
+    }
+  }
+
+  private void addOpen() {
+    int customer = 0;
+    for (int round = 0; round < 4; round++) {
+      for (Situation situation : ofKind(Kind.OPEN)) {
+        reopen(situation, customer);
+        customer += 5;
+      }
+    }
+    for (Situation situation : ofKind(Kind.OPEN_UNKNOWN)) {
+      numbers.add(new Number(freshNumber(), List.of()));
+      addOpenConversation(situation, numbers.size() - 1);
+    }
+    int shared = 0;
+    for (Situation situation : ofKind(Kind.OPEN_SHARED)) {
+      while (numbers.get(shared).holders().size() < 2) {
+        shared++;
+      }
+      addOpenConversation(situation, shared++);
+    }
+  }
+
+  /** An open situation goes on in a conversation that has a past, as real ones do. */
+  private void reopen(Situation situation, int customer) {
+    for (int i = 0; i < conversations.size(); i++) {
+      Conversation past = conversations.get(i);
+      List<Integer> holders = numbers.get(past.number()).holders();
+      if (past.line() == situation.line()
+          && past.state().done()
+          && holders.size() == 1
+          && holders.get(0) >= customer) {
+        List<Entry> entries = new ArrayList<>(past.entries());
+        tellLately(situation, past.number(), entries);
+        conversations.remove(i);
+        add(past.line(), past.number(), entries, null);
+        return;
+      }
+    }
+  }
+
+  private void addOpenConversation(Situation situation, int number) {
+    List<Entry> entries = new ArrayList<>();
+    tellLately(situation, number, entries);
+    add(situation.line(), number, entries, null);
+  }
+
+  private void tellLately(Situation situation, int number, List<Entry> entries) {
+    Duration length =
+        situation.steps().stream().skip(1).map(Step::after).reduce(Duration.ZERO, Duration::plus);
+    Duration waited = Duration.ofMinutes(WAITED[nextWait++ % WAITED.length]);
+    tell(situation, number, now.minus(waited).minus(length), entries);
+  }
+
+  private void tell(Situation situation, int number, Instant start, List<Entry> into) {
+    List<Integer> holders = numbers.get(number).holders();
+    Customer who =
+        customers.get(holders.isEmpty() ? random.nextInt(customers.size()) : holders.get(0));
+    int colleague = colleague(situation.line());
+    Wording wording = new Wording(who, start.atZone(Quillhaven.ZONE).toLocalDate());
+    Instant at = start;
+    for (int i = 0; i < situation.steps().size(); i++) {
+      Step step = situation.steps().get(i);
+      at = i == 0 ? start : at.plus(step.after()).plusSeconds(random.nextInt(40));
+      Instant told = at.isAfter(now) ? now : at;
+      Integer by = step.speaker() == Speaker.CUSTOMER ? null : colleague;
+      into.add(new Entry(step.speaker(), told, wording.fill(step.words()), by));
+    }
+  }
+
+  private int colleague(Line line) {
+    int[] onLine =
+        switch (line) {
+          case DOCK -> new int[] {0, 1, 2, 7};
+          case YARD -> new int[] {3, 5, 6};
+          case STORAGE -> new int[] {2, 4};
+        };
+    return onLine[random.nextInt(onLine.length)];
+  }
+
+  /** Plays the entries through the state machine, so that the state is what it would really be. */
+  private void add(Line line, int number, List<Entry> entries, @Nullable Instant finishedAtLatest) {
+    ConversationState state = null;
+    Integer owner = null;
+    for (Entry entry : entries) {
+      state = next(state, entry);
+      if (entry.speaker() == Speaker.STAFF && owner == null) {
+        owner = entry.by();
+      }
+    }
+    ConversationState end = state == null ? ConversationState.begunByUs(now) : state;
+    if (finishedAtLatest != null && !end.done()) {
+      Instant last = entries.get(entries.size() - 1).at().plusSeconds(90);
+      end = end.finished(last.isAfter(finishedAtLatest) ? finishedAtLatest : last);
+    }
+    conversations.add(new Conversation(line, number, owner, end, List.copyOf(entries)));
+  }
+
+  private static ConversationState next(@Nullable ConversationState state, Entry entry) {
+    if (state == null) {
+      return entry.speaker() == Speaker.CUSTOMER
+          ? ConversationState.begunByCustomer(entry.at())
+          : ConversationState.begunByUs(entry.at());
+    }
+    return switch (entry.speaker()) {
+      case CUSTOMER -> state.customerWrote(entry.at());
+      case STAFF -> state.personAnswered(entry.at());
+      case NOTE -> state;
+      case DONE -> state.finished(entry.at());
+    };
+  }
+
+  private List<Situation> ofKind(Kind kind) {
+    return situations.stream().filter(s -> s.kind() == kind).toList();
+  }
+
+  private LocalDate today() {
+    return now.atZone(Quillhaven.ZONE).toLocalDate();
+  }
+
+  private static Instant atOffice(LocalDate day, LocalTime time) {
+    return day.atTime(time).atZone(Quillhaven.ZONE).toInstant();
+  }
+
+  /** Fills the blanks of one telling. */
+  private record Wording(Customer who, LocalDate day) {
+
+    String fill(String words) {
+      return words
+          .replace("{first}", who.first())
+          .replace("{boat}", String.valueOf(who.boat()))
+          .replace("{length}", who.length())
+          .replace("{berth}", who.berth())
+          .replace("{pier}", "pier " + who.berth().charAt(0))
+          .replace("{day2}", dayName(day.plusDays(3 + who.berth().charAt(1) % 3)))
+          .replace("{dayofmonth}", ordinal(day.plusDays(9).getDayOfMonth()))
+          .replace("{day}", dayName(day.plusDays(2)))
+          .replace(
+              "{tech}",
+              Quillhaven.TECHNICIANS.get(who.length().charAt(1) % Quillhaven.TECHNICIANS.size()))
+          .replace("{job}", who.job() == null ? "rigging" : who.job())
+          .replace("{invoice}", "Q-" + (4000 + Math.abs(who.name().hashCode()) % 900))
+          .replace("{amount}", "$" + (120 + Math.abs(who.name().hashCode()) % 90 * 10));
+    }
+
+    private static String dayName(LocalDate day) {
+      return day.getDayOfWeek().getDisplayName(TextStyle.FULL, Locale.US);
+    }
+
+    private static String ordinal(int day) {
+      String ending =
+          day % 10 == 1 && day != 11
+              ? "st"
+              : day % 10 == 2 && day != 12 ? "nd" : day % 10 == 3 && day != 13 ? "rd" : "th";
+      return day + ending;
+    }
+  }
+}

@@ -1,0 +1,251 @@
+package fabulum.demo;
+
+import fabulum.core.delivery.DeliveryState;
+import fabulum.core.parts.PartCounter;
+import fabulum.demo.DemoData.Conversation;
+import fabulum.demo.DemoData.Customer;
+import fabulum.demo.DemoData.Entry;
+import fabulum.demo.DemoData.Number;
+import fabulum.demo.Situation.Speaker;
+import fabulum.server.people.NewStaff;
+import fabulum.server.people.People;
+import fabulum.server.people.Role;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import org.jspecify.annotations.Nullable;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.transaction.support.TransactionTemplate;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * Puts the demonstration into an empty database, all of it or nothing, and tells the stand-ins who
+ * there is.
+ */
+final class Loader {
+  private static final long SEED = 1907;
+
+  private final People people;
+  private final JdbcTemplate tables;
+  private final TransactionTemplate transactions;
+  private final JsonMapper json;
+  private final Path folder;
+
+  Loader(
+      People people,
+      JdbcTemplate tables,
+      TransactionTemplate transactions,
+      JsonMapper json,
+      Path folder) {
+    this.people = people;
+    this.tables = tables;
+    this.transactions = transactions;
+    this.json = json;
+    this.folder = folder;
+  }
+
+  /** Loads when there is nobody yet. */
+  void loadInto(Instant now) {
+    if (!people.list().isEmpty()) {
+      return;
+    }
+    DemoData data = new Generator(SEED, now).generate();
+    transactions.executeWithoutResult(status -> {
+      insertBusiness();
+      insertCustomers(data);
+      insertConversations(data);
+    });
+    writeDirectory(data);
+  }
+
+  private void insertBusiness() {
+    for (Quillhaven.StaffOf staff : Quillhaven.STAFF) {
+      Role role = staff.lead() ? Role.LEAD : Role.STAFF;
+      people.add(
+          new NewStaff(
+              staff.signInName(),
+              staff.name(),
+              staff.initials(),
+              role,
+              Quillhaven.PASSWORD,
+              false));
+    }
+    Quillhaven.SITES.forEach(site -> tables.update("insert into site (name) values (?)", site));
+    for (Quillhaven.LineOf line : Quillhaven.LINES) {
+      tables.update(
+          "insert into line (id, site_id, name, number, region, zone) values (?, ?, ?, ?, 'US', ?)",
+          lineId(line.line()),
+          line.site(),
+          line.name(),
+          line.number(),
+          Quillhaven.ZONE.getId());
+    }
+    restart("line", Quillhaven.LINES.size());
+  }
+
+  private static long lineId(Situation.Line line) {
+    return switch (line) {
+      case DOCK -> 1;
+      case YARD -> 2;
+      case STORAGE -> 3;
+    };
+  }
+
+  private void insertCustomers(DemoData data) {
+    List<Object[]> customers = new ArrayList<>();
+    List<Object[]> details = new ArrayList<>();
+    List<Object[]> appointments = new ArrayList<>();
+    List<Object[]> jobs = new ArrayList<>();
+    for (int i = 0; i < data.customers().size(); i++) {
+      Customer customer = data.customers().get(i);
+      long id = i + 1L;
+      customers.add(new Object[] {id, customer.name(), customer.email(), customer.site()});
+      details.add(new Object[] {id, "Boat", customer.boat()});
+      details.add(new Object[] {id, "Length", customer.length()});
+      details.add(new Object[] {id, "Berth", customer.berth()});
+      if (customer.appointment() != null) {
+        appointments.add(
+            new Object[] {
+              id,
+              customer.appointment().what(),
+              customer.appointment().startsAt().atOffset(ZoneOffset.UTC)
+            });
+      }
+      if (customer.job() != null) {
+        jobs.add(new Object[] {id, customer.job(), "in work"});
+      }
+    }
+    tables.batchUpdate(
+        "insert into customer (id, name, email, site_id) values (?, ?, ?, ?)", customers);
+    tables.batchUpdate(
+        "insert into customer_detail (customer_id, name, detail) values (?, ?, ?)", details);
+    tables.batchUpdate(
+        "insert into appointment (customer_id, what, starts_at) values (?, ?, ?)", appointments);
+    tables.batchUpdate("insert into job (customer_id, what, standing) values (?, ?, ?)", jobs);
+    restart("customer", customers.size());
+    insertNumbers(data.numbers());
+  }
+
+  private void insertNumbers(List<Number> numbers) {
+    List<Object[]> rows = new ArrayList<>();
+    List<Object[]> holders = new ArrayList<>();
+    for (int i = 0; i < numbers.size(); i++) {
+      long id = i + 1L;
+      rows.add(new Object[] {id, numbers.get(i).address()});
+      numbers.get(i).holders().forEach(holder -> holders.add(new Object[] {id, holder + 1}));
+    }
+    tables.batchUpdate("insert into number (id, address) values (?, ?)", rows);
+    tables.batchUpdate("insert into holder (number_id, customer_id) values (?, ?)", holders);
+    restart("number", rows.size());
+  }
+
+  private void insertConversations(DemoData data) {
+    List<Object[]> rows = new ArrayList<>();
+    List<Object[]> entries = new ArrayList<>();
+    for (int i = 0; i < data.conversations().size(); i++) {
+      Conversation conversation = data.conversations().get(i);
+      rows.add(conversationRow(i + 1L, conversation, data.numbers().get(conversation.number())));
+      for (Entry entry : conversation.entries()) {
+        entries.add(entryRow(i + 1L, entry, entries.size()));
+      }
+    }
+    tables.batchUpdate(
+        "insert into conversation (id, line_id, number_id, customer_id, owner_id, box, turn, since, finished_unanswered,"
+            + " to_identify, last_at, last_words, last_speaker) values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
+        rows);
+    restart("conversation", rows.size());
+    tables.batchUpdate(
+        "insert into entry (conversation_id, at, kind, words, event, speaker_id, network_id, reference, delivery, parts)"
+            + " values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
+        entries);
+  }
+
+  private static Object[] conversationRow(long id, Conversation conversation, Number number) {
+    Entry last =
+        conversation.entries().stream()
+            .filter(e -> e.speaker() == Speaker.CUSTOMER || e.speaker() == Speaker.STAFF)
+            .reduce((a, b) -> b)
+            .orElseThrow();
+    boolean known = number.holders().size() == 1;
+    return new Object[] {
+      id,
+      lineId(conversation.line()),
+      conversation.number() + 1,
+      known ? number.holders().get(0) + 1 : null,
+      conversation.owner() == null ? null : conversation.owner() + 1,
+      conversation.state().group().name(),
+      conversation.state().turn().name(),
+      conversation.state().since().atOffset(ZoneOffset.UTC),
+      conversation.state().finishedUnanswered(),
+      !known && number.isPhone(),
+      last.at().atOffset(ZoneOffset.UTC),
+      last.words().length() > 200 ? last.words().substring(0, 200) : last.words(),
+      last.speaker() == Speaker.CUSTOMER ? "CUSTOMER" : "US"
+    };
+  }
+
+  private static @Nullable Object[] entryRow(long conversation, Entry entry, int position) {
+    boolean in = entry.speaker() == Speaker.CUSTOMER;
+    boolean out = entry.speaker() == Speaker.STAFF;
+    boolean done = entry.speaker() == Speaker.DONE;
+    String name = String.format(Locale.ROOT, "demo-%06d", position);
+    return new @Nullable Object[] {
+      conversation,
+      entry.at().atOffset(ZoneOffset.UTC),
+      in ? "IN" : out ? "OUT" : done ? "EVENT" : "NOTE",
+      done ? null : entry.words(),
+      done ? "DONE" : null,
+      entry.by() == null ? null : entry.by() + 1,
+      in || out ? name : null,
+      out ? name : null,
+      out ? (position % 3 == 0 ? DeliveryState.READ : DeliveryState.DELIVERED).name() : null,
+      out ? PartCounter.count(entry.words()).count() : null
+    };
+  }
+
+  private void restart(String table, int rows) {
+    tables.execute("alter table " + table + " alter column id restart with " + (rows + 1));
+  }
+
+  record Named(String number, String name) {}
+
+  record Directory(List<Named> lines, List<Named> people) {}
+
+  /**
+   * An open file of names for the handsets page: those who are in the middle of something first.
+   */
+  private void writeDirectory(DemoData data) {
+    List<Named> lines =
+        Quillhaven.LINES.stream().map(line -> new Named(line.number(), line.name())).toList();
+    List<Named> named = new ArrayList<>();
+    List<Conversation> latest = new ArrayList<>(data.conversations());
+    latest.sort((a, b) -> b.state().since().compareTo(a.state().since()));
+    for (Conversation conversation : latest) {
+      Number number = data.numbers().get(conversation.number());
+      String name = name(number, data);
+      if (named.stream().noneMatch(n -> n.number().equals(number.address()))) {
+        named.add(new Named(number.address(), name));
+      }
+    }
+    try {
+      Files.writeString(
+          folder.resolve("handsets.json"), json.writeValueAsString(new Directory(lines, named)));
+    } catch (IOException e) {
+      throw new UncheckedIOException("The names for the handsets cannot be written", e);
+    }
+  }
+
+  private static String name(Number number, DemoData data) {
+    return switch (number.holders().size()) {
+      case 0 -> "a stranger";
+      case 1 -> data.customers().get(number.holders().get(0)).name();
+      default -> "shared by " + number.holders().size();
+    };
+  }
+}

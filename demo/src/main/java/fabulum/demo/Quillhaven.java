@@ -1,0 +1,175 @@
+package fabulum.demo;
+
+import fabulum.demo.Situation.Line;
+import java.time.ZoneId;
+import java.util.List;
+
+/**
+ * What there is at Quillhaven: sites, lines, staff, and the stuff customers are made of. All of it
+ * is invented.
+ */
+final class Quillhaven {
+  static final ZoneId ZONE = ZoneId.of("America/Chicago");
+  static final String PASSWORD = "quillhaven demo";
+  static final List<String> SITES = List.of("North Dock", "Sandpiper Yard");
+
+  static final List<LineOf> LINES =
+      List.of(
+          new LineOf(Line.DOCK, 1, "Dock office", "+19205550101"),
+          new LineOf(Line.YARD, 2, "Yard and lift", "+19205550102"),
+          new LineOf(Line.STORAGE, 2, "Storage and accounts", "+19205550103"));
+
+  static final List<StaffOf> STAFF =
+      List.of(
+          new StaffOf("maren", "Maren Oduya", "MO", true),
+          new StaffOf("tobias", "Tobias Renner", "TR", false),
+          new StaffOf("priya", "Priya Nandakumar", "PN", false),
+          new StaffOf("eli", "Eli Castellanos", "EC", false),
+          new StaffOf("wen", "Wen Zhao", "WZ", false),
+          new StaffOf("hattie", "Hattie Brook", "HB", false),
+          new StaffOf("samir", "Samir Haddad", "SH", false),
+          new StaffOf("noor", "Noor Lindqvist", "NL", false));
+
+  /**
+   * Area codes in Central and Eastern time; with the reserved block 555-0100 to 555-0199 they make
+   * the customers' numbers.
+   */
+  static final List<String> AREAS =
+      List.of("312", "414", "608", "906", "231", "616", "734", "847", "715", "262");
+
+  static final List<String> FIRST_NAMES =
+      List.of(
+          "Adaeze",
+          "Bram",
+          "Celeste",
+          "Dmitri",
+          "Edda",
+          "Farid",
+          "Greta",
+          "Hugo",
+          "Ines",
+          "Jonas",
+          "Kalinda",
+          "Leif",
+          "Mirela",
+          "Nils",
+          "Ottilie",
+          "Pavel",
+          "Quentin",
+          "Rosa",
+          "Soren",
+          "Tamsin",
+          "Ulrich",
+          "Vera",
+          "Wilhelmina",
+          "Xenia",
+          "Yusuf",
+          "Zelda",
+          "Anneke",
+          "Bastian",
+          "Corin",
+          "Delphine",
+          "Emeka",
+          "Fiora",
+          "Gideon",
+          "Hanneke",
+          "Ivo",
+          "Jolanda",
+          "Kasper",
+          "Liesl",
+          "Marek",
+          "Nadira");
+
+  static final List<String> LAST_NAMES =
+      List.of(
+          "Abernacht",
+          "Brightwater",
+          "Calloway-Finch",
+          "Dunmore",
+          "Eskelin",
+          "Farrowby",
+          "Grünwald",
+          "Hartigan",
+          "Ibsenholt",
+          "Jankauskas",
+          "Kettering",
+          "Lindgrenn",
+          "Mossop",
+          "Nakagura",
+          "Ollerton",
+          "Pennyfeather",
+          "Quist",
+          "Rademaker",
+          "Saltmarsh",
+          "Thackeray-Ames",
+          "Underhall",
+          "Vasquillo",
+          "Wetherby",
+          "Yarrow",
+          "Zielinska",
+          "Osei-Bonsra",
+          "Marchetti",
+          "Okonjo",
+          "Petrakis",
+          "Lund");
+
+  static final List<String> FIRMS =
+      List.of(
+          "Lakeside Marine Survey",
+          "Cormorant Sails",
+          "Two Oars Rowing Club",
+          "Kestrel Charter",
+          "Heddle & Sons Rigging",
+          "Inland Pilots");
+
+  static final List<String> BOATS =
+      List.of(
+          "Grey Wagtail",
+          "Second Wind",
+          "Marigold",
+          "Tern",
+          "Lady Ottoline",
+          "Pemberley",
+          "Driftwood",
+          "Small Hours",
+          "Kittiwake",
+          "Nutmeg",
+          "Blue Gate",
+          "Swallowtail",
+          "Old Ferry",
+          "Thursday",
+          "Juniper",
+          "Halcyon Days",
+          "Bittern",
+          "Mayfly",
+          "Sonata",
+          "Quiet Riot",
+          "Pelican",
+          "Lantern",
+          "Snipe",
+          "Wanderbird",
+          "Plover",
+          "Hazelnut",
+          "Firefly",
+          "Arabesque",
+          "Moonraker",
+          "Tansy");
+
+  static final List<String> JOBS =
+      List.of(
+          "new standing rigging",
+          "engine mounts",
+          "teak deck repair",
+          "keel bolts",
+          "galley refit",
+          "rudder bearing",
+          "gelcoat repair");
+
+  static final List<String> TECHNICIANS = List.of("Samir", "Eli", "Hattie", "Wen");
+
+  private Quillhaven() {}
+
+  record LineOf(Line line, int site, String name, String number) {}
+
+  record StaffOf(String signInName, String name, String initials, boolean lead) {}
+}
