@@ -1,0 +1,47 @@
+import { Box } from '@mui/material';
+import { useCallback, useState } from 'react';
+import { Navigate, Route, Routes } from 'react-router';
+import { Inbox } from '../features/inbox';
+import { useLive } from '../realtime';
+import type { LiveMessage, Session } from '../shared/api';
+import { useKeys } from '../shared/ui';
+import { KeysHelp } from './KeysHelp';
+import { Masthead } from './Masthead';
+
+/** What a new text is announced as, to those who listen rather than look. */
+function announcement(message: LiveMessage): string | undefined {
+  const text = message.entries.find((entry) => entry.kind === 'IN');
+  return text && message.conversation
+    ? `New text from ${message.conversation.customerName ?? message.conversation.number}: ${text.words ?? ''}`
+    : undefined;
+}
+
+/** The one frame: masthead, and the place one is in. */
+export function Frame({ session }: { session: Session }) {
+  const [announced, setAnnounced] = useState('');
+  const [help, setHelp] = useState(false);
+  const heard = useCallback((message: LiveMessage) => {
+    const words = announcement(message);
+    if (words) setAnnounced(words);
+  }, []);
+  const lineState = useLive(heard);
+  useKeys({ '?': () => setHelp(true) });
+  return (
+    <Box sx={{ height: '100dvh', display: 'flex', flexDirection: 'column' }}>
+      <Masthead session={session} lineState={lineState} onHelp={() => setHelp(true)} />
+      <Routes>
+        <Route path="/inbox/:id?" element={<Inbox session={session} />} />
+        <Route path="/identify/:id?" element={<Inbox session={session} toIdentify />} />
+        <Route path="*" element={<Navigate to="/inbox" replace />} />
+      </Routes>
+      <Box
+        aria-live="polite"
+        sx={{ position: 'absolute', width: 1, height: 1, overflow: 'hidden', clipPath: 'inset(50%)' }}
+        style={{ width: 1, height: 1 }}
+      >
+        {announced}
+      </Box>
+      <KeysHelp open={help} onClose={() => setHelp(false)} />
+    </Box>
+  );
+}

@@ -1,0 +1,43 @@
+import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle } from '@mui/material';
+
+const KEYS: [string, string][] = [
+  ['↑ ↓', 'walk the list'],
+  ['1 2 3', 'our turn, their turn, done'],
+  ['R', 'write a reply'],
+  ['N', 'write a note'],
+  ['Ctrl+Enter', 'send'],
+  ['Ctrl+Shift+Enter', 'send, and done'],
+  ['T', 'take it'],
+  ['L', 'let it go'],
+  ['D', 'done'],
+  ['O', 'open again'],
+  ['I', 'fold the dossier'],
+  ['Ctrl+K', 'jump to a customer or number'],
+  ['Esc', 'leave the paper; back to the list'],
+  ['?', 'these keys'],
+];
+
+export function KeysHelp({ open, onClose }: { open: boolean; onClose: () => void }) {
+  return (
+    <Dialog open={open} onClose={onClose} aria-labelledby="keys-title">
+      <DialogTitle id="keys-title">Keys</DialogTitle>
+      <DialogContent>
+        <Box component="dl" sx={{ display: 'grid', gridTemplateColumns: 'auto 1fr', columnGap: 3, rowGap: 0.5, m: 0 }}>
+          {KEYS.map(([key, what]) => (
+            <Box key={key} sx={{ display: 'contents' }}>
+              <Box component="dt" sx={{ fontWeight: 700 }}>
+                {key}
+              </Box>
+              <Box component="dd" sx={{ m: 0 }}>
+                {what}
+              </Box>
+            </Box>
+          ))}
+        </Box>
+      </DialogContent>
+      <DialogActions>
+        <Button onClick={onClose}>Close</Button>
+      </DialogActions>
+    </Dialog>
+  );
+}

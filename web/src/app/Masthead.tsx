@@ -1,0 +1,88 @@
+import { Box } from '@mui/material';
+import { useQuery } from '@tanstack/react-query';
+import { useEffect } from 'react';
+import { NavLink } from 'react-router';
+import type { LineState } from '../realtime';
+import { countsQuery, type Session } from '../shared/api';
+import { bookSerif } from '../theme';
+import { JumpBox } from './JumpBox';
+import { MyMenu } from './MyMenu';
+
+interface Props {
+  session: Session;
+  lineState: LineState;
+  onHelp: () => void;
+}
+
+const place = {
+  textDecoration: 'none',
+  color: 'text.primary',
+  py: 1,
+  borderBottom: 2,
+  borderColor: 'transparent',
+  whiteSpace: 'nowrap',
+  '&.active': { borderColor: 'primary.main', fontWeight: 700 },
+} as const;
+
+function Count({ of }: { of: number | undefined }) {
+  return of ? (
+    <Box component="span" className="figures" sx={{ ml: 0.75, typography: 'caption', color: 'text.secondary' }}>
+      {of}
+    </Box>
+  ) : null;
+}
+
+/** Wordmark, the places as words with counts, the jump box, and me. */
+export function Masthead({ session, lineState, onHelp }: Props) {
+  const counts = useQuery(countsQuery({ whose: 'EVERYONE', line: undefined, toIdentify: false })).data;
+  useEffect(() => {
+    document.title = counts?.ourTurn ? `(${counts.ourTurn}) Fabulum` : 'Fabulum';
+  }, [counts?.ourTurn]);
+  return (
+    <Box
+      component="header"
+      className="no-print"
+      sx={{
+        display: 'flex',
+        alignItems: 'center',
+        columnGap: { xs: 1.5, sm: 3 },
+        px: { xs: 1, sm: 2 },
+        borderBottom: 1,
+        borderColor: 'divider',
+        minHeight: 48,
+        flexWrap: 'wrap',
+      }}
+    >
+      <Box
+        component="span"
+        sx={{ fontFamily: bookSerif, fontWeight: 650, fontSize: '1.25rem', letterSpacing: '-0.01em' }}
+      >
+        Fabulum
+      </Box>
+      <Box component="nav" aria-label="Places" sx={{ display: 'flex', gap: { xs: 1.5, sm: 2.5 } }}>
+        <Box component={NavLink} to="/inbox" sx={place}>
+          Inbox
+          <Count of={counts?.ourTurn} />
+        </Box>
+        <Box component={NavLink} to="/identify" sx={place}>
+          To identify
+          <Count of={counts?.toIdentify} />
+        </Box>
+        {session.handsets && (
+          <Box component="a" href={session.handsets} target="_blank" rel="noreferrer" sx={place}>
+            Handsets
+          </Box>
+        )}
+      </Box>
+      <Box sx={{ flex: 1, display: 'flex', justifyContent: 'flex-end', minWidth: { xs: 120, sm: 200 } }}>
+        <JumpBox />
+      </Box>
+      {lineState === 'lost' && (
+        <Box role="status" sx={{ color: 'warning.main', fontWeight: 600, typography: 'body2' }}>
+          No connection; trying again
+        </Box>
+      )}
+      <MyMenu session={session} onHelp={onHelp} />
+    </Box>
+  );
+}

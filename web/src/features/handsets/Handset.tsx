@@ -1,0 +1,163 @@
+import { Box, Button } from '@mui/material';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { type FormEvent, useState } from 'react';
+import { clock } from '../../shared/format';
+import { Blank } from '../../shared/ui';
+import { bookSerif } from '../../theme';
+import { call, type HandsetScript, type HandsetState, type Named } from './api';
+
+const STATES: { value: HandsetState; words: string }[] = [
+  { value: 'ON', words: 'switched on' },
+  { value: 'OFF', words: 'switched off' },
+  { value: 'GONE', words: 'no longer in service' },
+];
+const ZONE = Intl.DateTimeFormat().resolvedOptions().timeZone;
+
+interface Spoken {
+  id: string;
+  mine: boolean;
+  line: string;
+  words: string;
+  at: string;
+}
+
+function spoken(script: HandsetScript): Spoken[] {
+  const arrived = script.arrived.map((text) => ({
+    id: text.id,
+    mine: false,
+    line: text.from,
+    words: text.body,
+    at: text.acceptedAt,
+  }));
+  const sent = script.sent.map((text) => ({
+    id: text.id,
+    mine: true,
+    line: text.to,
+    words: text.body,
+    at: text.receivedAt,
+  }));
+  return [...arrived, ...sent].sort((a, b) => a.at.localeCompare(b.at));
+}
+
+/** One handset: what it sent and got, and a text to write. */
+export function Handset({ number, name, lines }: { number: string; name: string; lines: Named[] }) {
+  const queries = useQueryClient();
+  const path = `/handsets/${encodeURIComponent(number)}`;
+  const script = useQuery({ queryKey: ['handset', number], queryFn: () => call<HandsetScript>('GET', path) });
+  const [to, setTo] = useState(lines[0]?.number);
+  const [words, setWords] = useState('');
+  const send = useMutation({
+    mutationFn: () => call('POST', `${path}/texts`, { to, body: words }),
+    onSuccess: () => {
+      setWords('');
+      void queries.invalidateQueries();
+    },
+  });
+  const turn = useMutation({
+    mutationFn: (state: HandsetState) => call('PUT', `${path}/state`, { state }),
+    onSuccess: () => queries.invalidateQueries(),
+  });
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    if (words.trim() !== '') send.mutate();
+  };
+  const lineName = (line: string) => lines.find((one) => one.number === line)?.name ?? line;
+  return (
+    <Box
+      component="section"
+      aria-label={`Handset ${number}`}
+      sx={{ display: 'flex', flexDirection: 'column', minHeight: 0, bgcolor: 'background.paper' }}
+    >
+      <Box sx={{ px: 3, py: 2, borderBottom: 1, borderColor: 'divider' }}>
+        The handset of <strong>{name}</strong>, <span className="figures">{number}</span>, is{' '}
+        <Blank
+          name="State"
+          value={script.data?.state ?? 'ON'}
+          options={STATES}
+          onChange={(state) => turn.mutate(state)}
+        />
+        .
+      </Box>
+      <Box sx={{ flex: 1, minHeight: 160, overflowY: 'auto', display: 'flex', flexDirection: 'column-reverse' }}>
+        <Box component="ol" sx={{ listStyle: 'none', m: 0, mb: 'auto', p: 3, display: 'grid', rowGap: 1 }}>
+          {script.data && spoken(script.data).length === 0 && (
+            <Box component="li" sx={{ color: 'text.secondary' }}>
+              Nothing yet since the network was started.
+            </Box>
+          )}
+          {script.data &&
+            spoken(script.data).map((line) => (
+              <Box
+                component="li"
+                key={line.id}
+                sx={{ display: 'grid', gridTemplateColumns: '48px 120px 1fr', columnGap: 1.5, alignItems: 'baseline' }}
+              >
+                <Box component="time" className="figures" sx={{ typography: 'caption', color: 'text.secondary' }}>
+                  {clock(new Date(line.at), ZONE)}
+                </Box>
+                <Box sx={{ typography: 'caption', fontWeight: 700, textAlign: 'right' }}>
+                  {line.mine ? `to ${lineName(line.line)}` : lineName(line.line)}
+                </Box>
+                <Box
+                  sx={{
+                    fontFamily: bookSerif,
+                    whiteSpace: 'pre-wrap',
+                    overflowWrap: 'anywhere',
+                    fontStyle: line.mine ? 'italic' : 'normal',
+                  }}
+                >
+                  {line.words}
+                </Box>
+              </Box>
+            ))}
+        </Box>
+      </Box>
+      <Box
+        component="form"
+        onSubmit={submit}
+        sx={{ borderTop: 1, borderColor: 'divider', p: 2, bgcolor: 'background.default' }}
+      >
+        <Box sx={{ typography: 'body2', mb: 0.5 }}>
+          Text{' '}
+          <Blank
+            name="Line"
+            value={to}
+            options={lines.map((line) => ({ value: line.number, words: line.name }))}
+            onChange={setTo}
+          />
+        </Box>
+        <Box
+          component="textarea"
+          aria-label="Text from this handset"
+          rows={2}
+          value={words}
+          onChange={(event: React.ChangeEvent<HTMLTextAreaElement>) => setWords(event.target.value)}
+          onKeyDown={(event: React.KeyboardEvent) => {
+            if (event.key === 'Enter' && event.ctrlKey) submit(event);
+          }}
+          sx={{
+            width: '100%',
+            boxSizing: 'border-box',
+            p: 1,
+            font: 'inherit',
+            fontFamily: bookSerif,
+            color: 'text.primary',
+            bgcolor: 'background.paper',
+            border: 1,
+            borderColor: 'text.secondary',
+            borderRadius: 1,
+            resize: 'vertical',
+          }}
+        />
+        <Box sx={{ display: 'flex', justifyContent: 'space-between', mt: 0.5 }}>
+          <Box role="alert" sx={{ color: 'error.main' }}>
+            {send.error?.message}
+          </Box>
+          <Button type="submit" variant="contained" disabled={words.trim() === '' || send.isPending}>
+            Send the text
+          </Button>
+        </Box>
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,123 @@
+import { Box, Button, Tooltip } from '@mui/material';
+import type { ReactNode } from 'react';
+import type { Dossier as DossierData, Line } from '../../shared/api';
+import { Moment, OwnerMark } from '../../shared/ui';
+import { bookSerif } from '../../theme';
+
+interface Props {
+  dossier: DossierData;
+  line: Line | undefined;
+  me: number;
+  open: boolean;
+  onFold: () => void;
+  onBack: (() => void) | undefined;
+  acts: { take: () => void; letGo: () => void; finish: () => void; reopen: () => void };
+}
+
+function Fact({ name, children }: { name: string; children: ReactNode }) {
+  return (
+    <Box component="span" sx={{ whiteSpace: 'nowrap' }}>
+      <Box component="span" sx={{ color: 'text.secondary' }}>
+        {name}{' '}
+      </Box>
+      {children}
+    </Box>
+  );
+}
+
+/** Who it is, and what one needs to know before answering; or, when that is not known, that it is not. */
+export function Dossier({ dossier, line, me, open, onFold, onBack, acts }: Props) {
+  const { conversation, customer, holders } = dossier;
+  const mine = conversation.owner?.id === me;
+  const zone = line?.zone ?? 'UTC';
+  return (
+    <Box component="header" sx={{ borderBottom: 1, borderColor: 'divider', bgcolor: 'background.paper', px: 2, py: 1 }}>
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, flexWrap: 'wrap' }}>
+        {onBack && <Button onClick={onBack}>← List</Button>}
+        <Box
+          component="h2"
+          sx={{
+            m: 0,
+            fontFamily: bookSerif,
+            fontSize: '1.25rem',
+            fontWeight: 600,
+            flex: 1,
+            minWidth: 140,
+            overflowWrap: 'anywhere',
+            lineHeight: 1.2,
+          }}
+        >
+          {customer?.name ?? conversation.number}
+        </Box>
+        <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.75, typography: 'body2' }}>
+          <OwnerMark owner={conversation.owner} me={me} size={26} />
+          {mine ? 'mine' : (conversation.owner?.name ?? 'nobody’s')}
+        </Box>
+        {mine ? (
+          <Tooltip title="L">
+            <Button onClick={acts.letGo}>Let go</Button>
+          </Tooltip>
+        ) : (
+          <Tooltip title="T">
+            <Button onClick={acts.take}>Take</Button>
+          </Tooltip>
+        )}
+        {conversation.group === 'DONE' ? (
+          <Tooltip title="O">
+            <Button variant="outlined" onClick={acts.reopen}>
+              Open again
+            </Button>
+          </Tooltip>
+        ) : (
+          <Tooltip title="D">
+            <Button variant="outlined" onClick={acts.finish}>
+              Done
+            </Button>
+          </Tooltip>
+        )}
+        <Button onClick={onFold} aria-expanded={open}>
+          {open ? 'Fold' : 'Unfold'}
+        </Button>
+      </Box>
+      {open && (
+        <Box
+          className="figures"
+          sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 2.5, rowGap: 0.25, typography: 'body2', mt: 0.5 }}
+        >
+          {customer && <Fact name="writes from">{conversation.number}</Fact>}
+          <Fact name="to">{line ? `${line.name}, ${line.shownNumber}` : '…'}</Fact>
+          {customer?.details.map((detail) => (
+            <Fact key={detail.name} name={detail.name.toLowerCase()}>
+              {detail.detail}
+            </Fact>
+          ))}
+          {customer?.site && <Fact name="at">{customer.site}</Fact>}
+          {customer?.nextAppointment && (
+            <Fact name="next">
+              {customer.nextAppointment.what}, <Moment at={customer.nextAppointment.startsAt} zone={zone} />
+            </Fact>
+          )}
+          {customer?.openJobs.map((job) => (
+            <Fact key={job.what} name="open job">
+              {job.what}, {job.standing}
+            </Fact>
+          ))}
+          {customer?.email && <Fact name="e-mail">{customer.email}</Fact>}
+        </Box>
+      )}
+      {conversation.toIdentify && (
+        <Box role="note" sx={{ mt: 0.75, pl: 1.5, borderLeft: 3, borderColor: 'info.main', typography: 'body2' }}>
+          <strong>To identify.</strong>{' '}
+          {holders.length === 0
+            ? `Nobody we know holds ${conversation.number}. Ask who is writing before you promise anything.`
+            : `${holders.join(' and ')} hold this number together. Ask which of them is writing.`}
+        </Box>
+      )}
+      {!conversation.answerable && (
+        <Box role="note" sx={{ mt: 0.75, pl: 1.5, borderLeft: 3, borderColor: 'info.main', typography: 'body2' }}>
+          This sender is a name or short code, not a phone number. It can be read but not answered.
+        </Box>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,132 @@
+import { Box, Button, Tooltip } from '@mui/material';
+import type { Entry } from '../../shared/api';
+import { day } from '../../shared/format';
+import { Moment, useNow } from '../../shared/ui';
+import { bookSerif } from '../../theme';
+import { deliveryWords, direction, type Printed } from './model/scene';
+
+interface Props {
+  line: Printed;
+  zone: string;
+  customer: string;
+  /** Puts the words of a text that was not delivered back onto the paper. */
+  onWriteAgain: (words: string) => void;
+}
+
+const MARGINS = { xs: '44px 1fr', sm: '56px 112px minmax(0, 68ch)' };
+
+function speakerName(entry: Entry, customer: string): string {
+  if (entry.kind === 'IN') return customer;
+  return entry.speaker?.name.split(' ')[0] ?? 'Fabulum';
+}
+
+/** One line: the time margin, the speaker margin, the words. */
+export function EntryLine({ line, zone, customer, onWriteAgain }: Props) {
+  const now = useNow();
+  const { entry, newDay, named } = line;
+  const note = entry.kind === 'NOTE';
+  return (
+    <>
+      {newDay && (
+        <Box
+          component="h3"
+          sx={{
+            font: 'inherit',
+            typography: 'caption',
+            color: 'text.secondary',
+            textAlign: 'center',
+            my: 1.5,
+            mx: 0,
+            letterSpacing: '0.02em',
+          }}
+        >
+          — <time dateTime={entry.at}>{day(new Date(entry.at), now, zone)}</time> —
+        </Box>
+      )}
+      <Box
+        data-entry={entry.kind}
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: MARGINS,
+          columnGap: 1.5,
+          px: { xs: 1, sm: 2 },
+          py: note ? 0.75 : 0.25,
+          mt: named && !newDay ? 1 : 0,
+          bgcolor: (t) => (note ? t.vars?.palette.inks.parchment : 'transparent'),
+          alignItems: 'baseline',
+        }}
+      >
+        <Box className="figures" sx={{ typography: 'caption', color: 'text.secondary', textAlign: 'right' }}>
+          <Moment at={entry.at} zone={zone} short />
+        </Box>
+        {entry.kind === 'EVENT' ? (
+          <Box
+            sx={{
+              gridColumn: { xs: '2', sm: '2 / 4' },
+              fontFamily: bookSerif,
+              fontStyle: 'italic',
+              fontSize: '0.875rem',
+              color: 'text.secondary',
+            }}
+          >
+            ({direction(entry)})
+          </Box>
+        ) : (
+          <>
+            <Tooltip title={entry.speaker?.name ?? customer}>
+              <Box
+                sx={{
+                  typography: 'caption',
+                  fontWeight: 700,
+                  letterSpacing: '0.03em',
+                  textAlign: { sm: 'right' },
+                  color: entry.kind === 'IN' ? 'info.main' : 'text.primary',
+                  overflow: 'hidden',
+                  textOverflow: 'ellipsis',
+                  whiteSpace: 'nowrap',
+                }}
+              >
+                {named ? speakerName(entry, customer) : ''}
+                {named && note && (
+                  <Box component="span" sx={{ fontWeight: 400 }}>
+                    {', note'}
+                  </Box>
+                )}
+              </Box>
+            </Tooltip>
+            <Box sx={{ gridColumn: { xs: '2', sm: 'auto' } }}>
+              <Box
+                sx={{
+                  fontFamily: bookSerif,
+                  fontSize: '1rem',
+                  lineHeight: 1.5,
+                  whiteSpace: 'pre-wrap',
+                  overflowWrap: 'anywhere',
+                }}
+              >
+                {entry.words}
+              </Box>
+              {entry.delivery && (
+                <Box
+                  className="figures"
+                  sx={{
+                    typography: 'caption',
+                    color: entry.delivery === 'NOT_DELIVERED' ? 'error.main' : 'text.secondary',
+                  }}
+                >
+                  {deliveryWords(entry)}
+                  {entry.parts !== undefined && entry.parts > 1 && ` · ${entry.parts} parts`}
+                  {entry.delivery === 'NOT_DELIVERED' && (
+                    <Button onClick={() => onWriteAgain(entry.words ?? '')} sx={{ ml: 1, py: 0 }}>
+                      Write it again
+                    </Button>
+                  )}
+                </Box>
+              )}
+            </Box>
+          </>
+        )}
+      </Box>
+    </>
+  );
+}

@@ -1,0 +1,1 @@
+export { Script } from './Script';

@@ -1,0 +1,60 @@
+import type { Entry } from '../../../shared/api/types';
+import { sameDay } from '../../../shared/format';
+
+/** A line of the script as it is printed. */
+export interface Printed {
+  entry: Entry;
+  /** The first line of a day carries its date. */
+  newDay: boolean;
+  /** The speaker is named when somebody else, or nobody, spoke just before. */
+  named: boolean;
+}
+
+function speaker(entry: Entry): string {
+  return entry.kind === 'IN' ? 'customer' : `${entry.kind} ${entry.speaker?.id ?? 'program'}`;
+}
+
+export function printed(entries: Entry[], zone: string): Printed[] {
+  return entries.map((entry, i) => {
+    const before = entries[i - 1];
+    const newDay = !before || !sameDay(new Date(before.at), new Date(entry.at), zone);
+    return { entry, newDay, named: newDay || !before || speaker(before) !== speaker(entry) };
+  });
+}
+
+/** What happened, as a stage direction. */
+export function direction(entry: Entry): string {
+  const who = entry.speaker?.name ?? 'Somebody';
+  switch (entry.event) {
+    case 'TAKEN':
+      return `${who} takes it.`;
+    case 'LET_GO':
+      return `${who} lets it go; it is nobody’s.`;
+    case 'DONE':
+      return `Done, by ${who}.`;
+    case 'DONE_UNANSWERED':
+      return `Done without an answer, by ${who}.`;
+    case 'REOPENED':
+      return `${who} opens it again.`;
+    case undefined:
+      return '';
+  }
+}
+
+/** How far a text of ours has come, in a word with its shape. */
+export function deliveryWords(entry: Entry): string {
+  switch (entry.delivery) {
+    case 'WAITING':
+      return '○ waiting to go';
+    case 'SENT':
+      return '◔ sent';
+    case 'DELIVERED':
+      return '◑ delivered';
+    case 'READ':
+      return '● read';
+    case 'NOT_DELIVERED':
+      return `× not delivered: ${entry.failureReason ?? 'the network gives no reason.'}`;
+    case undefined:
+      return '';
+  }
+}

@@ -1,0 +1,61 @@
+import { Box, Button, TextField, Typography } from '@mui/material';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { type FormEvent, useState } from 'react';
+import { ApiProblem, ask, keys, type Session } from '../../shared/api';
+import { FrontPage } from './FrontPage';
+
+/** Before anything else, a password given for one use is replaced. */
+export function ChangePassword() {
+  const queries = useQueryClient();
+  const [old, setOld] = useState('');
+  const [wanted, setWanted] = useState('');
+  const change = useMutation({
+    mutationFn: () => ask<Session>('PUT', '/api/session/password', { old, wanted }),
+    onSuccess: (session) => queries.setQueryData(keys.session, session),
+  });
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    change.mutate();
+  };
+  const problem = change.error instanceof ApiProblem ? change.error : undefined;
+  const why = (field: string) =>
+    problem?.fields
+      .filter((f) => f.field === field)
+      .map((f) => f.why)
+      .join(' ');
+  return (
+    <FrontPage>
+      <Typography>The password you were given was for one use. Choose your own.</Typography>
+      <Box component="form" onSubmit={submit} sx={{ display: 'grid', gap: 2, mt: 2 }}>
+        <TextField
+          label="The password you were given"
+          type="password"
+          value={old}
+          onChange={(e) => setOld(e.target.value)}
+          autoComplete="current-password"
+          error={!!why('old')}
+          helperText={why('old')}
+          required
+        />
+        <TextField
+          label="Your own password"
+          type="password"
+          value={wanted}
+          onChange={(e) => setWanted(e.target.value)}
+          autoComplete="new-password"
+          error={!!why('wanted')}
+          helperText={why('wanted') ?? 'At least 10 characters; a few words in a row do well.'}
+          required
+        />
+        {problem && problem.fields.length === 0 && (
+          <Box role="alert" sx={{ color: 'error.main' }}>
+            {problem.message}
+          </Box>
+        )}
+        <Button type="submit" variant="contained" size="large" disabled={change.isPending}>
+          Use this password
+        </Button>
+      </Box>
+    </FrontPage>
+  );
+}

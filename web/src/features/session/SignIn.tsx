@@ -1,0 +1,62 @@
+import { Box, Button, TextField, Typography } from '@mui/material';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { type FormEvent, useState } from 'react';
+import { ApiProblem, ask, keys, type Session } from '../../shared/api';
+import { bookSerif } from '../../theme';
+import { FrontPage } from './FrontPage';
+
+export function SignIn() {
+  const queries = useQueryClient();
+  const [name, setName] = useState('');
+  const [password, setPassword] = useState('');
+  const signIn = useMutation({
+    mutationFn: async () => {
+      await ask('GET', '/api/session').catch(() => undefined); // brings the token that guards against foreign pages
+      return ask<Session>('POST', '/api/session', { name, password });
+    },
+    onSuccess: (session) => queries.setQueryData(keys.session, session),
+    onError: () => setPassword(''),
+  });
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    if (!signIn.isPending) signIn.mutate();
+  };
+  const problem =
+    signIn.error instanceof ApiProblem
+      ? signIn.error.message
+      : signIn.error
+        ? 'The page could not ask the server.'
+        : undefined;
+  return (
+    <FrontPage>
+      <Typography component="p" sx={{ fontFamily: bookSerif, fontStyle: 'italic', color: 'text.secondary' }}>
+        Who comes in?
+      </Typography>
+      <Box component="form" onSubmit={submit} sx={{ display: 'grid', gap: 2, mt: 2 }}>
+        {/* eslint-disable-next-line jsx-a11y/no-autofocus -- the page has one purpose */}
+        <TextField
+          label="Name"
+          value={name}
+          onChange={(e) => setName(e.target.value)}
+          autoComplete="username"
+          autoFocus
+          required
+        />
+        <TextField
+          label="Password"
+          type="password"
+          value={password}
+          onChange={(e) => setPassword(e.target.value)}
+          autoComplete="current-password"
+          required
+        />
+        <Box role="alert" sx={{ color: 'error.main', minHeight: 22 }}>
+          {problem}
+        </Box>
+        <Button type="submit" variant="contained" size="large" disabled={signIn.isPending}>
+          Sign in
+        </Button>
+      </Box>
+    </FrontPage>
+  );
+}

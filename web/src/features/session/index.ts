@@ -1,0 +1,2 @@
+export { ChangePassword } from './ChangePassword';
+export { SignIn } from './SignIn';

@@ -1,0 +1,50 @@
+import { Box, Button, Tooltip } from '@mui/material';
+import type { Parts } from '../../shared/api';
+import { forcingWords, meterWords, offerWords } from './model/meter';
+
+interface Props {
+  parts: Parts | undefined;
+  onPlain: (words: string) => void;
+}
+
+/** What the text costs, which characters make it dear, and the plain wording on offer. */
+export function PartMeter({ parts, onPlain }: Props) {
+  const plain = parts?.plain;
+  return (
+    <Box
+      role="status"
+      aria-label="Part meter"
+      className="figures"
+      sx={{
+        typography: 'caption',
+        color: 'text.secondary',
+        display: 'flex',
+        flexWrap: 'wrap',
+        columnGap: 1.5,
+        alignItems: 'center',
+        minHeight: 30,
+      }}
+    >
+      {parts && (
+        <>
+          <span>{meterWords(parts)}</span>
+          <Tooltip
+            title={
+              parts.encoding === 'BASIC'
+                ? 'GSM 03.38: 160 characters, 153 in each of several parts'
+                : 'UCS-2: 70 units, 67 in each of several parts'
+            }
+          >
+            <span>{parts.encoding === 'BASIC' ? 'basic characters' : 'all characters'}</span>
+          </Tooltip>
+          {parts.forcing.length > 0 && (
+            <Box component="span" sx={{ color: 'warning.main' }}>
+              dearer because of {forcingWords(parts)}
+            </Box>
+          )}
+          {plain && <Button onClick={() => onPlain(plain.words)}>{offerWords(parts)}</Button>}
+        </>
+      )}
+    </Box>
+  );
+}

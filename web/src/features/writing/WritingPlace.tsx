@@ -1,0 +1,171 @@
+import { Box, Button, ButtonBase, Tooltip } from '@mui/material';
+import { type KeyboardEvent, type Ref, useImperativeHandle, useRef, useState } from 'react';
+import { flushSync } from 'react-dom';
+import type { Dossier, Line, Paper } from '../../shared/api';
+import { ProblemNote } from '../../shared/ui';
+import { bookSerif } from '../../theme';
+import { sendWords } from './model/meter';
+import { PartMeter } from './PartMeter';
+import { useParts } from './useParts';
+import { useSend, wentOutDifferently } from './useSend';
+import { useSheet } from './useSheet';
+
+export interface WritingHandle {
+  /** Lays out the paper and puts the cursor on it; with words, adds them. */
+  begin: (paper: Paper, words?: string) => void;
+}
+
+interface Props {
+  ref: Ref<WritingHandle>;
+  dossier: Dossier;
+  line: Line | undefined;
+  me: number;
+  onFinish: () => void;
+}
+
+/** Where one answers, or leaves a note for the team: two papers that cannot be mistaken for each other. */
+export function WritingPlace({ ref, dossier, line, me, onFinish }: Props) {
+  const { conversation } = dossier;
+  const [paper, setPaper] = useState<Paper>(conversation.answerable ? 'REPLY' : 'NOTE');
+  const reply = useSheet(me, dossier, 'REPLY');
+  const note = useSheet(me, dossier, 'NOTE');
+  const send = useSend(conversation.id);
+  const field = useRef<HTMLTextAreaElement>(null);
+  const writing = paper === 'NOTE' ? note : reply;
+  const { sheet } = writing;
+  const parts = useParts(paper === 'REPLY' ? sheet.words : '');
+  const empty = sheet.words.trim() === '';
+
+  useImperativeHandle(ref, () => ({
+    begin: (wanted, words) => {
+      if (wanted === 'REPLY' && !conversation.answerable) return;
+      flushSync(() => {
+        setPaper(wanted);
+        if (words) reply.write(reply.sheet.words ? `${reply.sheet.words}\n${words}` : words);
+      });
+      field.current?.focus();
+    },
+  }));
+
+  const go = (finish: boolean) => {
+    if (empty || send.isPending) return;
+    send.mutate(
+      { paper, words: sheet.words, reference: sheet.reference },
+      {
+        onSuccess: () => {
+          writing.clear();
+          if (finish) onFinish();
+        },
+        onError: (problem) => {
+          if (wentOutDifferently(problem)) writing.renew();
+        },
+      },
+    );
+  };
+  const pressed = (event: KeyboardEvent) => {
+    if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) {
+      event.preventDefault();
+      go(event.shiftKey && paper === 'REPLY');
+    } else if (event.key === 'Escape') {
+      field.current?.blur();
+    }
+  };
+
+  const isNote = paper === 'NOTE';
+  const hint = isNote ? 'For the team only. Never sent.' : `From ${line?.name ?? '…'} to ${conversation.number}`;
+  return (
+    <Box
+      component="section"
+      aria-label="Writing place"
+      className="no-print"
+      sx={{
+        borderTop: 1,
+        borderColor: 'divider',
+        px: 2,
+        pt: 0.75,
+        pb: 1,
+        bgcolor: (t) => (isNote ? t.vars?.palette.inks.parchment : t.vars?.palette.background.default),
+      }}
+    >
+      <Box sx={{ display: 'flex', gap: 2, alignItems: 'baseline', flexWrap: 'wrap' }}>
+        {(['REPLY', 'NOTE'] as const).map((each) => (
+          <Tooltip key={each} title={each === 'NOTE' ? 'N' : 'R'}>
+            <span>
+              <ButtonBase
+                aria-pressed={paper === each}
+                disabled={each === 'REPLY' && !conversation.answerable}
+                onClick={() => {
+                  setPaper(each);
+                  field.current?.focus();
+                }}
+                sx={{
+                  py: 0.5,
+                  borderRadius: 0,
+                  fontWeight: paper === each ? 700 : 500,
+                  color: paper === each ? 'text.primary' : 'text.secondary',
+                  borderBottom: 2,
+                  borderColor: paper === each ? 'primary.main' : 'transparent',
+                  '&.Mui-disabled': { textDecoration: 'line-through' },
+                }}
+              >
+                {each === 'NOTE' ? 'Note' : 'Reply'}
+                {(each === 'NOTE' ? note : reply).sheet.words !== '' && paper !== each && ' (begun)'}
+              </ButtonBase>
+            </span>
+          </Tooltip>
+        ))}
+        <Box component="span" sx={{ typography: 'caption', color: 'text.secondary' }}>
+          {hint}
+        </Box>
+      </Box>
+      <Box
+        component="textarea"
+        ref={field}
+        aria-label={isNote ? 'Note for the team' : `Reply to ${dossier.customer?.name ?? conversation.number}`}
+        value={sheet.words}
+        rows={3}
+        onChange={(event: React.ChangeEvent<HTMLTextAreaElement>) => writing.write(event.target.value)}
+        onKeyDown={pressed}
+        sx={{
+          display: 'block',
+          width: '100%',
+          boxSizing: 'border-box',
+          resize: 'vertical',
+          mt: 0.5,
+          p: 1,
+          minHeight: 62,
+          maxHeight: '40vh',
+          font: 'inherit',
+          fontFamily: bookSerif,
+          fontSize: '1rem',
+          color: 'text.primary',
+          borderRadius: 1,
+          bgcolor: isNote ? 'transparent' : 'background.paper',
+          border: 1,
+          borderStyle: isNote ? 'dashed' : 'solid',
+          borderColor: 'text.secondary',
+        }}
+      />
+      {send.error && <ProblemNote problem={send.error} onRetry={() => go(false)} />}
+      <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', mt: 0.5 }}>
+        <Box sx={{ flex: 1, minWidth: 0 }}>{!isNote && <PartMeter parts={parts} onPlain={reply.write} />}</Box>
+        {!isNote && (
+          <Tooltip title="Ctrl+Shift+Enter">
+            <span>
+              <Button onClick={() => go(true)} disabled={empty || send.isPending}>
+                Send and done
+              </Button>
+            </span>
+          </Tooltip>
+        )}
+        <Tooltip title="Ctrl+Enter">
+          <span>
+            <Button variant="contained" onClick={() => go(false)} disabled={empty || send.isPending}>
+              {isNote ? 'Add the note' : sendWords(parts)}
+            </Button>
+          </span>
+        </Tooltip>
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,2 @@
+export { WritingPlace } from './WritingPlace';
+export type { WritingHandle } from './WritingPlace';

@@ -1,0 +1,38 @@
+import type { Draft, Paper } from '../../../shared/api/types';
+
+/** Words begun, with the reference under which they will be sent: the same one however often sending is tried. */
+export interface Sheet {
+  words: string;
+  reference: string;
+  /** When they were last changed, in milliseconds. */
+  at: number;
+}
+
+export function freshSheet(reference: string): Sheet {
+  return { words: '', reference, at: 0 };
+}
+
+/** The newer of what this browser and what the server kept; empty paper when neither kept anything. */
+export function newest(local: Sheet | undefined, kept: Draft | undefined, reference: string): Sheet {
+  const keptAt = kept ? Date.parse(kept.at) : 0;
+  if (local && local.words !== '' && local.at >= keptAt) return local;
+  if (kept) return { words: kept.words, reference, at: keptAt };
+  return local ?? freshSheet(reference);
+}
+
+export function storageKey(staff: number, conversation: number, paper: Paper): string {
+  return `fabulum.draft.${staff}.${conversation}.${paper}`;
+}
+
+/** Reads what {@link JSON.stringify} made of a sheet; anything else is no sheet. */
+export function readSheet(stored: string | null): Sheet | undefined {
+  if (stored === null) return undefined;
+  try {
+    const sheet = JSON.parse(stored) as Partial<Sheet> | null;
+    const whole =
+      typeof sheet?.words === 'string' && typeof sheet.reference === 'string' && typeof sheet.at === 'number';
+    return whole ? (sheet as Sheet) : undefined;
+  } catch {
+    return undefined;
+  }
+}

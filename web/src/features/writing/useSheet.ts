@@ -1,0 +1,74 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { ask, type Dossier, keys, type Paper } from '../../shared/api';
+import { freshSheet, newest, readSheet, type Sheet, storageKey } from './model/draft';
+
+/** How long after the last stroke the server is told; this browser keeps every stroke at once. */
+const TELL_AFTER_MS = 1_500;
+
+/** One sheet of paper of one conversation. Its words survive moving about, reloads and, through the server, another browser. */
+export function useSheet(staff: number, dossier: Dossier, paper: Paper) {
+  const queries = useQueryClient();
+  const id = dossier.conversation.id;
+  const place = storageKey(staff, id, paper);
+  const [sheet, setSheet] = useState<Sheet>(() =>
+    newest(
+      readSheet(localStorage.getItem(place)),
+      dossier.drafts.find((draft) => draft.paper === paper),
+      crypto.randomUUID(),
+    ),
+  );
+  const untold = useRef<string | undefined>(undefined);
+  const timer = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
+
+  const tell = useCallback(() => {
+    clearTimeout(timer.current);
+    const words = untold.current;
+    if (words === undefined) return;
+    untold.current = undefined;
+    const put = ask('PUT', `/api/conversations/${id}/drafts/${paper}`, { words }, true);
+    // Not told is not lost: this browser has it, and the next stroke tells it again.
+    put.catch(() => undefined);
+    queries.setQueryData<Dossier>(keys.dossier(id), (had) => {
+      if (!had) return had;
+      const others = had.drafts.filter((draft) => draft.paper !== paper);
+      return { ...had, drafts: words === '' ? others : [...others, { paper, words, at: new Date().toISOString() }] };
+    });
+  }, [id, paper, queries]);
+
+  useEffect(() => {
+    window.addEventListener('pagehide', tell);
+    return () => {
+      window.removeEventListener('pagehide', tell);
+      tell();
+    };
+  }, [tell]);
+
+  const keep = (next: Sheet) => {
+    setSheet(next);
+    if (next.words === '') localStorage.removeItem(place);
+    else localStorage.setItem(place, JSON.stringify(next));
+  };
+
+  return {
+    sheet,
+    write: (words: string) => {
+      keep({ ...sheet, words, at: Date.now() });
+      untold.current = words;
+      clearTimeout(timer.current);
+      timer.current = setTimeout(tell, TELL_AFTER_MS);
+    },
+    /** The words are on their way: the paper is empty, under a new reference. The server throws its draft away by itself. */
+    clear: () => {
+      clearTimeout(timer.current);
+      untold.current = undefined;
+      keep(freshSheet(crypto.randomUUID()));
+      queries.setQueryData<Dossier>(
+        keys.dossier(id),
+        (had) => had && { ...had, drafts: had.drafts.filter((draft) => draft.paper !== paper) },
+      );
+    },
+    /** These words get a reference of their own: an earlier attempt did go out with others. */
+    renew: () => keep({ ...sheet, reference: crypto.randomUUID() }),
+  };
+}

@@ -1,0 +1,69 @@
+import type { InfiniteData, QueryClient } from '@tanstack/react-query';
+import {
+  type Conversation,
+  type Dossier,
+  type Entry,
+  type InboxPage,
+  keys,
+  type LiveMessage,
+  type ScriptPage,
+} from '../shared/api';
+
+/** Applies one live message to what the page has read. The only place where that is done. */
+export function applyLive(queries: QueryClient, message: LiveMessage): void {
+  switch (message.type) {
+    case 'READ_AGAIN':
+      void queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== keys.session[0] });
+      return;
+    case 'BEAT':
+      return;
+    case 'CONVERSATION':
+      if (message.conversation) applyConversation(queries, message.conversation, message.entries);
+  }
+}
+
+function applyConversation(queries: QueryClient, row: Conversation, entries: Entry[]): void {
+  queries.setQueriesData<InfiniteData<InboxPage>>({ queryKey: keys.lists }, (list) => list && withRow(list, row));
+  void queries.invalidateQueries({ queryKey: keys.lists });
+  void queries.invalidateQueries({ queryKey: keys.counts });
+  queries.setQueryData<Dossier>(keys.dossier(row.id), (dossier) =>
+    dossier && dossier.conversation.version < row.version ? { ...dossier, conversation: row } : dossier,
+  );
+  const script = queries.getQueryState(keys.script(row.id));
+  if (script?.fetchStatus === 'fetching') {
+    // What is being read may be older than this message, so it is read once more.
+    void queries.invalidateQueries({ queryKey: keys.script(row.id) });
+  } else {
+    queries.setQueryData<InfiniteData<ScriptPage>>(
+      keys.script(row.id),
+      (pages) => pages && withEntries(pages, entries),
+    );
+  }
+}
+
+/** The list with the row replaced where it stands; an older row never replaces a newer one. */
+export function withRow(list: InfiniteData<InboxPage>, row: Conversation): InfiniteData<InboxPage> {
+  return {
+    ...list,
+    pages: list.pages.map((page) => ({
+      ...page,
+      rows: page.rows.map((had) => (had.id === row.id && had.version < row.version ? row : had)),
+    })),
+  };
+}
+
+/** The script with entries added or replaced, in order. The newest stretch is the first page. */
+export function withEntries(script: InfiniteData<ScriptPage>, entries: Entry[]): InfiniteData<ScriptPage> {
+  const known = new Set(script.pages.flatMap((page) => page.entries.map((entry) => entry.id)));
+  const changed = new Map(entries.map((entry) => [entry.id, entry]));
+  const added = entries.filter((entry) => !known.has(entry.id));
+  const pages = script.pages.map((page, index) => {
+    const replaced = page.entries.map((entry) => changed.get(entry.id) ?? entry);
+    return { ...page, entries: index === 0 ? inOrder([...replaced, ...added]) : replaced };
+  });
+  return { ...script, pages };
+}
+
+function inOrder(entries: Entry[]): Entry[] {
+  return entries.sort((a, b) => a.at.localeCompare(b.at) || a.id - b.id);
+}

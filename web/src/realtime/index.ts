@@ -1,0 +1,2 @@
+export { useLive } from './useLive';
+export type { LineState } from './useLive';

@@ -1,0 +1,82 @@
+/** A problem document of the server, or the lack of an answer. */
+export class ApiProblem extends Error {
+  constructor(
+    readonly type: string,
+    readonly status: number,
+    detail: string,
+    readonly fields: { field: string; why: string }[] = [],
+  ) {
+    super(detail);
+  }
+
+  /** Whether it is unknown if the server did what was asked. */
+  get unclear(): boolean {
+    return this.status === 0 || this.status >= 500;
+  }
+}
+
+interface ProblemDocument {
+  type?: string;
+  title?: string;
+  detail?: string;
+  fields?: { field: string; why: string }[];
+}
+
+type SignedOutListener = () => void;
+let signedOut: SignedOutListener = () => undefined;
+
+/** Says whom to tell when the server no longer knows us. */
+export function onSignedOut(listener: SignedOutListener): void {
+  signedOut = listener;
+}
+
+function csrfToken(): string {
+  const found = /(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie);
+  return found?.[1] ? decodeURIComponent(found[1]) : '';
+}
+
+async function answer(response: Response): Promise<unknown> {
+  const text = await response.text();
+  return text === '' ? undefined : (JSON.parse(text) as unknown);
+}
+
+async function problem(response: Response): Promise<ApiProblem> {
+  const document = (await answer(response).catch(() => undefined)) as ProblemDocument | undefined;
+  return new ApiProblem(
+    document?.type ?? `urn:fabulum:problem:status-${response.status}`,
+    response.status,
+    document?.detail ?? 'The server gave an answer that could not be read. What you were writing is kept.',
+    document?.fields,
+  );
+}
+
+/** Asks the server. Throws an {@link ApiProblem} for everything but success. */
+export async function ask<T>(
+  method: 'GET' | 'POST' | 'PUT' | 'DELETE',
+  path: string,
+  body?: unknown,
+  keepalive = false,
+): Promise<T> {
+  const headers: Record<string, string> = { Accept: 'application/json' };
+  if (method !== 'GET') headers['X-XSRF-TOKEN'] = csrfToken();
+  if (body !== undefined) headers['Content-Type'] = 'application/json';
+  let response: Response;
+  try {
+    response = await fetch(path, {
+      method,
+      headers,
+      keepalive,
+      body: body === undefined ? undefined : JSON.stringify(body),
+    });
+  } catch {
+    throw new ApiProblem(
+      'urn:fabulum:problem:no-connection',
+      0,
+      'The server does not answer just now. What you were writing is kept.',
+    );
+  }
+  if (response.ok) return (await answer(response)) as T;
+  const failed = await problem(response);
+  if (failed.type === 'urn:fabulum:problem:not-signed-in') signedOut();
+  throw failed;
+}

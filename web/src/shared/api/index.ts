@@ -1,0 +1,3 @@
+export { ApiProblem, ask, onSignedOut } from './client';
+export * from './queries';
+export type * from './types';

@@ -1,0 +1,51 @@
+import { ButtonBase, Menu, MenuItem } from '@mui/material';
+import { useState } from 'react';
+
+interface Props<T> {
+  /** What the blank is about, for those who do not see the sentence. */
+  name: string;
+  value: T;
+  options: { value: T; words: string }[];
+  onChange: (value: T) => void;
+}
+
+/** A blank in a sentence, edited in place. */
+export function Blank<T extends string | number | undefined>({ name, value, options, onChange }: Props<T>) {
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const words = options.find((option) => option.value === value)?.words ?? '…';
+  return (
+    <>
+      <ButtonBase
+        aria-haspopup="menu"
+        aria-label={`${name}: ${words}`}
+        onClick={(event) => setAnchor(event.currentTarget)}
+        sx={{
+          font: 'inherit',
+          color: 'primary.main',
+          fontWeight: 600,
+          borderBottom: 1,
+          borderRadius: 0,
+          borderColor: 'primary.main',
+          lineHeight: 1.2,
+          whiteSpace: 'nowrap',
+        }}
+      >
+        {words}
+      </ButtonBase>
+      <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>
+        {options.map((option) => (
+          <MenuItem
+            key={String(option.value)}
+            selected={option.value === value}
+            onClick={() => {
+              setAnchor(null);
+              onChange(option.value);
+            }}
+          >
+            {option.words}
+          </MenuItem>
+        ))}
+      </Menu>
+    </>
+  );
+}

@@ -1,0 +1,37 @@
+import { Box, Button } from '@mui/material';
+import { ApiProblem } from '../api';
+
+interface Props {
+  problem: unknown;
+  onRetry?: (() => void) | undefined;
+}
+
+/** What went wrong, in the server's own words, and a way to go on. */
+export function ProblemNote({ problem, onRetry }: Props) {
+  const words =
+    problem instanceof ApiProblem
+      ? problem.message
+      : 'Something went wrong on this page. Load it again; what you were writing is kept.';
+  return (
+    <Box
+      role="alert"
+      sx={{
+        px: 2,
+        py: 1,
+        color: 'error.main',
+        borderLeft: 3,
+        borderColor: 'error.main',
+        display: 'flex',
+        gap: 1,
+        alignItems: 'center',
+      }}
+    >
+      <span>{words}</span>
+      {onRetry && (
+        <Button onClick={onRetry} color="error">
+          Try again
+        </Button>
+      )}
+    </Box>
+  );
+}

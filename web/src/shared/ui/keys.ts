@@ -1,0 +1,28 @@
+import { useEffect, useRef } from 'react';
+
+/** Whether somebody is typing, so that single letters are letters. */
+export function isTyping(target: EventTarget | null): boolean {
+  return (
+    target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName))
+  );
+}
+
+/** Single keys that act while nobody is typing and no dialog or menu is open. Names are those of `KeyboardEvent.key`, lower case. */
+export function useKeys(acts: Record<string, (() => void) | undefined>): void {
+  const latest = useRef(acts);
+  useEffect(() => {
+    latest.current = acts;
+  });
+  useEffect(() => {
+    const pressed = (event: KeyboardEvent) => {
+      if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
+      if (document.querySelector('[role="dialog"], [role="menu"]')) return;
+      const act = latest.current[event.key.toLowerCase()];
+      if (!act) return;
+      event.preventDefault();
+      act();
+    };
+    window.addEventListener('keydown', pressed);
+    return () => window.removeEventListener('keydown', pressed);
+  }, []);
+}

@@ -1,0 +1,2 @@
+export { bookSerif, theme } from './theme';
+export type { Inks } from './theme';

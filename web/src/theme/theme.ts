@@ -1,0 +1,119 @@
+import { createTheme } from '@mui/material/styles';
+
+/** Paper and ink: the only place where colours, type and spacing are chosen. */
+export interface Inks {
+  /** The ground everything lies on. */
+  ground: string;
+  sheet: string;
+  ink: string;
+  faintInk: string;
+  hairline: string;
+  /** What one can press and what is chosen. */
+  pine: string;
+  onPine: string;
+  pineWash: string;
+  /** Late and failed. */
+  madder: string;
+  /** Soon. */
+  saffron: string;
+  /** Links and information. */
+  slate: string;
+  /** Notes. */
+  parchment: string;
+}
+
+declare module '@mui/material/styles' {
+  interface Palette {
+    inks: Inks;
+  }
+  interface PaletteOptions {
+    inks?: Inks;
+  }
+}
+
+const light: Inks = {
+  ground: '#FAF7F0',
+  sheet: '#FFFFFF',
+  ink: '#20262B',
+  faintInk: '#5C6268',
+  hairline: '#DCD5C5',
+  pine: '#1F5C50',
+  onPine: '#FFFFFF',
+  pineWash: '#E9F0EB',
+  madder: '#A23B2E',
+  saffron: '#8A590F',
+  slate: '#38556F',
+  parchment: '#F2EBD8',
+};
+
+const dark: Inks = {
+  ground: '#16191A',
+  sheet: '#1E2324',
+  ink: '#ECE7DA',
+  faintInk: '#A9ABA3',
+  hairline: '#3B4244',
+  pine: '#86CBB7',
+  onPine: '#10221D',
+  pineWash: '#22332E',
+  madder: '#EE9A8C',
+  saffron: '#DDAE63',
+  slate: '#A5C1DB',
+  parchment: '#332D20',
+};
+
+/** Conversations are set in a book serif, the interface in a humanist sans. */
+export const bookSerif = '"Literata Variable", Georgia, serif';
+const interfaceSans = '"Atkinson Hyperlegible Next Variable", Verdana, sans-serif';
+
+function palette(inks: Inks) {
+  return {
+    inks,
+    primary: { main: inks.pine, contrastText: inks.onPine },
+    error: { main: inks.madder },
+    warning: { main: inks.saffron },
+    info: { main: inks.slate },
+    background: { default: inks.ground, paper: inks.sheet },
+    text: { primary: inks.ink, secondary: inks.faintInk },
+    divider: inks.hairline,
+  };
+}
+
+export const theme = createTheme({
+  cssVariables: { colorSchemeSelector: 'data-theme' },
+  colorSchemes: { light: { palette: palette(light) }, dark: { palette: palette(dark) } },
+  shape: { borderRadius: 4 },
+  shadows: Array<string>(25).fill('none') as never,
+  typography: {
+    fontFamily: interfaceSans,
+    fontSize: 14,
+    body1: { fontSize: '0.9375rem', lineHeight: 1.45 },
+    body2: { fontSize: '0.875rem', lineHeight: 1.4 },
+    caption: { fontSize: '0.8125rem', lineHeight: 1.35, fontVariantNumeric: 'tabular-nums' },
+    button: { textTransform: 'none', fontWeight: 600, letterSpacing: 0 },
+  },
+  components: {
+    MuiButtonBase: { defaultProps: { disableRipple: true } },
+    MuiButton: { defaultProps: { size: 'small' }, styleOverrides: { root: { minWidth: 0, lineHeight: 1.5 } } },
+    MuiPaper: { defaultProps: { elevation: 0 }, styleOverrides: { root: { backgroundImage: 'none' } } },
+    MuiMenu: {
+      defaultProps: { transitionDuration: 0 },
+      styleOverrides: { paper: ({ theme: t }) => ({ border: `1px solid ${t.vars?.palette.inks.hairline ?? ''}` }) },
+    },
+    MuiDialog: {
+      defaultProps: { transitionDuration: 0 },
+      styleOverrides: { paper: ({ theme: t }) => ({ border: `1px solid ${t.vars?.palette.inks.hairline ?? ''}` }) },
+    },
+    MuiTooltip: { defaultProps: { enterDelay: 500 } },
+    MuiCssBaseline: {
+      styleOverrides: (t) => ({
+        'html, body, #root': { height: '100%' },
+        'time, .figures': { fontVariantNumeric: 'tabular-nums' },
+        ':focus-visible': { outline: `2px solid ${t.vars?.palette.inks.pine ?? ''}`, outlineOffset: 1 },
+        '@media (prefers-reduced-motion: reduce)': {
+          '*': { animation: 'none !important', transition: 'none !important' },
+        },
+        '@media print': { '.no-print': { display: 'none !important' } },
+      }),
+    },
+  },
+});

@@ -1,0 +1,15 @@
+/// <reference types="vitest/config" />
+import react from '@vitejs/plugin-react';
+import { defineConfig } from 'vite';
+
+/** Two pages: the inbox, packed into the application, and the handsets, packed into the stand-ins (`--mode handsets`). */
+export default defineConfig(({ mode }) => ({
+  plugins: [react()],
+  build: {
+    outDir: mode === 'handsets' ? 'dist/handsets' : 'dist/inbox',
+    emptyOutDir: true,
+    rolldownOptions: { input: mode === 'handsets' ? 'handsets.html' : 'index.html' },
+  },
+  server: { proxy: { '/api': 'http://localhost:8080' } },
+  test: { environment: 'jsdom', include: ['src/**/*.test.{ts,tsx}'] },
+}));
