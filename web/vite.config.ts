@@ -11,5 +11,5 @@ export default defineConfig(({ mode }) => ({
     rolldownOptions: { input: mode === 'handsets' ? 'handsets.html' : 'index.html' },
   },
   server: { proxy: { '/api': 'http://localhost:8080' } },
-  test: { environment: 'jsdom', include: ['src/**/*.test.{ts,tsx}'] },
+  test: { environment: 'node', include: ['src/**/*.test.{ts,tsx}'] },
 }));

@@ -92,7 +92,7 @@ export const theme = createTheme({
     button: { textTransform: 'none', fontWeight: 600, letterSpacing: 0 },
   },
   components: {
-    MuiButtonBase: { defaultProps: { disableRipple: true } },
+    MuiButtonBase: { defaultProps: { disableRipple: true }, styleOverrides: { root: { fontFamily: 'inherit' } } },
     MuiButton: { defaultProps: { size: 'small' }, styleOverrides: { root: { minWidth: 0, lineHeight: 1.5 } } },
     MuiPaper: { defaultProps: { elevation: 0 }, styleOverrides: { root: { backgroundImage: 'none' } } },
     MuiMenu: {

@@ -16,7 +16,7 @@ interface Props {
 const MARGINS = { xs: '44px 1fr', sm: '56px 112px minmax(0, 68ch)' };
 
 function speakerName(entry: Entry, customer: string): string {
-  if (entry.kind === 'IN') return customer;
+  if (entry.kind === 'IN') return /^[\d+(]/.test(customer) ? customer : (customer.split(' ')[0] ?? customer);
   return entry.speaker?.name.split(' ')[0] ?? 'Fabulum';
 }
 

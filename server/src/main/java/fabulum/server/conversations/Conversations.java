@@ -7,6 +7,7 @@ import fabulum.core.parts.PartCounter;
 import fabulum.core.phone.Sender;
 import fabulum.server.conversations.store.ConversationMapper;
 import fabulum.server.conversations.store.ConversationRow;
+import fabulum.server.conversations.store.DraftMapper;
 import fabulum.server.conversations.store.EntryMapper;
 import fabulum.server.conversations.store.EntryRow;
 import fabulum.server.customers.CustomerId;
@@ -33,6 +34,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class Conversations {
   private final ConversationMapper conversations;
   private final EntryMapper entries;
+  private final DraftMapper drafts;
   private final Customers customers;
   private final ApplicationEventPublisher events;
   private final Clock clock;
@@ -40,11 +42,13 @@ public class Conversations {
   Conversations(
       ConversationMapper conversations,
       EntryMapper entries,
+      DraftMapper drafts,
       Customers customers,
       ApplicationEventPublisher events,
       Clock clock) {
     this.conversations = conversations;
     this.entries = entries;
+    this.drafts = drafts;
     this.customers = customers;
     this.events = events;
     this.clock = clock;
@@ -113,7 +117,7 @@ public class Conversations {
    */
   public Optional<EntryId> answer(ConversationId id, String words, String reference, StaffId by) {
     ConversationRow row = lock(id);
-    if (isKnown(row, reference)) {
+    if (isKnown(row, words, reference)) {
       return Optional.empty();
     }
     Instant at = clock.instant();
@@ -128,6 +132,7 @@ public class Conversations {
     save(row, state(row).personAnswered(at));
     conversations.setLast(row.id(), at, beginning(words), SpokeLast.US);
     conversations.setFailed(row.id(), false);
+    drafts.delete(by.value(), row.id(), Paper.REPLY);
     changed(row.id(), touched);
     return Optional.of(new EntryId(entry));
   }
@@ -136,25 +141,27 @@ public class Conversations {
   @Transactional
   public void note(ConversationId id, String words, String reference, StaffId by) {
     ConversationRow row = lock(id);
-    if (!isKnown(row, reference)) {
+    if (!isKnown(row, words, reference)) {
       long entry =
           entries.insert(EntryRow.note(row.id(), clock.instant(), words, by.value(), reference));
+      drafts.delete(by.value(), row.id(), Paper.NOTE);
       changed(row.id(), entry);
     }
   }
 
   /**
-   * A reference names one entry for good; the same one for another conversation is a caller's
-   * mistake.
+   * A reference names one entry for good: with other words, or elsewhere, it is not the same text
+   * again.
    */
-  private boolean isKnown(ConversationRow row, String reference) {
-    Long owner = entries.findConversationByReference(reference);
-    if (owner != null && owner != row.id()) {
+  private boolean isKnown(ConversationRow row, String words, String reference) {
+    EntryRow known = entries.findByReference(reference);
+    if (known != null && (known.conversationId() != row.id() || !words.equals(known.words()))) {
       throw Problem.conflict(
-          Problem.Kind.TAKEN_MEANWHILE,
-          "This reference belongs to another text. Nothing was sent.");
+          Problem.Kind.SENT_WITH_OTHER_WORDS,
+          "An earlier try did get through, with other words; the script shows them."
+              + " These words are kept: send them again if they are still wanted.");
     }
-    return owner != null;
+    return known != null;
   }
 
   /** Makes it the colleague's own. */

@@ -94,14 +94,6 @@ public class LiveStream implements SmartLifecycle {
     return subscription;
   }
 
-  /**
-   * Where the stream stands: whoever reads everything after asking this and listens from here
-   * misses nothing.
-   */
-  public synchronized String position() {
-    return run + "-" + last;
-  }
-
   private @Nullable List<Told> missed(@Nullable String after) {
     if (after == null) {
       return List.of();

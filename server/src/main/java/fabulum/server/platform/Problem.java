@@ -58,7 +58,7 @@ public final class Problem extends RuntimeException {
     NOT_ALLOWED("not-allowed", 403, "Not allowed"),
     STALE_PAGE("stale-page", 403, "This page is out of date"),
     MAY_NOT_BE_SENT("may-not-be-sent", 422, "The text may not be sent"),
-    TAKEN_MEANWHILE("taken-meanwhile", 409, "Somebody was quicker"),
+    SENT_WITH_OTHER_WORDS("sent-with-other-words", 409, "Sent with other words"),
     BAD_SIGNATURE("bad-signature", 401, "The signature does not fit"),
     STALE_TIMESTAMP("stale-timestamp", 401, "The timestamp is too old or ahead"),
     UNKNOWN_LINE("unknown-line", 404, "No such line"),

@@ -13,8 +13,6 @@ public interface EntryMapper {
 
   boolean existsReceived(String networkId);
 
-  @Nullable Long findConversationByReference(String reference);
-
   @Nullable EntryRow find(long id);
 
   @Nullable EntryRow findByReference(String reference);

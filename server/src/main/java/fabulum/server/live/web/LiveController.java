@@ -25,14 +25,6 @@ class LiveController {
     this.stream = stream;
   }
 
-  /** Where the stream stands. */
-  record PositionResponse(String position) {}
-
-  @GetMapping("/api/live/position")
-  PositionResponse position() {
-    return new PositionResponse(stream.position());
-  }
-
   @GetMapping(path = "/api/live", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
   @ApiResponse(
       responseCode = "200",

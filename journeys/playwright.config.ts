@@ -1,0 +1,35 @@
+import { defineConfig } from '@playwright/test';
+
+const chromium = [
+  '--headless',
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+];
+
+/** The journeys drive the packed programs, started once with the demonstration business at a fixed time, in Debian's Chromium. */
+export default defineConfig({
+  testDir: 'browser',
+  workers: 1,
+  timeout: 30_000,
+  expect: { timeout: 8_000 },
+  reporter: [['list']],
+  use: {
+    baseURL: 'http://localhost:8480',
+    viewport: { width: 1280, height: 800 },
+    timezoneId: 'America/Chicago',
+    launchOptions: { executablePath: '/usr/bin/chromium', args: chromium },
+    trace: 'off',
+  },
+  webServer: {
+    command: '../bin/demo --port 8480 --data /tmp/fabulum-journeys --fresh --now 2026-06-09T14:05:00-05:00 --run',
+    url: 'http://localhost:8480/',
+    timeout: 300_000,
+    stdout: 'ignore',
+    gracefulShutdown: { signal: 'SIGTERM', timeout: 15_000 },
+  },
+});

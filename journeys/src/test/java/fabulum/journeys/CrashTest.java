@@ -1,0 +1,323 @@
+package fabulum.journeys;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.File;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.CookieManager;
+import java.net.ServerSocket;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpRequest.BodyPublishers;
+import java.net.http.HttpResponse.BodyHandlers;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.ResultSet;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentSkipListSet;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.concurrent.locks.LockSupport;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/**
+ * The real programs, as they are packed: handsets text the business and the business answers, all
+ * texts numbered, while Fabulum is killed with {@code kill -9} ten times. Then what was
+ * acknowledged is compared with what is stored and with what the handsets got.
+ */
+class CrashTest {
+  private static final int KILLS = 10;
+  private static final long SEED = 99;
+  private static final String DOCK = "+19205550101";
+  private static final Duration PATIENCE = Duration.ofSeconds(120);
+
+  @TempDir Path folder;
+  private final int port = freePort();
+  private final int networkPort = freePort();
+  private final HttpClient http =
+      HttpClient.newBuilder()
+          .cookieHandler(new CookieManager())
+          .connectTimeout(Duration.ofSeconds(2))
+          .build();
+  private final Set<String> textedByHandsets = new ConcurrentSkipListSet<>();
+  private final Set<String> acknowledgedAnswers = new ConcurrentSkipListSet<>();
+  private final Set<String> triedAnswers = new ConcurrentSkipListSet<>();
+  private final AtomicInteger next = new AtomicInteger();
+  private volatile boolean going = true;
+  private volatile String token = "";
+  private Process network;
+  private Process fabulum;
+
+  @AfterEach
+  void stop() {
+    if (fabulum != null) {
+      fabulum.destroyForcibly();
+    }
+    if (network != null) {
+      network.destroyForcibly();
+    }
+  }
+
+  @Test
+  void nothingAcknowledgedIsLostAndNothingGoesTwice() throws Exception {
+    network =
+        start(
+            "standins",
+            "--server.port=" + networkPort,
+            "--standins.data=" + folder,
+            "--standins.carrying=20ms",
+            "--standins.webhook=http://localhost:" + port + "/webhook/network",
+            "--standins.key=k",
+            "--standins.secret=s");
+    startFabulum();
+    ExecutorService people = Executors.newFixedThreadPool(2);
+    people.execute(this::textAsCustomers);
+    people.execute(this::answerAsStaff);
+    Random random = new Random(SEED);
+    for (int kill = 0; kill < KILLS; kill++) {
+      waitFor("some traffic", progress(12 + random.nextInt(25)));
+      fabulum.destroyForcibly().waitFor();
+      startFabulum();
+    }
+    waitFor("some traffic after the last kill", progress(10));
+    going = false;
+    people.shutdown();
+    assertThat(people.awaitTermination(30, TimeUnit.SECONDS)).isTrue();
+
+    waitFor("every handset text to be acknowledged", this::everythingIsTold);
+    waitFor("the outbox to be empty", this::outboxIsEmpty);
+    fabulum.destroy();
+    fabulum.waitFor();
+    compare();
+  }
+
+  private void compare() throws Exception {
+    List<String> received =
+        query("select words from entry where kind = 'IN' and words regexp '^in [0-9]+$'");
+    List<String> written =
+        query("select words from entry where kind = 'OUT' and words regexp '^out [0-9]+$'");
+    assertThat(received)
+        .doesNotHaveDuplicates()
+        .containsExactlyInAnyOrderElementsOf(textedByHandsets);
+    assertThat(written).doesNotHaveDuplicates().containsAll(acknowledgedAnswers);
+    assertThat(triedAnswers).containsAll(written);
+    assertThat(
+            query(
+                "select words from entry where kind = 'OUT' and delivery in ('WAITING', 'NOT_DELIVERED')"))
+        .isEmpty();
+    List<String> arrived = carriedByTheNetwork();
+    assertThat(arrived).doesNotHaveDuplicates().containsExactlyInAnyOrderElementsOf(written);
+    assertThat(received.size()).isGreaterThan(100);
+    assertThat(written.size()).isGreaterThan(50);
+    System.out.printf(
+        "%d texts in, %d out, %d kills: none missing, none twice%n",
+        received.size(), written.size(), KILLS);
+  }
+
+  /** The journal's newest word on each text the network took: one a network id. */
+  private List<String> carriedByTheNetwork() throws IOException {
+    Pattern carried = Pattern.compile("\"carried\":\\{\"id\":\"([^\"]+)\".*?\"body\":\"([^\"]+)\"");
+    Set<String> ids = new TreeSet<>();
+    List<String> words = new ArrayList<>();
+    for (String line : Files.readAllLines(folder.resolve("network.jsonl"))) {
+      Matcher found = carried.matcher(line);
+      if (found.find() && ids.add(found.group(1))) {
+        words.add(found.group(2));
+      }
+    }
+    return words;
+  }
+
+  private void textAsCustomers() {
+    while (going) {
+      int n = next.incrementAndGet();
+      String words = "in " + n;
+      String handset = "+1212555" + String.format("%04d", 100 + n % 40);
+      String body = "{\"to\":\"" + DOCK + "\",\"body\":\"" + words + "\"}";
+      if (call("POST", networkPort, "/handsets/" + handset + "/texts", body).startsWith("200")) {
+        textedByHandsets.add(words);
+      }
+      pause(30);
+    }
+  }
+
+  private void answerAsStaff() {
+    int n = 0;
+    while (going) {
+      String words = "out " + ++n;
+      String reference = UUID.randomUUID().toString();
+      String body = "{\"words\":\"" + words + "\",\"reference\":\"" + reference + "\"}";
+      triedAnswers.add(words);
+      // A colleague whose answer seems to fail presses send again: same words, same reference.
+      boolean acknowledged = false;
+      while (going && !acknowledged) {
+        String answer = call("POST", port, "/api/conversations/1/texts", body);
+        acknowledged = answer.startsWith("200");
+        if (answer.startsWith("401") || answer.startsWith("403")) {
+          signIn();
+        }
+        pause(acknowledged ? 15 : 60);
+      }
+      if (acknowledged) {
+        acknowledgedAnswers.add(words);
+      }
+    }
+  }
+
+  /**
+   * The first start brings accounts and lines with it; every later one is of the program as it runs
+   * for real.
+   */
+  private void startFabulum() throws Exception {
+    boolean first = !Files.exists(folder.resolve("fabulum.mv.db"));
+    fabulum =
+        start(
+            first ? "demo" : "server",
+            "--server.port=" + port,
+            "--fabulum.data=" + folder,
+            "--fabulum.network.url=http://localhost:" + networkPort,
+            "--fabulum.network.key=k",
+            "--fabulum.network.secret=s");
+    waitFor("signing in", () -> signIn().startsWith("200"));
+    if (first) {
+      fabulum.destroy();
+      fabulum.waitFor();
+      startFabulum();
+    }
+  }
+
+  private String signIn() {
+    call("GET", port, "/api/session", null);
+    return call(
+        "POST", port, "/api/session", "{\"name\":\"maren\",\"password\":\"quillhaven demo\"}");
+  }
+
+  private String get(String path) {
+    return call("GET", port, path, null);
+  }
+
+  /** Whether each text of a handset was told to the webhook and acknowledged. */
+  private boolean everythingIsTold() throws IOException {
+    Set<String> received = new TreeSet<>();
+    Set<String> told = new TreeSet<>();
+    for (String line : Files.readAllLines(folder.resolve("network.jsonl"))) {
+      Matcher text = Pattern.compile("\"received\":\\{\"id\":\"([^\"]+)\"").matcher(line);
+      if (text.find()) {
+        received.add(text.group(1));
+      }
+      Matcher done = Pattern.compile("\"told\":\"([^\"]+)\"").matcher(line);
+      if (done.find()) {
+        told.add(done.group(1));
+      }
+    }
+    return told.containsAll(received);
+  }
+
+  private boolean outboxIsEmpty() {
+    String script = get("/api/conversations/1/script?limit=100");
+    return script.startsWith("200") && !script.contains("\"delivery\":\"WAITING\"");
+  }
+
+  /** One call; the answer is the status and the body, or why there was none. */
+  private String call(String method, int at, String path, String body) {
+    HttpRequest.Builder request =
+        HttpRequest.newBuilder(URI.create("http://localhost:" + at + path))
+            .timeout(Duration.ofSeconds(5))
+            .header("Content-Type", "application/json")
+            .header("X-XSRF-TOKEN", token)
+            .method(method, body == null ? BodyPublishers.noBody() : BodyPublishers.ofString(body));
+    try {
+      var response = http.send(request.build(), BodyHandlers.ofString());
+      response.headers().allValues("Set-Cookie").stream()
+          .filter(cookie -> cookie.startsWith("XSRF-TOKEN="))
+          .forEach(cookie -> token = cookie.substring("XSRF-TOKEN=".length(), cookie.indexOf(';')));
+      return response.statusCode() + " " + response.body();
+    } catch (IOException gone) {
+      return "no answer";
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      return "interrupted";
+    }
+  }
+
+  private Progress progress(int more) {
+    int in = textedByHandsets.size() + more;
+    int out = acknowledgedAnswers.size() + more / 2;
+    return () -> textedByHandsets.size() >= in && acknowledgedAnswers.size() >= out;
+  }
+
+  private interface Progress {
+    boolean reached() throws Exception;
+  }
+
+  private static void waitFor(String what, Progress progress) throws Exception {
+    long deadline = System.nanoTime() + PATIENCE.toNanos();
+    while (!progress.reached()) {
+      assertThat(System.nanoTime()).as("waited in vain for " + what).isLessThan(deadline);
+      pause(50);
+    }
+  }
+
+  /** Traffic has a pace; nothing here is decided by it. */
+  private static void pause(int millis) {
+    LockSupport.parkNanos(millis * 1_000_000L);
+  }
+
+  private Process start(String module, String... arguments) throws IOException {
+    Path jar = Path.of("..", module, "target", "fabulum-" + module + "-0.1.0-exec.jar");
+    assertThat(jar).exists();
+    List<String> command =
+        new ArrayList<>(
+            List.of(
+                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                "-XX:TieredStopAtLevel=1",
+                "-jar",
+                jar.toString()));
+    command.addAll(List.of(arguments));
+    File log = folder.resolve(module + ".log").toFile();
+    return new ProcessBuilder(command)
+        .redirectErrorStream(true)
+        .redirectOutput(ProcessBuilder.Redirect.appendTo(log))
+        .start();
+  }
+
+  private Connection connect() throws Exception {
+    return DriverManager.getConnection(
+        "jdbc:h2:file:" + folder.resolve("fabulum") + ";WRITE_DELAY=0", "fabulum", "");
+  }
+
+  private List<String> query(String sql) throws Exception {
+    List<String> words = new ArrayList<>();
+    try (Connection connection = connect();
+        ResultSet rows = connection.createStatement().executeQuery(sql)) {
+      while (rows.next()) {
+        words.add(rows.getString(1));
+      }
+    }
+    return words;
+  }
+
+  private static int freePort() {
+    try (ServerSocket socket = new ServerSocket(0)) {
+      return socket.getLocalPort();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+}

@@ -1,0 +1,259 @@
+package fabulum.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import fabulum.server.testing.Browser;
+import fabulum.server.testing.Fabulum;
+import fabulum.server.testing.FabulumExtension;
+import fabulum.server.testing.Webhook;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+
+@ExtendWith(FabulumExtension.class)
+class InboxTest {
+  private final Fabulum fabulum;
+  private final Browser maren;
+  private final Webhook webhook;
+
+  InboxTest(Fabulum fabulum) {
+    this.fabulum = fabulum;
+    this.maren = fabulum.signedIn("maren");
+    this.webhook = fabulum.webhook();
+  }
+
+  private long waiting(String words) {
+    String number = fabulum.freshNumber();
+    webhook.text(number, Fabulum.YARD, words).require(200);
+    return maren.conversationOf(number).path("id").asLong();
+  }
+
+  private JsonNode row(long id) {
+    return maren.get("/api/conversations/" + id).require(200).json().path("conversation");
+  }
+
+  private void act(long id, String what) {
+    maren.post("/api/conversations/" + id + "/" + what, null).require(204);
+  }
+
+  @Test
+  void doneLeavesTheTurnAndATextOpensItAgainByItself() {
+    String number = fabulum.freshNumber();
+    webhook.text(number, Fabulum.DOCK, "never mind").require(200);
+    long id = maren.conversationOf(number).path("id").asLong();
+
+    act(id, "done");
+    act(id, "done");
+    assertThat(row(id).path("group").asString()).isEqualTo("DONE");
+    assertThat(maren.script(id).size()).as("done once").isEqualTo(2);
+    assertThat(maren.script(id).get(1).path("event").asString()).isEqualTo("DONE_UNANSWERED");
+
+    fabulum.clock.advance(Duration.ofMinutes(3));
+    webhook.text(number, Fabulum.DOCK, "one more thing").require(200);
+    assertThat(row(id).path("group").asString()).isEqualTo("OUR_TURN");
+    assertThat(row(id).path("since").asString()).isEqualTo(row(id).path("lastAt").asString());
+  }
+
+  @Test
+  void oneCanAnswerInAConversationThatIsDone() {
+    long id = waiting("thanks!");
+    act(id, "done");
+    maren.answer(id, "You are welcome").require(200);
+
+    assertThat(row(id).path("group").asString()).isEqualTo("THEIR_TURN");
+  }
+
+  @Test
+  void takingAndLettingGoAreToldInTheScript() {
+    long id = waiting("anyone?");
+    act(id, "take");
+    assertThat(row(id).path("owner").path("initials").asString()).isEqualTo("MO");
+    fabulum.signedIn("priya").post("/api/conversations/" + id + "/take", null).require(204);
+    assertThat(row(id).path("owner").path("initials").asString()).isEqualTo("PN");
+    act(id, "let-go");
+    assertThat(row(id).has("owner")).isFalse();
+
+    assertThat(maren.script(id).valueStream().skip(1).map(e -> e.path("event").asString()))
+        .containsExactly("TAKEN", "TAKEN", "LET_GO");
+  }
+
+  @Test
+  void aNoteIsForTheTeamAndNeverSent() {
+    long id = waiting("hello");
+    String reference = Fabulum.reference();
+    Map<String, String> note = Map.of("words", "always pays late", "reference", reference);
+    maren.post("/api/conversations/" + id + "/notes", note).require(204);
+    maren.post("/api/conversations/" + id + "/notes", note).require(204);
+
+    assertThat(maren.script(id).size()).isEqualTo(2);
+    assertThat(row(id).path("group").asString()).as("a note is no answer").isEqualTo("OUR_TURN");
+    assertThat(row(id).path("lastWords").asString()).isEqualTo("hello");
+    assertThat(fabulum.network.timesHanded("always pays late")).isZero();
+    assertThat(
+            fabulum.tables.queryForObject(
+                "select count(*) from outbox where conversation_id = ?", Integer.class, id))
+        .isZero();
+  }
+
+  @Test
+  void draftsAreMyOwnAndAreThrownAwayWhenTheyAreSent() {
+    long id = waiting("a question");
+    maren
+        .put("/api/conversations/" + id + "/drafts/REPLY", Map.of("words", "Well, let me"))
+        .require(204);
+    maren.put("/api/conversations/" + id + "/drafts/NOTE", Map.of("words", "hm")).require(204);
+
+    assertThat(drafts(maren, id)).containsExactly("hm", "Well, let me");
+    assertThat(drafts(fabulum.signedIn("priya"), id)).isEmpty();
+    maren.answer(id, "Well, let me see. Yes.").require(200);
+    assertThat(drafts(maren, id)).containsExactly("hm");
+    maren.put("/api/conversations/" + id + "/drafts/NOTE", Map.of("words", "")).require(204);
+    assertThat(drafts(maren, id)).isEmpty();
+    maren.put("/api/conversations/987654/drafts/NOTE", Map.of("words", "lost?")).require(404);
+  }
+
+  private static List<String> drafts(Browser browser, long id) {
+    return browser
+        .get("/api/conversations/" + id)
+        .json()
+        .path("drafts")
+        .valueStream()
+        .map(draft -> draft.path("words").asString())
+        .toList();
+  }
+
+  @Test
+  void anyPagingGivesTheSameListInTheSameOrder() {
+    for (int i = 0; i < 7; i++) {
+      long id = waiting("paged " + i);
+      if (i % 3 == 1) {
+        maren.answer(id, "so be it").require(200);
+      }
+      if (i % 3 == 2) {
+        act(id, "done");
+      }
+      if (i % 2 == 0) {
+        fabulum.clock.advance(Duration.ofSeconds(1));
+      }
+    }
+    for (String group : List.of("OUR_TURN", "THEIR_TURN", "DONE")) {
+      for (String choice :
+          List.of("", "&whose=MINE", "&whose=NOBODY", "&line=2", "&toIdentify=true")) {
+        List<Long> whole = pages(group + choice, 100);
+        assertThat(pages(group + choice, 2)).as(group + choice).isEqualTo(whole);
+        assertThat(whole).doesNotHaveDuplicates();
+        assertThat(whole.size()).isEqualTo(count(group, choice));
+      }
+    }
+  }
+
+  private List<Long> pages(String choice, int limit) {
+    List<Long> ids = new ArrayList<>();
+    String from = "";
+    do {
+      JsonNode page =
+          maren
+              .get("/api/conversations?group=" + choice + "&limit=" + limit + from)
+              .require(200)
+              .json();
+      page.path("rows").valueStream().forEach(row -> ids.add(row.path("id").asLong()));
+      from = page.has("next") ? "&from=" + page.path("next").asString() : "";
+    } while (!from.isEmpty());
+    return ids;
+  }
+
+  private int count(String group, String choice) {
+    JsonNode counts = maren.get("/api/conversations/counts?" + choice).require(200).json();
+    return counts
+        .path(
+            group.equals("OUR_TURN")
+                ? "ourTurn"
+                : group.equals("THEIR_TURN") ? "theirTurn" : "done")
+        .asInt();
+  }
+
+  @Test
+  void onOurTurnTheLongestWaitComesFirst() {
+    JsonNode rows =
+        maren.get("/api/conversations?group=OUR_TURN&limit=100").require(200).json().path("rows");
+    assertThat(rows.valueStream().map(row -> row.path("since").asString())).isSorted();
+  }
+
+  @Test
+  void theScriptIsReadBackToTheVeryFirstText() {
+    String number = fabulum.freshNumber();
+    for (int i = 0; i < 7; i++) {
+      webhook.text(number, Fabulum.DOCK, "line " + i).require(200);
+    }
+    long id = maren.conversationOf(number).path("id").asLong();
+    List<String> read = new ArrayList<>();
+    String before = "";
+    do {
+      JsonNode page =
+          maren.get("/api/conversations/" + id + "/script?limit=3" + before).require(200).json();
+      read.addAll(
+          0, page.path("entries").valueStream().map(e -> e.path("words").asString()).toList());
+      before = page.has("earlier") ? "&before=" + page.path("earlier").asString() : "";
+    } while (!before.isEmpty());
+
+    assertThat(read)
+        .containsExactly("line 0", "line 1", "line 2", "line 3", "line 4", "line 5", "line 6");
+  }
+
+  @Test
+  void oneJumpsByAnyPieceOfNameNumberOrDetail() {
+    String number = fabulum.freshNumber();
+    long customer = fabulum.customer("Ottilie 100% Farrowby", number);
+    fabulum.tables.update(
+        "insert into customer_detail (customer_id, name, detail) values (?, 'Boat', 'Kittiwake II')",
+        customer);
+    webhook.text(number, Fabulum.DOCK, "hello").require(200);
+
+    String digits = number.substring(2);
+    for (String words :
+        List.of(
+            "farrow",
+            "100%25",
+            "kittiwake",
+            digits,
+            digits.substring(0, 3) + "-" + digits.substring(3))) {
+      assertThat(maren.get("/api/conversations/jump?words=" + words).require(200).json().toString())
+          .as(words)
+          .contains(number);
+    }
+    assertThat(maren.get("/api/conversations/jump?words=%25%25").json().size())
+        .as("a per cent sign is only itself")
+        .isZero();
+  }
+
+  @Test
+  void nonsenseIsRefusedWithASentence() {
+    assertThat(maren.get("/api/conversations?group=SOMEWHERE").require(400).problem())
+        .isEqualTo("unreadable");
+    assertThat(maren.get("/api/conversations?group=DONE&from=here").require(422).problem())
+        .isEqualTo("bad-fields");
+    assertThat(maren.get("/api/conversations/none").require(400).problem()).isEqualTo("unreadable");
+    assertThat(maren.get("/api/conversations/987654").require(404).json().path("detail").asString())
+        .isEqualTo("There is no such conversation.");
+    assertThat(maren.get("/api/nowhere").require(404).problem()).isEqualTo("not-found");
+    assertThat(maren.call("DELETE", "/api/lines", null).require(405).problem())
+        .isEqualTo("method-not-allowed");
+  }
+
+  @Test
+  void theServerCountsPartsAndNamesTheDearCharacters() {
+    JsonNode parts =
+        maren
+            .post("/api/parts", Map.of("words", "It’s ready… " + "x".repeat(70)))
+            .require(200)
+            .json();
+    assertThat(parts.path("encoding").asString()).isEqualTo("UCS2");
+    assertThat(parts.path("parts").asInt()).isEqualTo(2);
+    assertThat(parts.path("forcing").toString()).isEqualTo("[\"’\",\"…\"]");
+    assertThat(parts.path("plain").path("saved").asInt()).isEqualTo(1);
+  }
+}

@@ -1,0 +1,113 @@
+package fabulum.server;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noFields;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noMethods;
+
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchRule;
+import java.time.Clock;
+import java.time.Instant;
+import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.modulith.core.ApplicationModules;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The shape of the server, held by the build. */
+@AnalyzeClasses(packages = "fabulum.server", importOptions = ImportOption.DoNotIncludeTests.class)
+class ShapeTest {
+
+  @Test
+  void modulesUseOnlyWhatTheyDeclare() {
+    ApplicationModules.of(FabulumApplication.class).verify();
+  }
+
+  @ArchTest
+  static final ArchRule onlyThePlatformReadsTheWallClock =
+      noClasses()
+          .that()
+          .resideOutsideOfPackage("fabulum.server.platform")
+          .should()
+          .callMethod(Instant.class, "now")
+          .orShould()
+          .callMethod(System.class, "currentTimeMillis")
+          .orShould()
+          .callMethod(Clock.class, "systemUTC")
+          .orShould()
+          .callMethod(Clock.class, "systemDefaultZone");
+
+  @ArchTest
+  static final ArchRule theWebNeverTouchesTheStore =
+      noClasses()
+          .that()
+          .resideInAPackage("..web..")
+          .should()
+          .dependOnClassesThat()
+          .resideInAPackage("..store..");
+
+  @ArchTest
+  static final ArchRule theStoreNeverTouchesTheWeb =
+      noClasses()
+          .that()
+          .resideInAPackage("..store..")
+          .should()
+          .dependOnClassesThat()
+          .resideInAPackage("..web..");
+
+  @ArchTest
+  static final ArchRule controllersStandInWeb =
+      classes()
+          .that()
+          .areAnnotatedWith(RestController.class)
+          .should()
+          .resideInAPackage("..web..")
+          .andShould()
+          .bePackagePrivate();
+
+  @ArchTest
+  static final ArchRule mappersStandInStore =
+      classes().that().areAnnotatedWith(Mapper.class).should().resideInAPackage("..store..");
+
+  @ArchTest
+  static final ArchRule sqlStandsInXml =
+      noMethods()
+          .should()
+          .beAnnotatedWith(Select.class)
+          .orShould()
+          .beAnnotatedWith(Insert.class)
+          .orShould()
+          .beAnnotatedWith(Update.class)
+          .orShould()
+          .beAnnotatedWith(Delete.class);
+
+  @ArchTest
+  static final ArchRule transactionsBeginAtTheFacade =
+      noMethods()
+          .that()
+          .areDeclaredInClassesThat()
+          .resideInAPackage("..web..")
+          .should()
+          .beAnnotatedWith(Transactional.class);
+
+  @ArchTest
+  static final ArchRule rowsStayInTheStoreAndItsModule =
+      noClasses()
+          .that()
+          .resideInAPackage("..web..")
+          .should()
+          .dependOnClassesThat()
+          .haveSimpleNameEndingWith("Row");
+
+  @ArchTest
+  static final ArchRule nothingIsInjectedIntoFields =
+      noFields().should().beAnnotatedWith(Autowired.class);
+}

@@ -1,0 +1,116 @@
+package fabulum.server.testing;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.CookieManager;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpRequest.BodyPublishers;
+import java.net.http.HttpResponse.BodyHandlers;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * Speaks to the server as a page in a browser does: with cookies, and the token that guards against
+ * foreign pages.
+ */
+public final class Browser {
+  private static final JsonMapper JSON = JsonMapper.builder().build();
+
+  private final CookieManager cookies = new CookieManager();
+  private final HttpClient http = HttpClient.newBuilder().cookieHandler(cookies).build();
+  private final int port;
+  private boolean withToken = true;
+
+  Browser(int port) {
+    this.port = port;
+  }
+
+  /** From now on it forgets the token. */
+  public Browser withoutToken() {
+    withToken = false;
+    return this;
+  }
+
+  public Answer signIn(String name, String password) {
+    get("/api/session");
+    return post("/api/session", Map.of("name", name, "password", password));
+  }
+
+  public Answer get(String path) {
+    return call("GET", path, null);
+  }
+
+  public Answer post(String path, @Nullable Object body) {
+    return call("POST", path, body);
+  }
+
+  public Answer put(String path, Object body) {
+    return call("PUT", path, body);
+  }
+
+  public Answer call(String method, String path, @Nullable Object body) {
+    HttpRequest.Builder request = HttpRequest.newBuilder(address(path));
+    request.method(
+        method,
+        body == null
+            ? BodyPublishers.noBody()
+            : BodyPublishers.ofString(JSON.writeValueAsString(body)));
+    request.header("Content-Type", "application/json");
+    if (withToken) {
+      cookies.getCookieStore().getCookies().stream()
+          .filter(cookie -> cookie.getName().equals("XSRF-TOKEN"))
+          .forEach(cookie -> request.header("X-XSRF-TOKEN", cookie.getValue()));
+    }
+    return send(http, request.build());
+  }
+
+  /** Opens the live stream, after a position or from now on. */
+  public LiveReader live(@Nullable String after) {
+    return LiveReader.open(http, address("/api/live" + (after == null ? "" : "?after=" + after)));
+  }
+
+  /** The conversation of a number on a line. */
+  public JsonNode conversationOf(String number) {
+    for (JsonNode row :
+        get("/api/conversations/jump?words=" + number.substring(1)).require(200).json()) {
+      if (row.path("address").asString().equals(number)) {
+        return row;
+      }
+    }
+    throw new AssertionError("No conversation with " + number);
+  }
+
+  /** The entries of a script that carry words or stand for an event. */
+  public JsonNode script(long conversation) {
+    return get("/api/conversations/" + conversation + "/script")
+        .require(200)
+        .json()
+        .path("entries");
+  }
+
+  /** Answers; the reference is fresh. */
+  public Answer answer(long conversation, String words) {
+    return post(
+        "/api/conversations/" + conversation + "/texts",
+        Map.of("words", words, "reference", Fabulum.reference()));
+  }
+
+  private URI address(String path) {
+    return URI.create("http://localhost:" + port + path);
+  }
+
+  static Answer send(HttpClient http, HttpRequest request) {
+    try {
+      return Answer.of(http.send(request, BodyHandlers.ofString()));
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new IllegalStateException(e);
+    }
+  }
+}

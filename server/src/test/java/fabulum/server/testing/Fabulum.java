@@ -1,0 +1,146 @@
+package fabulum.server.testing;
+
+import fabulum.core.delivery.Gateway;
+import fabulum.server.FabulumApplication;
+import fabulum.server.people.NewStaff;
+import fabulum.server.people.People;
+import fabulum.server.people.Role;
+import fabulum.server.platform.SettableClock;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.UUID;
+import org.springframework.boot.SpringApplication;
+import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.context.annotation.Primary;
+import org.springframework.jdbc.core.JdbcTemplate;
+
+/**
+ * The real application on a free port with a fresh database file, a clock that stands, and a
+ * network inside the test.
+ */
+public final class Fabulum implements AutoCloseable {
+  public static final String PASSWORD = "nine grey herons";
+  public static final String DOCK = "+19205550101";
+  public static final String YARD = "+19205550102";
+  public static final String SECRET = "a secret for tests";
+  public static final Instant NOW = Instant.parse("2026-06-09T19:05:00Z");
+
+  public final ConfigurableApplicationContext context;
+  public final FakeNetwork network;
+  public final SettableClock clock;
+  public final JdbcTemplate tables;
+  private int nextNumber = 100;
+
+  private Fabulum(ConfigurableApplicationContext context) {
+    this.context = context;
+    this.network = context.getBean(FakeNetwork.class);
+    this.clock = (SettableClock) context.getBean(Clock.class);
+    this.tables = context.getBean(JdbcTemplate.class);
+  }
+
+  @Configuration(proxyBeanMethods = false)
+  static class Inside {
+    @Bean
+    @Primary
+    Gateway fakeNetwork() {
+      return new FakeNetwork();
+    }
+  }
+
+  /** Starts with nothing in it. */
+  public static Fabulum startEmpty() {
+    try {
+      return start(Files.createTempDirectory("fabulum-test"));
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  /** Starts on a folder. */
+  public static Fabulum start(Path folder) {
+    SpringApplication application = new SpringApplication(FabulumApplication.class, Inside.class);
+    return new Fabulum(
+        application.run(
+            "--server.port=0",
+            "--fabulum.data=" + folder,
+            "--fabulum.clock.at=2026-06-09T14:05:00-05:00",
+            "--fabulum.network.url=http://localhost:1",
+            "--fabulum.network.key=unused",
+            "--fabulum.network.secret=" + SECRET));
+  }
+
+  /** Starts with a small business in it: two lines, two colleagues. */
+  static Fabulum startInBusiness() {
+    Fabulum fabulum = startEmpty();
+    People people = fabulum.context.getBean(People.class);
+    people.add(new NewStaff("maren", "Maren Oduya", "MO", Role.LEAD, PASSWORD, false));
+    people.add(new NewStaff("priya", "Priya Nandakumar", "PN", Role.STAFF, PASSWORD, false));
+    fabulum.tables.update("insert into site (id, name) values (1, 'North Dock')");
+    fabulum.tables.update(
+        "insert into line (id, site_id, name, number, region, zone) values"
+            + " (1, 1, 'Dock office', ?, 'US', 'America/Chicago'), (2, 1, 'Yard and lift', ?, 'US', 'America/Chicago')",
+        DOCK,
+        YARD);
+    return fabulum;
+  }
+
+  public int port() {
+    return Integer.parseInt(
+        String.valueOf(context.getEnvironment().getProperty("local.server.port")));
+  }
+
+  /** A stranger's browser. */
+  public Browser browser() {
+    return new Browser(port());
+  }
+
+  /** The browser of a colleague who is signed in. */
+  public Browser signedIn(String name) {
+    Browser browser = browser();
+    browser.signIn(name, PASSWORD).require(200);
+    return browser;
+  }
+
+  /** What the network's webhook call does. */
+  public Webhook webhook() {
+    return new Webhook(port(), SECRET, clock);
+  }
+
+  /** A number nobody has used in this run, in the reserved block. */
+  public synchronized String freshNumber() {
+    int n = nextNumber++;
+    return "+1" + (312 + n / 100 - 1) + "5550" + (100 + n % 100);
+  }
+
+  /** Makes a customer who holds numbers. */
+  public long customer(String name, String... numbers) {
+    Long id =
+        tables.queryForObject(
+            "select id from final table (insert into customer (name, site_id) values (?, 1))",
+            Long.class,
+            name);
+    for (String number : numbers) {
+      tables.update("merge into number (address) key (address) values (?)", number);
+      tables.update(
+          "insert into holder (number_id, customer_id) select id, ? from number where address = ?",
+          id,
+          number);
+    }
+    return id == null ? 0 : id;
+  }
+
+  public static String reference() {
+    return UUID.randomUUID().toString();
+  }
+
+  @Override
+  public void close() {
+    context.close();
+  }
+}

@@ -1,0 +1,75 @@
+package fabulum.server.testing;
+
+import fabulum.core.delivery.ClientReference;
+import fabulum.core.delivery.Gateway;
+import fabulum.core.delivery.SendOutcome;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Queue;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ConcurrentLinkedQueue;
+import java.util.concurrent.CopyOnWriteArrayList;
+
+/** A network inside the test: it does as it is told, and takes everything otherwise. */
+public final class FakeNetwork implements Gateway {
+  private static final long PATIENCE_NANOS = 20_000_000_000L;
+  private static final long LOOK_AGAIN_MILLIS = 50;
+
+  /** Every text that was handed over, also those that were refused. */
+  public final List<OutgoingText> handed = new CopyOnWriteArrayList<>();
+
+  /** What to answer next; when empty, texts are accepted. */
+  public final Queue<SendOutcome> script = new ConcurrentLinkedQueue<>();
+
+  /** References the network has although it never said so. */
+  public final Map<String, String> secretlyTaken = new ConcurrentHashMap<>();
+
+  /** What it received for us. */
+  public final List<IncomingText> received = new ArrayList<>();
+
+  @Override
+  public synchronized SendOutcome send(OutgoingText text) {
+    handed.add(text);
+    notifyAll();
+    SendOutcome scripted = script.poll();
+    return scripted != null ? scripted : new SendOutcome.Accepted("n-" + text.reference().value());
+  }
+
+  @Override
+  public LookUp find(ClientReference reference) {
+    String id = secretlyTaken.get(reference.value());
+    return id == null ? new LookUp.NotKnown() : new LookUp.Known(id);
+  }
+
+  @Override
+  public List<IncomingText> listReceived(Instant from, Instant to) {
+    return List.copyOf(received);
+  }
+
+  /** How often a text with these words was handed over. */
+  public long timesHanded(String words) {
+    return handed.stream().filter(text -> text.words().equals(words)).count();
+  }
+
+  /**
+   * Waits until the words were handed over this often; {@code meanwhile} is done again and again,
+   * to move the clock.
+   */
+  public synchronized void awaitHanded(String words, int times, Runnable meanwhile) {
+    long deadline = System.nanoTime() + PATIENCE_NANOS;
+    while (timesHanded(words) < times) {
+      if (System.nanoTime() > deadline) {
+        throw new AssertionError("Handed over " + timesHanded(words) + " times: " + words);
+      }
+      meanwhile.run();
+      try {
+        wait(LOOK_AGAIN_MILLIS);
+      } catch (InterruptedException e) {
+        Thread.currentThread().interrupt();
+        throw new IllegalStateException(e);
+      }
+    }
+  }
+}
