@@ -19,8 +19,6 @@ interface Props {
 /** The list: it scrolls through thousands, and reads on as one comes near the end. */
 export function List({ query, rows, me, lines, chosen, empty, onOpen }: Props) {
   const scroller = useRef<HTMLDivElement>(null);
-  // The virtualizer keeps its own state outside React; the compiler is told to leave this component alone.
-  ('use no memo');
   // eslint-disable-next-line react-hooks/incompatible-library -- no compiler memoises this component
   const virtual = useVirtualizer({
     count: rows.length,
