@@ -11,7 +11,7 @@ test('a customer texts, a colleague answers, and the answer is on the handset', 
   await textFrom(page, number, DOCK, 'Is there a berth free for tonight?');
   const list = page.getByRole('region', { name: 'Conversations' });
   await page.getByRole('button', { name: /^Whose/ }).click();
-  await page.getByRole('menuitem', { name: 'nobody yet' }).click();
+  await page.getByRole('menuitem', { name: 'nobody’s' }).click();
   await list.getByText('Is there a berth free for tonight?').click();
   await expect(page.getByRole('note')).toContainText('Nobody we know holds (212)');
 

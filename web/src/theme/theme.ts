@@ -103,6 +103,9 @@ export const theme = createTheme({
       defaultProps: { transitionDuration: 0 },
       styleOverrides: { paper: ({ theme: t }) => ({ border: `1px solid ${t.vars?.palette.inks.hairline ?? ''}` }) },
     },
+    MuiTextField: {
+      defaultProps: { variant: 'standard', slotProps: { inputLabel: { shrink: true, required: false } } },
+    },
     MuiTooltip: { defaultProps: { enterDelay: 500 } },
     MuiCssBaseline: {
       styleOverrides: (t) => ({

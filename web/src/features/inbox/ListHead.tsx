@@ -49,14 +49,14 @@ export function ListHead({ address, counts, lines, toIdentify, onChange }: Props
         })}
       </Box>
       <Box sx={{ px: 1.5, py: 1, typography: 'body2', color: 'text.secondary' }}>
-        {toIdentify ? 'To identify, ' : 'Conversations of '}
+        {toIdentify ? 'To identify, ' : 'Showing '}
         <Blank
           name="Whose"
           value={address.whose}
           options={[
-            { value: 'EVERYONE', words: 'everyone' },
-            { value: 'MINE', words: 'mine only' },
-            { value: 'NOBODY', words: 'nobody yet' },
+            { value: 'EVERYONE', words: 'everyone’s' },
+            { value: 'MINE', words: 'mine' },
+            { value: 'NOBODY', words: 'nobody’s' },
           ]}
           onChange={(whose) => onChange({ ...address, whose })}
         />

@@ -10,6 +10,12 @@ import { useActs } from './useActs';
 
 const FOLDED = 'fabulum.dossier-folded';
 
+/** As it was left; on a phone, where the script needs the room, folded. */
+function unfoldedAtFirst(): boolean {
+  const left = localStorage.getItem(FOLDED);
+  return left === null ? window.matchMedia('(min-width: 761px)').matches : left === 'no';
+}
+
 interface Props {
   id: number;
   session: Session;
@@ -21,7 +27,7 @@ export function Script({ id, session, onBack }: Props) {
   const dossier = useQuery(dossierQuery(id));
   const lines = useQuery(linesQuery);
   const acts = useActs(id);
-  const [open, setOpen] = useState(() => localStorage.getItem(FOLDED) !== 'yes');
+  const [open, setOpen] = useState(unfoldedAtFirst);
   const writing = useRef<WritingHandle>(null);
   const fold = () => {
     localStorage.setItem(FOLDED, open ? 'yes' : 'no');

@@ -4,21 +4,19 @@ import fabulum.server.people.People;
 import fabulum.server.platform.DataSettings;
 import java.time.Clock;
 import javax.sql.DataSource;
-import org.springframework.boot.ApplicationRunner;
+import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
-import org.springframework.core.annotation.Order;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.databind.json.JsonMapper;
 
-/** Fills an empty data folder with Quillhaven before anything else happens. */
+/** Fills an empty data folder with Quillhaven before anybody can come in. */
 @Configuration(proxyBeanMethods = false)
 class DemoConfiguration {
 
   @Bean
-  @Order(0)
-  ApplicationRunner quillhaven(
+  SmartInitializingSingleton quillhaven(
       People people,
       DataSource database,
       TransactionTemplate transactions,
@@ -27,6 +25,6 @@ class DemoConfiguration {
       Clock clock) {
     Loader loader =
         new Loader(people, new JdbcTemplate(database), transactions, json, settings.data());
-    return arguments -> loader.loadInto(clock.instant());
+    return () -> loader.loadInto(clock.instant());
   }
 }

@@ -1,0 +1,100 @@
+// Measures a running demonstration: `node measure.mjs PORT`, started by bench/run.
+import { createRequire } from 'node:module';
+import { gzipSync } from 'node:zlib';
+
+const require = createRequire(`${process.cwd()}/`);
+const { chromium } = require('@playwright/test');
+
+const port = Number(process.argv[2]);
+const app = `http://localhost:${port}`;
+const network = `http://localhost:${port + 1}`;
+const ROUNDS = 400;
+const TEXTS = 40;
+
+const sorted = (numbers) => [...numbers].sort((a, b) => a - b);
+const at = (numbers, share) => sorted(numbers)[Math.min(numbers.length - 1, Math.floor(numbers.length * share))];
+const row = (name, ...figures) => console.log(name.padEnd(58), ...figures);
+
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: ['--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+});
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+let script = 0;
+page.on('response', async (response) => {
+  if (response.url().endsWith('.js')) script += gzipSync(await response.body()).length;
+});
+await page.goto(app);
+await page.getByLabel('Name').fill('maren');
+await page.getByLabel('Password').fill('quillhaven demo');
+await page.getByRole('button', { name: 'Sign in' }).click();
+await page.getByRole('region', { name: 'Conversations' }).waitFor();
+row('script before the inbox can be used, gzip', `${(script / 1024).toFixed(0).padStart(6)} kB`);
+
+// The server: interleaved, so that a slow moment of the machine touches all alike. The longest script of the first rows is read.
+const first = await (await page.request.get(`${app}/api/conversations?group=DONE&limit=50`)).json();
+let longest = { id: 0, length: -1 };
+for (const each of first.rows) {
+  const entries = (await (await page.request.get(`${app}/api/conversations/${each.id}/script?limit=50`)).json()).entries;
+  if (entries.length > longest.length) longest = { id: each.id, length: entries.length };
+}
+const paths = {
+  'bare request (lines)': '/api/lines',
+  'list of 50, our turn': '/api/conversations?group=OUR_TURN&limit=50',
+  'list of 50, done': '/api/conversations?group=DONE&limit=50',
+  'counts of all groups': '/api/conversations/counts',
+  [`script of ${longest.length}`]: `/api/conversations/${longest.id}/script?limit=50`,
+};
+const times = await page.evaluate(
+  async ({ paths, rounds }) => {
+    const times = Object.fromEntries(Object.keys(paths).map((name) => [name, []]));
+    for (let i = -50; i < rounds; i++) {
+      for (const [name, path] of Object.entries(paths)) {
+        const began = performance.now();
+        await (await fetch(path)).text();
+        if (i >= 0) times[name].push(performance.now() - began);
+      }
+    }
+    const parts = [];
+    for (let i = -50; i < rounds; i++) {
+      const token = document.cookie.match(/XSRF-TOKEN=([^;]*)/)[1];
+      const began = performance.now();
+      await (await fetch('/api/parts', { method: 'POST', headers: { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token }, body: JSON.stringify({ words: 'It’s ready… '.repeat(60) }) })).text();
+      if (i >= 0) parts.push(performance.now() - began);
+    }
+    return { ...times, 'part count of 720 characters': parts };
+  },
+  { paths, rounds: ROUNDS },
+);
+const bare = at(times['bare request (lines)'], 0.5);
+for (const [name, taken] of Object.entries(times)) {
+  row(`${name}, as the browser sees it`, `median ${at(taken, 0.5).toFixed(1)} ms  p95 ${at(taken, 0.95).toFixed(1)} ms  ${(at(taken, 0.5) / bare).toFixed(1)} x bare`);
+}
+
+// From the network's call of the webhook to the words on the screen of an open script.
+const number = '+12125550199';
+const send = (body) => page.request.post(`${network}/handsets/${encodeURIComponent(number)}/texts`, { data: { to: '+19205550101', body } });
+await send('begin');
+await page.getByLabel('Jump to a customer or number').fill('2125550199');
+await page.getByRole('option').first().click();
+await page.getByText('begin', { exact: true }).last().waitFor();
+const visible = [];
+for (let i = 0; i < TEXTS; i++) {
+  const words = `text number ${i} of the measure`;
+  const seen = page.evaluate(
+    (words) =>
+      new Promise((resolve) => {
+        const look = () => {
+          if (document.querySelector('[aria-label=Script]')?.textContent.includes(words)) requestAnimationFrame(() => resolve(performance.timeOrigin + performance.now()));
+          else requestAnimationFrame(look);
+        };
+        look();
+      }),
+    words,
+  );
+  const began = performance.timeOrigin + performance.now();
+  await send(words);
+  visible.push((await seen) - began);
+}
+row('handset to open browser, the network between', `median ${at(visible, 0.5).toFixed(0)} ms  p95 ${at(visible, 0.95).toFixed(0)} ms`);
+await browser.close();

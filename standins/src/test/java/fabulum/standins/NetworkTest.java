@@ -1,0 +1,228 @@
+package fabulum.standins;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.sun.net.httpserver.HttpServer;
+import java.io.IOException;
+import java.net.InetSocketAddress;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse.BodyHandlers;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.HexFormat;
+import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.LinkedBlockingQueue;
+import java.util.concurrent.TimeUnit;
+import javax.crypto.Mac;
+import javax.crypto.spec.SecretKeySpec;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.springframework.boot.SpringApplication;
+import org.springframework.context.ConfigurableApplicationContext;
+
+/** The network as its written protocol has it, seen from a business that uses it. */
+class NetworkTest {
+  private static final String HANDSET = "+13125550123";
+  private static final String LINE = "+19205550101";
+
+  /** What the business was told. */
+  record Told(String timestamp, String signature, String body) {}
+
+  @TempDir Path folder;
+  private final BlockingQueue<Told> told = new LinkedBlockingQueue<>();
+  private final HttpClient http = HttpClient.newHttpClient();
+  private volatile int webhookAnswers = 200;
+  private HttpServer business;
+  private ConfigurableApplicationContext network;
+
+  @BeforeEach
+  void start() throws IOException {
+    business = HttpServer.create(new InetSocketAddress("localhost", 0), 0);
+    business.createContext(
+        "/",
+        exchange -> {
+          String body =
+              new String(exchange.getRequestBody().readAllBytes(), StandardCharsets.UTF_8);
+          var headers = exchange.getRequestHeaders();
+          told.add(
+              new Told(
+                  headers.getFirst("Network-Timestamp"),
+                  headers.getFirst("Network-Signature"),
+                  body));
+          exchange.sendResponseHeaders(webhookAnswers, -1);
+          exchange.close();
+        });
+    business.start();
+    startNetwork();
+  }
+
+  private void startNetwork() {
+    network =
+        SpringApplication.run(
+            StandinsApplication.class,
+            "--server.port=0",
+            "--standins.data=" + folder,
+            "--standins.carrying=1ms",
+            "--standins.key=key",
+            "--standins.secret=secret",
+            "--standins.webhook=http://localhost:" + business.getAddress().getPort() + "/");
+  }
+
+  @AfterEach
+  void stop() {
+    network.close();
+    business.stop(0);
+  }
+
+  private record Answered(int status, String body) {}
+
+  private Answered call(String method, String path, String body, String key) throws Exception {
+    String port = network.getEnvironment().getProperty("local.server.port");
+    var response =
+        http.send(
+            HttpRequest.newBuilder(URI.create("http://localhost:" + port + path))
+                .header("Content-Type", "application/json")
+                .header("Authorization", "Bearer " + key)
+                .method(method, HttpRequest.BodyPublishers.ofString(body))
+                .build(),
+            BodyHandlers.ofString());
+    return new Answered(response.statusCode(), response.body());
+  }
+
+  private Answered send(String reference, String words) throws Exception {
+    String body =
+        "{\"reference\":\""
+            + reference
+            + "\",\"from\":\""
+            + LINE
+            + "\",\"to\":\""
+            + HANDSET
+            + "\",\"body\":\""
+            + words
+            + "\"}";
+    return call("POST", "/network/texts", body, "key");
+  }
+
+  private void handsetSends(String words) throws Exception {
+    String body = "{\"to\":\"" + LINE + "\",\"body\":\"" + words + "\"}";
+    assertThat(call("POST", "/handsets/" + HANDSET + "/texts", body, "").status()).isEqualTo(200);
+  }
+
+  private Told nextTold() throws InterruptedException {
+    Told next = told.poll(20, TimeUnit.SECONDS);
+    assertThat(next).as("something is told").isNotNull();
+    return next;
+  }
+
+  @Test
+  void aTextIsCarriedAndItsWayReported() throws Exception {
+    Answered answer = send("reference-1", "Tuesday at 9");
+
+    assertThat(answer.status()).isEqualTo(202);
+    assertThat(nextTold().body() + nextTold().body())
+        .contains("\"state\":\"sent\"", "\"state\":\"delivered\"", "reference-1");
+    assertThat(call("GET", "/handsets/" + HANDSET, "", "").body()).contains("Tuesday at 9");
+    assertThat(nextTold().body()).contains("\"state\":\"read\"");
+  }
+
+  @Test
+  void theSameReferenceIsCarriedOnceEvenAfterARestart() throws Exception {
+    String id = send("reference-1", "once").body().split("\"", 5)[3];
+    Answered again = send("reference-1", "once");
+    assertThat(again.status()).isEqualTo(200);
+    assertThat(again.body()).contains(id);
+    network.close();
+    startNetwork();
+    assertThat(send("reference-1", "once").status()).isEqualTo(200);
+    assertThat(call("GET", "/network/texts/by-reference/reference-1", "", "key").status())
+        .isEqualTo(200);
+    assertThat(call("GET", "/network/texts/by-reference/reference-2", "", "key").status())
+        .isEqualTo(404);
+    assertThat(call("GET", "/handsets/" + HANDSET, "", "").body().split("\"once\"", -1)).hasSize(2);
+  }
+
+  @Test
+  void whatAHandsetSendsIsToldSignedAndListed() throws Exception {
+    handsetSends("hello");
+
+    Told text = nextTold();
+    assertThat(text.body()).contains("\"type\":\"text.received\"", "hello", HANDSET);
+    assertThat(text.signature()).isEqualTo(hmac(text.timestamp() + "." + text.body()));
+    Answered list =
+        call(
+            "GET",
+            "/network/received?from=2020-01-01T00:00:00Z&to=2100-01-01T00:00:00Z",
+            "",
+            "key");
+    assertThat(list.body()).contains("hello");
+    assertThat(
+            call(
+                    "GET",
+                    "/network/received?from=2020-01-01T00:00:00Z&to=2020-01-02T00:00:00Z",
+                    "",
+                    "key")
+                .body())
+        .isEqualTo("{\"texts\":[]}");
+  }
+
+  private static String hmac(String text) throws Exception {
+    Mac mac = Mac.getInstance("HmacSHA256");
+    mac.init(new SecretKeySpec("secret".getBytes(StandardCharsets.UTF_8), "HmacSHA256"));
+    return HexFormat.of().formatHex(mac.doFinal(text.getBytes(StandardCharsets.UTF_8)));
+  }
+
+  @Test
+  void aWebhookThatFailsIsToldAgainUntilItTakesIt() throws Exception {
+    webhookAnswers = 500;
+    handsetSends("are you there?");
+    String first = nextTold().body();
+    webhookAnswers = 200;
+    assertThat(nextTold().body()).isEqualTo(first);
+  }
+
+  @Test
+  void itMisbehavesAsItIsTold() throws Exception {
+    misbehave("\"refuse\":1,\"refuseForGood\":1,\"loseAnswers\":1");
+    assertThat(send("reference-1", "a").status()).isEqualTo(429);
+    assertThat(send("reference-1", "a").status()).isEqualTo(422);
+    assertThat(send("reference-1", "a").status()).as("taken, and the answer lost").isEqualTo(500);
+    assertThat(call("GET", "/network/texts/by-reference/reference-1", "", "key").status())
+        .isEqualTo(200);
+    misbehave("\"down\":true");
+    assertThat(send("reference-2", "b").status()).isEqualTo(503);
+    misbehave("\"failWith\":\"lost-at-sea\"");
+    told.clear();
+    send("reference-3", "c");
+    Told failed = nextTold();
+    while (!failed.body().contains("reference-3")) {
+      failed = nextTold();
+    }
+    assertThat(failed.body()).contains("\"state\":\"failed\"", "lost-at-sea");
+  }
+
+  private void misbehave(String faults) throws Exception {
+    assertThat(call("PUT", "/control/faults", "{" + faults + "}", "").status()).isEqualTo(200);
+  }
+
+  @Test
+  void whoeverHasNoKeyOrNoSenseIsRefused() throws Exception {
+    assertThat(call("POST", "/network/texts", "{}", "another").status()).isEqualTo(401);
+    assertThat(call("POST", "/network/texts", "{}", "key").status()).isEqualTo(400);
+    assertThat(
+            call(
+                    "POST",
+                    "/network/texts",
+                    "{\"reference\":\"reference-1\",\"from\":\"x\",\"to\":\"y\",\"body\":\"b\"}",
+                    "key")
+                .status())
+        .isEqualTo(422);
+    assertThat(
+            call("POST", "/handsets/" + HANDSET + "/texts", "{\"to\":\"" + LINE + "\"}", "")
+                .status())
+        .isEqualTo(422);
+  }
+}
