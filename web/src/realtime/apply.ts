@@ -26,6 +26,7 @@ function applyConversation(queries: QueryClient, row: Conversation, entries: Ent
   queries.setQueriesData<InfiniteData<InboxPage>>({ queryKey: keys.lists }, (list) => list && withRow(list, row));
   void queries.invalidateQueries({ queryKey: keys.lists });
   void queries.invalidateQueries({ queryKey: keys.counts });
+  void queries.invalidateQueries({ queryKey: keys.jump });
   queries.setQueryData<Dossier>(keys.dossier(row.id), (dossier) =>
     dossier && dossier.conversation.version < row.version ? { ...dossier, conversation: row } : dossier,
   );

@@ -15,6 +15,7 @@ export const keys = {
   lines: ['lines'] as const,
   lists: ['list'] as const,
   counts: ['counts'] as const,
+  jump: ['jump'] as const,
   dossier: (id: number) => ['dossier', id] as const,
   script: (id: number) => ['script', id] as const,
 };
@@ -81,7 +82,8 @@ export const scriptQuery = (id: number) =>
 
 export const jumpQuery = (words: string) =>
   queryOptions({
-    queryKey: ['jump', words] as const,
+    queryKey: [...keys.jump, words] as const,
     queryFn: () => ask<Conversation[]>('GET', `/api/conversations/jump?words=${encodeURIComponent(words)}`),
     enabled: words.trim() !== '',
+    staleTime: 0,
   });

@@ -52,7 +52,7 @@ final class Loader {
 
   /** Loads when there is nobody yet. */
   void loadInto(Instant now) {
-    if (!people.list().isEmpty()) {
+    if (!people.isEmpty()) {
       return;
     }
     DemoData data = new Generator(SEED, now).generate();

@@ -5,6 +5,7 @@ import fabulum.core.phone.PhoneNumber;
 import fabulum.core.phone.Region;
 import fabulum.server.lines.store.LineMapper;
 import fabulum.server.lines.store.LineRow;
+import fabulum.server.platform.BriefMemory;
 import fabulum.server.platform.Problem;
 import java.util.List;
 import java.util.Optional;
@@ -15,14 +16,16 @@ import org.springframework.stereotype.Service;
 public class Lines {
   private final LineMapper lines;
   private final NumberReader numbers = new NumberReader();
+  private final BriefMemory<List<LineView>> all;
 
   Lines(LineMapper lines) {
     this.lines = lines;
+    this.all = new BriefMemory<>(() -> lines.list().stream().map(this::view).toList());
   }
 
-  /** All lines, by site and name. */
+  /** All lines, by site and name; a change is in it a second later at most. */
   public List<LineView> list() {
-    return lines.list().stream().map(this::view).toList();
+    return all.get();
   }
 
   /** The line with this number. */

@@ -24,7 +24,7 @@ class FirstLead {
   @EventListener(ApplicationReadyEvent.class)
   @Order(0)
   void makeWhenThereIsNobody() {
-    if (!people.list().isEmpty()) {
+    if (!people.isEmpty()) {
       return;
     }
     String password = oneTimePassword(new SecureRandom());

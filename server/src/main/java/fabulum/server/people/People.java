@@ -3,6 +3,7 @@ package fabulum.server.people;
 import fabulum.core.access.PasswordRules;
 import fabulum.server.people.store.StaffMapper;
 import fabulum.server.people.store.StaffRow;
+import fabulum.server.platform.BriefMemory;
 import fabulum.server.platform.Problem;
 import fabulum.server.platform.Problem.FieldProblem;
 import java.time.Duration;
@@ -21,12 +22,14 @@ public class People {
   private final PasswordEncoder passwords;
   private final GuessLog guesses;
   private final String nobodysHash;
+  private final BriefMemory<List<StaffView>> everybody;
 
   People(StaffMapper staff, PasswordEncoder passwords, GuessLog guesses) {
     this.staff = staff;
     this.passwords = passwords;
     this.guesses = guesses;
     this.nobodysHash = passwords.encode("nobody has this password");
+    this.everybody = new BriefMemory<>(() -> staff.list().stream().map(People::view).toList());
   }
 
   /**
@@ -85,9 +88,14 @@ public class People {
             wanted.mustChangePassword()));
   }
 
-  /** Everybody, by name; a front office is small. */
+  /** Everybody, by name; a front office is small. Somebody new is in it a second later at most. */
   public List<StaffView> list() {
-    return staff.list().stream().map(People::view).toList();
+    return everybody.get();
+  }
+
+  /** Whether there is anybody yet. */
+  public boolean isEmpty() {
+    return staff.list().isEmpty();
   }
 
   private static StaffView view(StaffRow row) {

@@ -68,6 +68,7 @@ public final class Fabulum implements AutoCloseable {
     return new Fabulum(
         application.run(
             "--server.port=0",
+            "--springdoc.api-docs.enabled=true",
             "--fabulum.data=" + folder,
             "--fabulum.clock.at=2026-06-09T14:05:00-05:00",
             "--fabulum.network.url=http://localhost:1",

@@ -1,0 +1,28 @@
+package fabulum.server.platform;
+
+import com.github.benmanes.caffeine.cache.Caffeine;
+import com.github.benmanes.caffeine.cache.LoadingCache;
+import java.time.Duration;
+import java.util.function.Supplier;
+
+/**
+ * Keeps a small thing that every page needs and hardly anything changes, such as the colleagues or
+ * the lines, for one second. Under load it is then read once a second and not once a row; a change
+ * is seen by everyone a second later at most.
+ */
+public final class BriefMemory<T> {
+  private static final String ONLY = "it";
+
+  private final LoadingCache<String, T> kept;
+
+  /** Remembers what {@code source} gives. */
+  public BriefMemory(Supplier<T> source) {
+    this.kept =
+        Caffeine.newBuilder().expireAfterWrite(Duration.ofSeconds(1)).build(key -> source.get());
+  }
+
+  /** The thing, at most a second old. */
+  public T get() {
+    return kept.get(ONLY);
+  }
+}
