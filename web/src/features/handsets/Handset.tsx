@@ -44,7 +44,8 @@ export function Handset({ number, name, lines }: { number: string; name: string;
   const queries = useQueryClient();
   const path = `/handsets/${encodeURIComponent(number)}`;
   const script = useQuery({ queryKey: ['handset', number], queryFn: () => call<HandsetScript>('GET', path) });
-  const [to, setTo] = useState(lines[0]?.number);
+  const [chosen, setTo] = useState<string>();
+  const to = chosen ?? lines[0]?.number;
   const [words, setWords] = useState('');
   const send = useMutation({
     mutationFn: () => call('POST', `${path}/texts`, { to, body: words }),

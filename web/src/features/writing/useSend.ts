@@ -17,6 +17,8 @@ export function useSend(id: number) {
     onSettled: () => {
       void queries.invalidateQueries({ queryKey: keys.script(id) });
       void queries.invalidateQueries({ queryKey: keys.dossier(id) });
+      void queries.invalidateQueries({ queryKey: keys.lists });
+      void queries.invalidateQueries({ queryKey: keys.counts });
     },
   });
 }

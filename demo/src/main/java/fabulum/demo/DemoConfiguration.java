@@ -1,5 +1,6 @@
 package fabulum.demo;
 
+import fabulum.server.lines.Lines;
 import fabulum.server.people.People;
 import fabulum.server.platform.DataSettings;
 import java.time.Clock;
@@ -18,13 +19,14 @@ class DemoConfiguration {
   @Bean
   SmartInitializingSingleton quillhaven(
       People people,
+      Lines lines,
       DataSource database,
       TransactionTemplate transactions,
       JsonMapper json,
       DataSettings settings,
       Clock clock) {
     Loader loader =
-        new Loader(people, new JdbcTemplate(database), transactions, json, settings.data());
+        new Loader(people, lines, new JdbcTemplate(database), transactions, json, settings.data());
     return () -> loader.loadInto(clock.instant());
   }
 }

@@ -2,11 +2,15 @@ package fabulum.demo;
 
 import fabulum.core.delivery.DeliveryState;
 import fabulum.core.parts.PartCounter;
+import fabulum.core.phone.PhoneNumber;
+import fabulum.core.phone.Region;
 import fabulum.demo.DemoData.Conversation;
 import fabulum.demo.DemoData.Customer;
 import fabulum.demo.DemoData.Entry;
 import fabulum.demo.DemoData.Number;
 import fabulum.demo.Situation.Speaker;
+import fabulum.server.lines.Lines;
+import fabulum.server.lines.NewLine;
 import fabulum.server.people.NewStaff;
 import fabulum.server.people.People;
 import fabulum.server.people.Role;
@@ -32,6 +36,7 @@ final class Loader {
   private static final long SEED = 1907;
 
   private final People people;
+  private final Lines lines;
   private final JdbcTemplate tables;
   private final TransactionTemplate transactions;
   private final JsonMapper json;
@@ -39,11 +44,13 @@ final class Loader {
 
   Loader(
       People people,
+      Lines lines,
       JdbcTemplate tables,
       TransactionTemplate transactions,
       JsonMapper json,
       Path folder) {
     this.people = people;
+    this.lines = lines;
     this.tables = tables;
     this.transactions = transactions;
     this.json = json;
@@ -76,17 +83,15 @@ final class Loader {
               Quillhaven.PASSWORD,
               false));
     }
-    Quillhaven.SITES.forEach(site -> tables.update("insert into site (name) values (?)", site));
     for (Quillhaven.LineOf line : Quillhaven.LINES) {
-      tables.update(
-          "insert into line (id, site_id, name, number, region, zone) values (?, ?, ?, ?, 'US', ?)",
-          lineId(line.line()),
-          line.site(),
-          line.name(),
-          line.number(),
-          Quillhaven.ZONE.getId());
+      lines.add(
+          new NewLine(
+              line.site(),
+              line.name(),
+              new PhoneNumber(line.number()),
+              new Region("US"),
+              Quillhaven.ZONE));
     }
-    restart("line", Quillhaven.LINES.size());
   }
 
   private static long lineId(Situation.Line line) {

@@ -11,13 +11,14 @@ import java.util.List;
 final class Quillhaven {
   static final ZoneId ZONE = ZoneId.of("America/Chicago");
   static final String PASSWORD = "quillhaven demo";
-  static final List<String> SITES = List.of("North Dock", "Sandpiper Yard");
+  private static final String NORTH_DOCK = "North Dock";
+  private static final String SANDPIPER_YARD = "Sandpiper Yard";
 
   static final List<LineOf> LINES =
       List.of(
-          new LineOf(Line.DOCK, 1, "Dock office", "+19205550101"),
-          new LineOf(Line.YARD, 2, "Yard and lift", "+19205550102"),
-          new LineOf(Line.STORAGE, 2, "Storage and accounts", "+19205550103"));
+          new LineOf(Line.DOCK, NORTH_DOCK, "Dock office", "+19205550101"),
+          new LineOf(Line.YARD, SANDPIPER_YARD, "Yard and lift", "+19205550102"),
+          new LineOf(Line.STORAGE, SANDPIPER_YARD, "Storage and accounts", "+19205550103"));
 
   static final List<StaffOf> STAFF =
       List.of(
@@ -169,7 +170,7 @@ final class Quillhaven {
 
   private Quillhaven() {}
 
-  record LineOf(Line line, int site, String name, String number) {}
+  record LineOf(Line line, String site, String name, String number) {}
 
   record StaffOf(String signInName, String name, String initials, boolean lead) {}
 }

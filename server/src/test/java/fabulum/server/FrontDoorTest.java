@@ -162,8 +162,22 @@ class FrontDoorTest {
       System.setOut(console);
     }
     printed.reset();
-    try (Fabulum again = Fabulum.start(folder)) {
-      again.browser().signIn("lead", "three wet oars").require(200);
+    String[] line = {
+      "--fabulum.lines[0].site=Pier",
+      "--fabulum.lines[0].name=Front desk",
+      "--fabulum.lines[0].number=" + Fabulum.DOCK,
+      "--fabulum.lines[0].region=US",
+      "--fabulum.lines[0].zone=America/Chicago"
+    };
+    for (int start = 0; start < 2; start++) {
+      try (Fabulum again = Fabulum.start(folder, line)) {
+        Browser lead = again.browser();
+        lead.signIn("lead", "three wet oars").require(200);
+        assertThat(lead.get("/api/lines").json().size())
+            .as("configured, and added once")
+            .isEqualTo(1);
+        again.webhook().text(again.freshNumber(), Fabulum.DOCK, "hello").require(200);
+      }
     }
   }
 

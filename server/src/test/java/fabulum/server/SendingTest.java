@@ -143,6 +143,21 @@ class SendingTest {
   }
 
   @Test
+  void underLoadEachTextIsHandedOverOnce() {
+    for (int i = 0; i < 300; i++) {
+      send("load " + i, Fabulum.reference()).require(200);
+    }
+    live.awaitDelivery("load 299", "SENT");
+
+    List<String> handed =
+        fabulum.network.handed.stream()
+            .map(t -> t.words())
+            .filter(w -> w.startsWith("load "))
+            .toList();
+    assertThat(handed).doesNotHaveDuplicates().hasSize(300);
+  }
+
+  @Test
   void reportsOnlyMoveForwardWhateverOrderTheyComeIn() {
     String reference = Fabulum.reference();
     send("how far?", reference).require(200);

@@ -10,6 +10,7 @@ import fabulum.server.platform.Problem;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
 
 /** The lines of the business. */
 @Service
@@ -36,6 +37,15 @@ public class Lines {
   /** The line. */
   public LineView get(LineId id) {
     return lines.find(id.value()).map(this::view).orElseThrow(() -> Problem.notFound("line"));
+  }
+
+  /** Sets up a line. */
+  @Transactional
+  public LineId add(NewLine line) {
+    long site = lines.findSite(line.site()).orElseGet(() -> lines.insertSite(line.site()));
+    return new LineId(
+        lines.insert(
+            site, line.name(), line.number().e164(), line.region().code(), line.zone().getId()));
   }
 
   private LineView view(LineRow row) {

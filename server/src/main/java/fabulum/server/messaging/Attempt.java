@@ -17,6 +17,7 @@ import fabulum.server.lines.Lines;
 import fabulum.server.messaging.store.OutboxMapper;
 import fabulum.server.messaging.store.OutboxRow;
 import java.time.Clock;
+import java.util.Optional;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 
@@ -49,11 +50,17 @@ class Attempt {
   }
 
   /**
-   * Makes the attempt.
+   * Makes the attempt. The row is read anew: since it was listed, an attempt just before this one
+   * may have sent it.
    *
    * @return true when the text has left the outbox, one way or the other
    */
-  boolean at(OutboxRow row) {
+  boolean at(long outboxId) {
+    Optional<OutboxRow> due = outbox.findDue(outboxId, clock.instant());
+    return due.isPresent() && at(due.get());
+  }
+
+  private boolean at(OutboxRow row) {
     Outgoing text = conversations.findOutgoing(new EntryId(row.entryId())).orElseThrow();
     SendOutcome outcome = row.askFirst() ? askThenSend(text) : send(text);
     NextStep step =

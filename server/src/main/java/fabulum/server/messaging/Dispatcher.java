@@ -94,7 +94,7 @@ class Dispatcher implements SmartLifecycle {
   private void carry(OutboxRow row) {
     boolean sent = false;
     try {
-      sent = attempt.at(row);
+      sent = attempt.at(row.id());
     } catch (RuntimeException e) {
       log.warn("Text {} stays in the outbox", row.entryId(), e);
     } finally {

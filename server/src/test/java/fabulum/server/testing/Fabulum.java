@@ -1,7 +1,11 @@
 package fabulum.server.testing;
 
 import fabulum.core.delivery.Gateway;
+import fabulum.core.phone.PhoneNumber;
+import fabulum.core.phone.Region;
 import fabulum.server.FabulumApplication;
+import fabulum.server.lines.Lines;
+import fabulum.server.lines.NewLine;
 import fabulum.server.people.NewStaff;
 import fabulum.server.people.People;
 import fabulum.server.people.Role;
@@ -12,6 +16,9 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.UUID;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
@@ -63,17 +70,24 @@ public final class Fabulum implements AutoCloseable {
   }
 
   /** Starts on a folder. */
-  public static Fabulum start(Path folder) {
+  public static Fabulum start(Path folder, String... more) {
     SpringApplication application = new SpringApplication(FabulumApplication.class, Inside.class);
-    return new Fabulum(
-        application.run(
-            "--server.port=0",
-            "--springdoc.api-docs.enabled=true",
-            "--fabulum.data=" + folder,
-            "--fabulum.clock.at=2026-06-09T14:05:00-05:00",
-            "--fabulum.network.url=http://localhost:1",
-            "--fabulum.network.key=unused",
-            "--fabulum.network.secret=" + SECRET));
+    return new Fabulum(application.run(arguments(folder, more)));
+  }
+
+  private static String[] arguments(Path folder, String... more) {
+    List<String> arguments =
+        new ArrayList<>(
+            List.of(
+                "--server.port=0",
+                "--springdoc.api-docs.enabled=true",
+                "--fabulum.data=" + folder,
+                "--fabulum.clock.at=2026-06-09T14:05:00-05:00",
+                "--fabulum.network.url=http://localhost:1",
+                "--fabulum.network.key=unused",
+                "--fabulum.network.secret=" + SECRET));
+    arguments.addAll(List.of(more));
+    return arguments.toArray(String[]::new);
   }
 
   /** Starts with a small business in it: two lines, two colleagues. */
@@ -82,12 +96,11 @@ public final class Fabulum implements AutoCloseable {
     People people = fabulum.context.getBean(People.class);
     people.add(new NewStaff("maren", "Maren Oduya", "MO", Role.LEAD, PASSWORD, false));
     people.add(new NewStaff("priya", "Priya Nandakumar", "PN", Role.STAFF, PASSWORD, false));
-    fabulum.tables.update("insert into site (id, name) values (1, 'North Dock')");
-    fabulum.tables.update(
-        "insert into line (id, site_id, name, number, region, zone) values"
-            + " (1, 1, 'Dock office', ?, 'US', 'America/Chicago'), (2, 1, 'Yard and lift', ?, 'US', 'America/Chicago')",
-        DOCK,
-        YARD);
+    Lines lines = fabulum.context.getBean(Lines.class);
+    Region region = new Region("US");
+    ZoneId zone = ZoneId.of("America/Chicago");
+    lines.add(new NewLine("North Dock", "Dock office", new PhoneNumber(DOCK), region, zone));
+    lines.add(new NewLine("North Dock", "Yard and lift", new PhoneNumber(YARD), region, zone));
     return fabulum;
   }
 

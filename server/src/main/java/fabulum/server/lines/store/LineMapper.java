@@ -12,4 +12,10 @@ public interface LineMapper {
   Optional<LineRow> find(long id);
 
   Optional<LineRow> findByNumber(String number);
+
+  Optional<Long> findSite(String name);
+
+  long insertSite(String name);
+
+  long insert(long siteId, String name, String number, String region, String zone);
 }

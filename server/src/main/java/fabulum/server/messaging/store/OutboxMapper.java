@@ -2,6 +2,7 @@ package fabulum.server.messaging.store;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import org.apache.ibatis.annotations.Mapper;
 
 /** The outbox in the database. */
@@ -11,6 +12,9 @@ public interface OutboxMapper {
 
   /** The first waiting text of each conversation, where it is due. */
   List<OutboxRow> listDue(Instant now, int limit);
+
+  /** The row, where it still waits and is due. */
+  Optional<OutboxRow> findDue(long id, Instant now);
 
   int askFirstForAll();
 

@@ -1,0 +1,200 @@
+package fabulum.core.hours;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.ZoneId;
+import java.time.ZoneOffset;
+import java.time.zone.ZoneOffsetTransition;
+import java.time.zone.ZoneRules;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * When a line is open, and how much working time lies between two instants. An instant is working
+ * time when its local date is not a closed day and its local time lies within a span of the week;
+ * so the hour that a clock change repeats counts twice, and the hour it skips not at all. Without
+ * any span the line is always open, but for its closed days.
+ *
+ * @param zone in which spans and closed days are meant
+ * @param week spans that do not overlap, in any order
+ * @param closedDays whole local dates
+ */
+public record Hours(ZoneId zone, List<Span> week, Set<LocalDate> closedDays) {
+  private static final int MINUTES_A_WEEK = 7 * Span.MINUTES_A_DAY;
+
+  /**
+   * A search for open hours gives up after this many days: whoever is closed for two years has
+   * closed down.
+   */
+  private static final int PATIENCE_DAYS = 2 * 366;
+
+  public Hours {
+    week = week.stream().sorted(Comparator.comparingInt(Span::start)).toList();
+    closedDays = Set.copyOf(closedDays);
+    if (!overlapping(week).isEmpty()) {
+      throw new IllegalArgumentException(
+          "Opening hours overlap on " + overlapping(week).get(0).day());
+    }
+  }
+
+  /** Always open. */
+  public static Hours always(ZoneId zone) {
+    return new Hours(zone, List.of(), Set.of());
+  }
+
+  /**
+   * Spans that begin before the one before them has ended; empty when all is well. The week goes
+   * round.
+   */
+  public static List<Span> overlapping(List<Span> week) {
+    List<Span> sorted = week.stream().sorted(Comparator.comparingInt(Span::start)).toList();
+    List<Span> overlapping = new ArrayList<>();
+    for (int i = 0; i < sorted.size(); i++) {
+      Span span = sorted.get(i);
+      boolean last = i == sorted.size() - 1;
+      int next = last ? sorted.get(0).start() + MINUTES_A_WEEK : sorted.get(i + 1).start();
+      if (span.start() + span.minutes() > next) {
+        overlapping.add(last ? sorted.get(0) : sorted.get(i + 1));
+      }
+    }
+    return overlapping;
+  }
+
+  /** Whether this instant is working time. */
+  public boolean isOpen(Instant at) {
+    return openOn(dateOf(at)).stream()
+        .anyMatch(open -> !at.isBefore(open.from()) && at.isBefore(open.to()));
+  }
+
+  /**
+   * The first instant of working time at or after this one; empty when there is none for two years.
+   */
+  public Optional<Instant> nextOpen(Instant at) {
+    return plus(at, Duration.ofNanos(1)).map(end -> end.minusNanos(1));
+  }
+
+  /** Working time from one instant to another; negative when the second comes first. */
+  public Duration between(Instant from, Instant to) {
+    if (to.isBefore(from)) {
+      return between(to, from).negated();
+    }
+    Duration sum = Duration.ZERO;
+    for (LocalDate day = dateOf(from); !day.isAfter(dateOf(to)); day = day.plusDays(1)) {
+      for (Open open : openOn(day)) {
+        sum = sum.plus(open.within(from, to));
+      }
+    }
+    return sum;
+  }
+
+  /**
+   * The first instant at which this much working time has passed; the start itself for none.
+   *
+   * @param working not negative
+   * @return empty when the line is not open for so long within two years of closed days
+   */
+  public Optional<Instant> plus(Instant start, Duration working) {
+    Duration left = working;
+    if (left.isZero()) {
+      return Optional.of(start);
+    }
+    int closedInARow = 0;
+    for (LocalDate day = dateOf(start); closedInARow < PATIENCE_DAYS; day = day.plusDays(1)) {
+      Duration before = left;
+      for (Open open : openOn(day)) {
+        Instant from = open.from().isBefore(start) ? start : open.from();
+        Duration here = open.within(start, open.to());
+        if (here.compareTo(left) >= 0) {
+          return Optional.of(from.plus(left));
+        }
+        left = left.minus(here);
+      }
+      closedInARow = before.equals(left) ? closedInARow + 1 : 0;
+    }
+    return Optional.empty();
+  }
+
+  private LocalDate dateOf(Instant at) {
+    return at.atZone(zone).toLocalDate();
+  }
+
+  /** A stretch of working time between instants. */
+  private record Open(Instant from, Instant to) {
+    Duration within(Instant start, Instant end) {
+      Instant a = from.isBefore(start) ? start : from;
+      Instant b = to.isAfter(end) ? end : to;
+      return a.isBefore(b) ? Duration.between(a, b) : Duration.ZERO;
+    }
+  }
+
+  /**
+   * The working time of a local date, in order of instants; in pieces where the zone changes its
+   * offset on that day.
+   */
+  private List<Open> openOn(LocalDate day) {
+    if (closedDays.contains(day)) {
+      return List.of();
+    }
+    List<Open> open = new ArrayList<>();
+    for (Piece piece : pieces(day)) {
+      for (int[] minutes : minutesOpen(day)) {
+        Instant from = piece.at(day, minutes[0]);
+        Instant to = piece.at(day, minutes[1]);
+        Instant a = from.isBefore(piece.from()) ? piece.from() : from;
+        Instant b = to.isAfter(piece.to()) ? piece.to() : to;
+        if (a.isBefore(b)) {
+          open.add(new Open(a, b));
+        }
+      }
+    }
+    return open;
+  }
+
+  /**
+   * Minutes of this date from and to which the week is open, in order; what spills over from the
+   * day before comes first.
+   */
+  private List<int[]> minutesOpen(LocalDate day) {
+    if (week.isEmpty()) {
+      return List.of(new int[] {0, Span.MINUTES_A_DAY});
+    }
+    int today = (day.getDayOfWeek().getValue() - 1) * Span.MINUTES_A_DAY;
+    List<int[]> open = new ArrayList<>();
+    for (int shift : new int[] {-MINUTES_A_WEEK, 0}) {
+      for (Span span : week) {
+        int from = Math.max(0, span.start() + shift - today);
+        int to = Math.min(Span.MINUTES_A_DAY, span.start() + shift + span.minutes() - today);
+        if (from < to) {
+          open.add(new int[] {from, to});
+        }
+      }
+    }
+    return open;
+  }
+
+  /** A part of a local date in which the offset does not change. */
+  private record Piece(Instant from, Instant to, ZoneOffset offset) {
+    Instant at(LocalDate day, int minute) {
+      return day.atTime(LocalTime.MIDNIGHT).toInstant(offset).plusSeconds(minute * 60L);
+    }
+  }
+
+  private List<Piece> pieces(LocalDate day) {
+    ZoneRules rules = zone.getRules();
+    Instant from = day.atStartOfDay(zone).toInstant();
+    Instant end = day.plusDays(1).atStartOfDay(zone).toInstant();
+    List<Piece> pieces = new ArrayList<>();
+    while (from.isBefore(end)) {
+      ZoneOffsetTransition change = rules.nextTransition(from);
+      Instant to = change == null || change.getInstant().isAfter(end) ? end : change.getInstant();
+      pieces.add(new Piece(from, to, rules.getOffset(from)));
+      from = to;
+    }
+    return pieces;
+  }
+}
