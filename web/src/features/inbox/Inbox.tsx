@@ -20,6 +20,8 @@ const EMPTY = {
   THEIR_TURN: 'Nothing here. What we answered waits here for the customer.',
   DONE: 'Nothing is done here yet. Press D in a conversation to finish it; it stays findable.',
 };
+const NO_LINES =
+  'No line is set up yet, so no text can arrive. Name the business’s lines in the configuration and start again.';
 const EMPTY_TO_IDENTIFY = 'Nobody to identify here. Texts from numbers that nobody we know holds appear here.';
 
 /** The list and the script beside it; on a phone, one after the other. */
@@ -32,7 +34,8 @@ export function Inbox({ session, toIdentify = false }: Props) {
   const choice = { ...address, toIdentify };
   const list = useInfiniteQuery(listQuery(choice));
   const counts = useQuery(countsQuery({ whose: address.whose, line: address.line, toIdentify }));
-  const lines = useQuery(linesQuery).data ?? [];
+  const lineList = useQuery(linesQuery);
+  const lines = lineList.data ?? [];
   const rows = useMemo(() => list.data?.pages.flatMap((page) => page.rows) ?? [], [list.data]);
 
   const place = toIdentify ? '/identify' : '/inbox';
@@ -50,6 +53,7 @@ export function Inbox({ session, toIdentify = false }: Props) {
     3: () => change({ ...address, group: 'DONE' }),
   });
 
+  const empty = lineList.data?.length === 0 ? NO_LINES : toIdentify ? EMPTY_TO_IDENTIFY : EMPTY[address.group];
   const showList = !narrow || id === undefined;
   const showScript = !narrow || id !== undefined;
   return (
@@ -70,15 +74,7 @@ export function Inbox({ session, toIdentify = false }: Props) {
           }}
         >
           <ListHead address={address} counts={counts.data} lines={lines} toIdentify={toIdentify} onChange={change} />
-          <List
-            query={list}
-            rows={rows}
-            me={session.staff.id}
-            lines={lines}
-            chosen={id}
-            empty={toIdentify ? EMPTY_TO_IDENTIFY : EMPTY[address.group]}
-            onOpen={open}
-          />
+          <List query={list} rows={rows} me={session.staff.id} lines={lines} chosen={id} empty={empty} onOpen={open} />
         </Box>
       )}
       {showScript &&
