@@ -2,14 +2,21 @@ package fabulum.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import fabulum.core.conversation.ConversationState;
 import fabulum.server.testing.Browser;
 import fabulum.server.testing.Fabulum;
 import fabulum.server.testing.FabulumExtension;
 import fabulum.server.testing.Webhook;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
@@ -174,6 +181,55 @@ class InboxTest {
                 ? "ourTurn"
                 : group.equals("THEIR_TURN") ? "theirTurn" : "done")
         .asInt();
+  }
+
+  /** The law that locking serves: state and script never drift apart. */
+  @Test
+  void whateverHappensAtOnceTheStateIsWhatThePlayedScriptGives() throws Exception {
+    String number = fabulum.freshNumber();
+    webhook.text(number, Fabulum.DOCK, "begin").require(200);
+    long id = maren.conversationOf(number).path("id").asLong();
+    Browser priya = fabulum.signedIn("maren");
+    List<Callable<Integer>> acts = new ArrayList<>();
+    for (int i = 0; i < 15; i++) {
+      Instant at = Fabulum.NOW.minusSeconds(i);
+      String words = "text " + i;
+      acts.add(() -> webhook.text(Webhook.id(), number, Fabulum.DOCK, words, at).status());
+      acts.add(() -> priya.answer(id, "answer to " + words).status());
+      acts.add(() -> priya.post("/api/conversations/" + id + "/done", null).status());
+    }
+    ExecutorService crowd = Executors.newFixedThreadPool(6);
+    for (Future<Integer> act : crowd.invokeAll(acts)) {
+      assertThat(act.get()).isIn(200, 204);
+    }
+    crowd.shutdown();
+
+    List<JsonNode> entries =
+        new ArrayList<>(
+            maren
+                .get("/api/conversations/" + id + "/script?limit=100")
+                .json()
+                .path("entries")
+                .valueStream()
+                .toList());
+    entries.sort(Comparator.comparingLong(entry -> entry.path("id").asLong()));
+    ConversationState played =
+        ConversationState.begunByCustomer(Instant.parse(entries.get(0).path("at").asString()));
+    for (JsonNode entry : entries.subList(1, entries.size())) {
+      played = play(played, entry);
+    }
+    assertThat(row(id).path("group").asString()).isEqualTo(played.group().name());
+    assertThat(Instant.parse(row(id).path("since").asString())).isEqualTo(played.since());
+  }
+
+  private static ConversationState play(ConversationState before, JsonNode entry) {
+    Instant at = Instant.parse(entry.path("at").asString());
+    return switch (entry.path("kind").asString() + entry.path("event").asString("")) {
+      case "IN" -> before.customerWrote(at);
+      case "OUT" -> before.personAnswered(at);
+      case "EVENTDONE", "EVENTDONE_UNANSWERED" -> before.finished(at);
+      default -> before;
+    };
   }
 
   @Test

@@ -10,4 +10,9 @@ public record ConversationChanged(ConversationId id, List<EntryId> entries) {
   public ConversationChanged {
     entries = List.copyOf(entries);
   }
+
+  static ConversationChanged of(long conversation, List<Long> entries) {
+    return new ConversationChanged(
+        new ConversationId(conversation), entries.stream().map(EntryId::new).toList());
+  }
 }

@@ -2,7 +2,6 @@ package fabulum.server.conversations;
 
 import fabulum.core.conversation.ConversationState;
 import fabulum.core.conversation.Group;
-import fabulum.core.delivery.DeliveryState;
 import fabulum.core.parts.PartCounter;
 import fabulum.core.phone.Sender;
 import fabulum.server.conversations.store.ConversationMapper;
@@ -21,7 +20,6 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -66,14 +64,17 @@ public class Conversations {
     }
     NumberId number = customers.numberOf(text.from());
     Optional<ConversationRow> known =
-        conversations.lockByLineAndNumber(text.line().value(), number.value());
+        conversations
+            .lockByLineAndNumber(text.line().value(), number.value())
+            .flatMap(conversations::find);
     long id = known.map(ConversationRow::id).orElseGet(() -> begin(text, number));
     EntryRow entry = EntryRow.received(id, text.at(), text.words(), text.networkId());
     long entryId = entries.insert(entry);
     known.ifPresent(row -> save(row, state(row).customerWrote(text.at())));
     // A text that comes late stands where it belongs, and does not pass for the last one.
     if (known.isEmpty() || !text.at().isBefore(known.get().lastAt())) {
-      conversations.setLast(id, text.at(), beginning(text.words()), SpokeLast.CUSTOMER);
+      conversations.setLast(
+          id, text.at(), ConversationRow.beginning(text.words()), SpokeLast.CUSTOMER);
     }
     changed(id, entryId);
     return true;
@@ -91,7 +92,7 @@ public class Conversations {
         state.since(),
         customer.isEmpty() && text.from().answerable().isPresent(),
         text.at(),
-        beginning(text.words()),
+        ConversationRow.beginning(text.words()),
         SpokeLast.CUSTOMER);
   }
 
@@ -130,7 +131,7 @@ public class Conversations {
     long entry = entries.insert(EntryRow.answer(row.id(), at, words, by.value(), reference, parts));
     touched.add(entry);
     save(row, state(row).personAnswered(at));
-    conversations.setLast(row.id(), at, beginning(words), SpokeLast.US);
+    conversations.setLast(row.id(), at, ConversationRow.beginning(words), SpokeLast.US);
     conversations.setFailed(row.id(), false);
     drafts.delete(by.value(), row.id(), Paper.REPLY);
     changed(row.id(), touched);
@@ -208,62 +209,6 @@ public class Conversations {
     }
   }
 
-  /** A text of ours to be moved on by what the network says. */
-  public record Delivery(
-      DeliveryState reported,
-      @Nullable String networkId,
-      @Nullable String failureCode,
-      @Nullable String failureReason) {}
-
-  /**
-   * Moves a text of ours on, forward only.
-   *
-   * @return false when there is no such text
-   */
-  @Transactional
-  public boolean deliveryReported(String reference, Delivery delivery) {
-    EntryRow entry = entries.findByReference(reference);
-    if (entry == null || entry.kind() != EntryKind.OUT) {
-      return false;
-    }
-    // Reports and the dispatcher may speak of one text at once: the conversation's lock puts them
-    // in order.
-    ConversationRow row = lock(new ConversationId(entry.conversationId()));
-    DeliveryState before = DeliveryState.valueOf(String.valueOf(entries.getDelivery(entry.id())));
-    DeliveryState after = before.after(delivery.reported());
-    boolean failed = after == DeliveryState.NOT_DELIVERED;
-    if (delivery.networkId() != null) {
-      entries.setNetworkId(entry.id(), delivery.networkId());
-    }
-    if (after != before) {
-      entries.setDelivery(
-          entry.id(),
-          after,
-          failed ? delivery.failureCode() : null,
-          failed ? delivery.failureReason() : null);
-      if (entries.isLastOut(entry.conversationId(), entry.id())) {
-        conversations.setFailed(row.id(), failed);
-      }
-      changed(row.id(), entry.id());
-    }
-    return true;
-  }
-
-  /** The words and the ends of a text of ours that is to go out. */
-  public Optional<Outgoing> findOutgoing(EntryId id) {
-    return Optional.ofNullable(entries.find(id.value()))
-        .map(entry ->
-            new Outgoing(
-                String.valueOf(entry.reference()), String.valueOf(entry.words()), endsOf(entry)));
-  }
-
-  private Ends endsOf(EntryRow entry) {
-    return ends(new ConversationId(entry.conversationId()));
-  }
-
-  /** A text of ours that is to go out. */
-  public record Outgoing(String reference, String words, Ends ends) {}
-
   /** When the newest text the network told us of was received. */
   public Optional<Instant> findLastReceived() {
     return Optional.ofNullable(entries.findLastReceived());
@@ -273,8 +218,14 @@ public class Conversations {
     return conversations.find(id.value()).orElseThrow(() -> Problem.notFound("conversation"));
   }
 
+  /**
+   * Holds the row first and reads it then: read in one go, it could be as it was before the wait.
+   */
   private ConversationRow lock(ConversationId id) {
-    return conversations.lock(id.value()).orElseThrow(() -> Problem.notFound("conversation"));
+    return conversations
+        .lock(id.value())
+        .flatMap(conversations::find)
+        .orElseThrow(() -> Problem.notFound("conversation"));
   }
 
   private static ConversationState state(ConversationRow row) {
@@ -297,20 +248,6 @@ public class Conversations {
 
   private void changed(long conversation, List<Long> touched) {
     conversations.nextVersion(conversation);
-    events.publishEvent(
-        new ConversationChanged(
-            new ConversationId(conversation), touched.stream().map(EntryId::new).toList()));
-  }
-
-  private static String beginning(String words) {
-    String flat = words.strip().replaceAll("\\s+", " ");
-    if (flat.length() <= ConversationRow.BEGINNING) {
-      return flat;
-    }
-    int end =
-        Character.isHighSurrogate(flat.charAt(ConversationRow.BEGINNING - 1))
-            ? ConversationRow.BEGINNING - 1
-            : ConversationRow.BEGINNING;
-    return flat.substring(0, end);
+    events.publishEvent(ConversationChanged.of(conversation, touched));
   }
 }

@@ -9,9 +9,9 @@ import fabulum.core.delivery.NextStep;
 import fabulum.core.delivery.RetryPlan;
 import fabulum.core.delivery.SendOutcome;
 import fabulum.core.phone.PhoneNumber;
-import fabulum.server.conversations.Conversations;
-import fabulum.server.conversations.Conversations.Delivery;
-import fabulum.server.conversations.Conversations.Outgoing;
+import fabulum.server.conversations.Deliveries;
+import fabulum.server.conversations.Deliveries.Outgoing;
+import fabulum.server.conversations.Deliveries.Report;
 import fabulum.server.conversations.EntryId;
 import fabulum.server.lines.Lines;
 import fabulum.server.messaging.store.OutboxMapper;
@@ -27,7 +27,7 @@ import org.springframework.transaction.support.TransactionTemplate;
  */
 @Component
 class Attempt {
-  private final Conversations conversations;
+  private final Deliveries deliveries;
   private final Lines lines;
   private final OutboxMapper outbox;
   private final Gateway gateway;
@@ -35,13 +35,13 @@ class Attempt {
   private final Clock clock;
 
   Attempt(
-      Conversations conversations,
+      Deliveries deliveries,
       Lines lines,
       OutboxMapper outbox,
       Gateway gateway,
       TransactionTemplate transactions,
       Clock clock) {
-    this.conversations = conversations;
+    this.deliveries = deliveries;
     this.lines = lines;
     this.outbox = outbox;
     this.gateway = gateway;
@@ -61,7 +61,7 @@ class Attempt {
   }
 
   private boolean at(OutboxRow row) {
-    Outgoing text = conversations.findOutgoing(new EntryId(row.entryId())).orElseThrow();
+    Outgoing text = deliveries.find(new EntryId(row.entryId())).orElseThrow();
     SendOutcome outcome = row.askFirst() ? askThenSend(text) : send(text);
     NextStep step =
         RetryPlan.USUAL.after(outcome, row.attempts() + 1, row.wantedAt(), clock.instant());
@@ -80,8 +80,8 @@ class Attempt {
   }
 
   private SendOutcome send(Outgoing text) {
-    PhoneNumber from = new PhoneNumber(lines.get(text.ends().line()).number());
-    PhoneNumber to = text.ends().other().answerable().orElseThrow();
+    PhoneNumber from = new PhoneNumber(lines.get(text.line()).number());
+    PhoneNumber to = text.to().answerable().orElseThrow();
     return gateway.send(
         new OutgoingText(new ClientReference(text.reference()), from, to, text.words()));
   }
@@ -91,15 +91,15 @@ class Attempt {
       outbox.tryAgain(row.id(), again.at(), again.askFirst());
       return;
     }
-    Delivery delivery =
+    Report report =
         step instanceof NextStep.Sent sent
-            ? new Delivery(DeliveryState.SENT, sent.networkId(), null, null)
+            ? new Report(DeliveryState.SENT, sent.networkId(), null, null)
             : failed((NextStep.GiveUp) step);
-    conversations.deliveryReported(reference, delivery);
+    deliveries.reported(reference, report);
     outbox.delete(row.id());
   }
 
-  private static Delivery failed(NextStep.GiveUp givenUp) {
-    return new Delivery(DeliveryState.NOT_DELIVERED, null, givenUp.code(), givenUp.reason());
+  private static Report failed(NextStep.GiveUp givenUp) {
+    return new Report(DeliveryState.NOT_DELIVERED, null, givenUp.code(), givenUp.reason());
   }
 }

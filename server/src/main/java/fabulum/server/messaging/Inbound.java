@@ -6,7 +6,8 @@ import fabulum.core.phone.Region;
 import fabulum.core.phone.Sender;
 import fabulum.core.sending.SendRules;
 import fabulum.server.conversations.Conversations;
-import fabulum.server.conversations.Conversations.Delivery;
+import fabulum.server.conversations.Deliveries;
+import fabulum.server.conversations.Deliveries.Report;
 import fabulum.server.conversations.ReceivedText;
 import fabulum.server.lines.LineId;
 import fabulum.server.lines.LineView;
@@ -33,13 +34,20 @@ public class Inbound {
   private static final int TRIES = 4;
 
   private final Conversations conversations;
+  private final Deliveries deliveries;
   private final Lines lines;
   private final NetworkSettings settings;
   private final Clock clock;
   private final NumberReader numbers = new NumberReader();
 
-  Inbound(Conversations conversations, Lines lines, NetworkSettings settings, Clock clock) {
+  Inbound(
+      Conversations conversations,
+      Deliveries deliveries,
+      Lines lines,
+      NetworkSettings settings,
+      Clock clock) {
     this.conversations = conversations;
+    this.deliveries = deliveries;
     this.lines = lines;
     this.settings = settings;
     this.clock = clock;
@@ -130,8 +138,8 @@ public class Inbound {
   }
 
   /** Moves a text of ours on. */
-  public void report(String reference, Delivery delivery) {
-    if (!conversations.deliveryReported(reference, delivery)) {
+  public void report(String reference, Report report) {
+    if (!deliveries.reported(reference, report)) {
       throw Problem.conflict(
           Kind.UNKNOWN_TEXT, "We never sent a text with that reference. Nothing was changed.");
     }

@@ -15,11 +15,11 @@ import org.jspecify.annotations.Nullable;
 public interface ConversationMapper {
   Optional<ConversationRow> find(long id);
 
-  /** Reads the row and holds it until the transaction ends. */
-  Optional<ConversationRow> lock(long id);
+  /** Holds the row until the transaction ends; read it afterwards. */
+  Optional<Long> lock(long id);
 
-  /** Reads the row and holds it until the transaction ends. */
-  Optional<ConversationRow> lockByLineAndNumber(long lineId, long numberId);
+  /** Holds the row until the transaction ends; read it afterwards. */
+  Optional<Long> lockByLineAndNumber(long lineId, long numberId);
 
   long insert(
       long lineId,

@@ -27,5 +27,15 @@ public record ConversationRow(
     long version) {
 
   /** How much of the last text a row keeps, in UTF-16 units. */
-  public static final int BEGINNING = 200;
+  private static final int BEGINNING = 200;
+
+  /** The beginning of a text as a row keeps it: on one line, cut between whole characters. */
+  public static String beginning(String words) {
+    String flat = words.strip().replaceAll("\\s+", " ");
+    if (flat.length() <= BEGINNING) {
+      return flat;
+    }
+    boolean torn = Character.isHighSurrogate(flat.charAt(BEGINNING - 1));
+    return flat.substring(0, torn ? BEGINNING - 1 : BEGINNING);
+  }
 }

@@ -2,7 +2,7 @@ package fabulum.server.messaging.web;
 
 import fabulum.core.delivery.DeliveryState;
 import fabulum.core.delivery.Gateway.IncomingText;
-import fabulum.server.conversations.Conversations.Delivery;
+import fabulum.server.conversations.Deliveries.Report;
 import fabulum.server.messaging.Inbound;
 import fabulum.server.platform.Problem;
 import fabulum.server.platform.Problem.FieldProblem;
@@ -91,7 +91,7 @@ class WebhookController {
       return new Answer(inbound.receive(text(told)) ? "taken" : "known");
     }
     if ("text.report".equals(told.type())) {
-      inbound.report(required("reference", told.reference()), delivery(told));
+      inbound.report(required("reference", told.reference()), report(told));
       return new Answer("taken");
     }
     throw unreadable();
@@ -137,7 +137,7 @@ class WebhookController {
     return found;
   }
 
-  private static Delivery delivery(Told told) {
+  private static Report report(Told told) {
     DeliveryState state =
         switch (required("state", told.state())) {
           case "sent" -> DeliveryState.SENT;
@@ -148,7 +148,7 @@ class WebhookController {
               throw Problem.fields(
                   List.of(new FieldProblem("state", "It is sent, delivered, read or failed.")));
         };
-    return new Delivery(state, null, cut(told.code(), 60), cut(told.reason(), 400));
+    return new Report(state, null, cut(told.code(), 60), cut(told.reason(), 400));
   }
 
   private static @Nullable String cut(@Nullable String words, int longest) {
