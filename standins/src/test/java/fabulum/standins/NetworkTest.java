@@ -47,13 +47,14 @@ class NetworkTest {
         exchange -> {
           String body =
               new String(exchange.getRequestBody().readAllBytes(), StandardCharsets.UTF_8);
+          int answer = webhookAnswers;
           var headers = exchange.getRequestHeaders();
           told.add(
               new Told(
                   headers.getFirst("Network-Timestamp"),
                   headers.getFirst("Network-Signature"),
                   body));
-          exchange.sendResponseHeaders(webhookAnswers, -1);
+          exchange.sendResponseHeaders(answer, -1);
           exchange.close();
         });
     business.start();
