@@ -1,6 +1,7 @@
 package fabulum.server.live;
 
 import fabulum.server.conversations.ConversationChanged;
+import fabulum.server.conversations.EntryView;
 import fabulum.server.conversations.Inbox;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -57,10 +58,11 @@ public class LiveStream implements SmartLifecycle {
 
   private void tell(ConversationChanged change) {
     try {
+      // Entries first: the row is then at least as new as they are, and never contradicts them.
+      List<EntryView> entries = inbox.entries(change.entries());
       inbox
           .find(change.id())
-          .map(row ->
-              new LiveMessage(LiveMessage.Type.CONVERSATION, row, inbox.entries(change.entries())))
+          .map(row -> new LiveMessage(LiveMessage.Type.CONVERSATION, row, entries))
           .ifPresent(this::broadcast);
     } catch (RuntimeException e) {
       log.warn("A change could not be told; everyone reads again", e);
