@@ -67,6 +67,21 @@ test('the part meter counts as one types and offers the plain wording', async ({
   await expect(page.getByLabel('Reply to')).toHaveValue(/^It's ready\.\.\. /);
 });
 
+test('the time ribbon has a mark for everyone who waits, and opens them', async ({ page }) => {
+  const number = freshNumber();
+  await signIn(page);
+  const ribbon = page.getByRole('region', { name: 'Time ribbon' });
+  await expect(ribbon).toContainText(/\d+ late, \d+ within the hour, \d+ later, next promise \d\d:\d\d/);
+  await textFrom(page, number, DOCK, 'a mark on the ribbon');
+  const mark = ribbon.getByRole('link', { name: /1 h 00 left, nobody’s: a mark on the ribbon|59 min left, nobody’s: a mark on the ribbon/ });
+  await expect(mark).toBeVisible();
+  await mark.click();
+  await expect(page.getByRole('region', { name: 'Script' })).toContainText('a mark on the ribbon');
+  await page.getByLabel('Reply to').fill('and off it');
+  await page.keyboard.press('Control+Enter');
+  await expect(mark).toHaveCount(0);
+});
+
 test('a draft survives moving about and a reload, and a note is another paper', async ({ page }) => {
   const [one, two] = [freshNumber(), freshNumber()];
   await textFrom(page, one, DOCK, 'one');

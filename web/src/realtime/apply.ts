@@ -27,6 +27,7 @@ function applyConversation(queries: QueryClient, row: Conversation, entries: Ent
   void queries.invalidateQueries({ queryKey: keys.lists });
   void queries.invalidateQueries({ queryKey: keys.counts });
   void queries.invalidateQueries({ queryKey: keys.jump });
+  void queries.invalidateQueries({ queryKey: keys.ribbon });
   queries.setQueryData<Dossier>(keys.dossier(row.id), (dossier) =>
     dossier && dossier.conversation.version < row.version ? { ...dossier, conversation: row } : dossier,
   );

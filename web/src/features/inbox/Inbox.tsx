@@ -2,10 +2,11 @@ import { Box, useMediaQuery } from '@mui/material';
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
-import { countsQuery, linesQuery, listQuery, type Session } from '../../shared/api';
+import { countsQuery, linesQuery, listQuery, ribbonQuery, type Session } from '../../shared/api';
 import { useKeys } from '../../shared/ui';
 import { Script } from '../script';
 import { List } from './List';
+import { Ribbon } from './Ribbon';
 import { ListHead } from './ListHead';
 import { type ListAddress, readAddress, step, writeAddress } from './model/choice';
 
@@ -34,6 +35,7 @@ export function Inbox({ session, toIdentify = false }: Props) {
   const choice = { ...address, toIdentify };
   const list = useInfiniteQuery(listQuery(choice));
   const counts = useQuery(countsQuery({ whose: address.whose, line: address.line, toIdentify }));
+  const waiting = useQuery(ribbonQuery({ whose: address.whose, line: address.line, toIdentify })).data ?? [];
   const lineList = useQuery(linesQuery);
   const lines = lineList.data ?? [];
   const rows = useMemo(() => list.data?.pages.flatMap((page) => page.rows) ?? [], [list.data]);
@@ -57,43 +59,60 @@ export function Inbox({ session, toIdentify = false }: Props) {
   const showList = !narrow || id === undefined;
   const showScript = !narrow || id !== undefined;
   return (
-    <Box
-      component="main"
-      sx={{ flex: 1, minHeight: 0, display: 'grid', gridTemplateColumns: narrow ? '1fr' : 'minmax(320px, 380px) 1fr' }}
-    >
+    <Box component="main" sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: 'column' }}>
       {showList && (
-        <Box
-          component="section"
-          aria-label="List"
-          sx={{
-            display: 'flex',
-            flexDirection: 'column',
-            minHeight: 0,
-            borderRight: narrow ? 0 : 1,
-            borderColor: 'divider',
-          }}
-        >
-          <ListHead address={address} counts={counts.data} lines={lines} toIdentify={toIdentify} onChange={change} />
-          <List query={list} rows={rows} me={session.staff.id} lines={lines} chosen={id} empty={empty} onOpen={open} />
-        </Box>
+        <Ribbon waiting={waiting} me={session.staff.id} zone={lines[0]?.zone ?? 'UTC'} chosen={id} onOpen={open} />
       )}
-      {showScript &&
-        (id === undefined ? (
-          <Box sx={{ display: 'grid', placeItems: 'center', color: 'text.secondary', p: 4, textAlign: 'center' }}>
-            <p>
-              Choose a conversation to read its script.
-              <br />
-              The arrow keys walk the list; <kbd>?</kbd> shows every key.
-            </p>
+      <Box
+        sx={{
+          flex: 1,
+          minHeight: 0,
+          display: 'grid',
+          gridTemplateColumns: narrow ? '1fr' : 'minmax(320px, 380px) 1fr',
+        }}
+      >
+        {showList && (
+          <Box
+            component="section"
+            aria-label="List"
+            sx={{
+              display: 'flex',
+              flexDirection: 'column',
+              minHeight: 0,
+              borderRight: narrow ? 0 : 1,
+              borderColor: 'divider',
+            }}
+          >
+            <ListHead address={address} counts={counts.data} lines={lines} toIdentify={toIdentify} onChange={change} />
+            <List
+              query={list}
+              rows={rows}
+              me={session.staff.id}
+              lines={lines}
+              chosen={id}
+              empty={empty}
+              onOpen={open}
+            />
           </Box>
-        ) : (
-          <Script
-            key={id}
-            id={id}
-            session={session}
-            onBack={narrow ? () => void navigate({ pathname: place, search }) : undefined}
-          />
-        ))}
+        )}
+        {showScript &&
+          (id === undefined ? (
+            <Box sx={{ display: 'grid', placeItems: 'center', color: 'text.secondary', p: 4, textAlign: 'center' }}>
+              <p>
+                Choose a conversation to read its script.
+                <br />
+                The arrow keys walk the list; <kbd>?</kbd> shows every key.
+              </p>
+            </Box>
+          ) : (
+            <Script
+              key={id}
+              id={id}
+              session={session}
+              onBack={narrow ? () => void navigate({ pathname: place, search }) : undefined}
+            />
+          ))}
+      </Box>
     </Box>
   );
 }

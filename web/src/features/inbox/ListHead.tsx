@@ -70,7 +70,7 @@ export function ListHead({ address, counts, lines, toIdentify, onChange }: Props
           ]}
           onChange={(line) => onChange({ ...address, line })}
         />
-        {address.group === 'OUR_TURN' ? ', longest wait first' : ', newest first'}
+        {address.group === 'OUR_TURN' ? ', least time left first' : ', newest first'}
       </Box>
     </Box>
   );

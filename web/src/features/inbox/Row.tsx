@@ -1,10 +1,13 @@
 import { Box, ButtonBase } from '@mui/material';
 import type { Conversation } from '../../shared/api';
+import { urgency } from '../../shared/format';
 import { OwnerMark, useNow } from '../../shared/ui';
 import { bookSerif } from '../../theme';
 import { standing } from './model/choice';
 
 export const ROW_HEIGHT = 76;
+
+const URGENCY_COLOUR = { late: 'error.main', soon: 'warning.main', fine: 'text.secondary' } as const;
 
 interface Props {
   row: Conversation;
@@ -18,6 +21,7 @@ interface Props {
 export function Row({ row, me, chosen, lineName, onOpen }: Props) {
   const now = useNow();
   const who = row.customerName ?? row.number;
+  const urgent = row.group === 'OUR_TURN' && row.secondsLeft !== undefined ? urgency(row.secondsLeft) : 'fine';
   return (
     <ButtonBase
       component="a"
@@ -58,7 +62,12 @@ export function Row({ row, me, chosen, lineName, onOpen }: Props) {
           <Box
             component="span"
             className="figures"
-            sx={{ typography: 'caption', color: 'text.secondary', whiteSpace: 'nowrap' }}
+            sx={{
+              typography: 'caption',
+              color: URGENCY_COLOUR[urgent],
+              fontWeight: urgent === 'fine' ? 400 : 700,
+              whiteSpace: 'nowrap',
+            }}
           >
             {standing(row, now)}
           </Box>

@@ -13,6 +13,7 @@ export function useActs(id: number) {
       void queries.invalidateQueries({ queryKey: keys.script(id) });
       void queries.invalidateQueries({ queryKey: keys.lists });
       void queries.invalidateQueries({ queryKey: keys.counts });
+      void queries.invalidateQueries({ queryKey: keys.ribbon });
     },
   });
   return {

@@ -19,6 +19,7 @@ export function useSend(id: number) {
       void queries.invalidateQueries({ queryKey: keys.dossier(id) });
       void queries.invalidateQueries({ queryKey: keys.lists });
       void queries.invalidateQueries({ queryKey: keys.counts });
+      void queries.invalidateQueries({ queryKey: keys.ribbon });
     },
   });
 }

@@ -16,6 +16,7 @@ export const keys = {
   lists: ['list'] as const,
   counts: ['counts'] as const,
   jump: ['jump'] as const,
+  ribbon: ['ribbon'] as const,
   dossier: (id: number) => ['dossier', id] as const,
   script: (id: number) => ['script', id] as const,
 };
@@ -47,6 +48,9 @@ export const linesQuery = queryOptions({
   staleTime: Infinity,
 });
 
+/** Working time runs on without anyone's touch, so what shows it is read again now and then. */
+const TIME_RUNS_MS = 30_000;
+
 export const listQuery = (choice: Choice) =>
   infiniteQueryOptions({
     queryKey: [...keys.lists, choice] as const,
@@ -58,6 +62,14 @@ export const listQuery = (choice: Choice) =>
     },
     initialPageParam: '',
     getNextPageParam: (page) => page.next,
+    refetchInterval: choice.group === 'OUR_TURN' ? TIME_RUNS_MS : false,
+  });
+
+export const ribbonQuery = (choice: Omit<Choice, 'group'>) =>
+  queryOptions({
+    queryKey: [...keys.ribbon, choiceParams(choice).toString()] as const,
+    queryFn: () => ask<Conversation[]>('GET', `/api/conversations/ribbon?${choiceParams(choice).toString()}`),
+    refetchInterval: TIME_RUNS_MS,
   });
 
 export const countsQuery = (choice: Omit<Choice, 'group'>) =>

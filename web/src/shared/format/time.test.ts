@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { clock, day, fullMoment, moment, sameDay, span } from './time';
+import { clock, day, fullMoment, moment, sameDay, span, timeLeft, urgency } from './time';
 
 const zone = 'America/Chicago';
 const now = new Date('2026-06-09T19:05:00Z');
@@ -45,5 +45,19 @@ describe('a wait is said in words', () => {
     [-30, 'just now'],
   ])('%s seconds are %s', (seconds, said) => {
     expect(span(now, new Date(now.getTime() + seconds * 1000))).toBe(said);
+  });
+});
+
+describe('what is left of a promise', () => {
+  it.each([
+    [12 * 60, '12 min left', 'soon'],
+    [15 * 60, '15 min left', 'fine'],
+    [-65 * 60, 'late 1 h 05', 'late'],
+    [30, 'due now', 'soon'],
+    [-30, 'due now', 'late'],
+    [50 * 3600, '2 days left', 'fine'],
+  ])('%s seconds are "%s" and %s', (seconds, said, urgent) => {
+    expect(timeLeft(seconds)).toBe(said);
+    expect(urgency(seconds)).toBe(urgent);
   });
 });

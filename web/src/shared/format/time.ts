@@ -43,6 +43,23 @@ export function span(from: Date, to: Date): string {
   return days === 1 ? '1 day' : `${days} days`;
 }
 
+/** How urgent an answer is. */
+export type Urgency = 'late' | 'soon' | 'fine';
+
+const SOON_SECONDS = 15 * 60;
+
+export function urgency(secondsLeft: number): Urgency {
+  if (secondsLeft < 0) return 'late';
+  return secondsLeft < SOON_SECONDS ? 'soon' : 'fine';
+}
+
+/** "12 min left", "late 1 h 05", "due now": working time till the promise is broken, in seconds. */
+export function timeLeft(secondsLeft: number): string {
+  const words = span(new Date(0), new Date(Math.abs(secondsLeft) * 1000));
+  if (words === 'just now') return 'due now';
+  return secondsLeft < 0 ? `late ${words}` : `${words} left`;
+}
+
 /** Whether two moments lie on one day there. */
 export function sameDay(a: Date, b: Date, zone: string): boolean {
   return dayKey(a, zone) === dayKey(b, zone);

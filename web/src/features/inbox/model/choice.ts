@@ -1,5 +1,5 @@
 import type { Conversation, Group, Whose } from '../../../shared/api/types';
-import { span } from '../../../shared/format';
+import { span, timeLeft } from '../../../shared/format';
 
 /** What the list shows, as the address bar keeps it. */
 export interface ListAddress {
@@ -33,8 +33,9 @@ export function writeAddress(address: ListAddress): URLSearchParams {
   return params;
 }
 
-/** Since when it stands so, in words. */
-export function standing(row: Pick<Conversation, 'group' | 'since'>, now: Date): string {
+/** On our turn, what is left of the promise; else since when it stands so; in words. */
+export function standing(row: Pick<Conversation, 'group' | 'since' | 'secondsLeft'>, now: Date): string {
+  if (row.group === 'OUR_TURN' && row.secondsLeft !== undefined) return timeLeft(row.secondsLeft);
   const time = span(new Date(row.since), now);
   switch (row.group) {
     case 'OUR_TURN':

@@ -31,9 +31,9 @@ final class Generator {
   private static final int HOURS_A_DAY = 9;
   private static final int NUMBERS_AN_AREA = 100;
 
-  /** Minutes the open conversations have waited: a story from long overdue to just now. */
+  /** Minutes the open conversations have waited: most just now, some for long. */
   private static final int[] WAITED = {
-    3, 8, 14, 21, 33, 47, 62, 95, 140, 215, 330, 1180, 1490, 2950
+    2, 5, 9, 12, 16, 20, 25, 31, 38, 44, 52, 58, 75, 105, 160, 1230
   };
 
   private final Random random;

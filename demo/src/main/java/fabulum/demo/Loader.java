@@ -2,15 +2,12 @@ package fabulum.demo;
 
 import fabulum.core.delivery.DeliveryState;
 import fabulum.core.parts.PartCounter;
-import fabulum.core.phone.PhoneNumber;
-import fabulum.core.phone.Region;
 import fabulum.demo.DemoData.Conversation;
 import fabulum.demo.DemoData.Customer;
 import fabulum.demo.DemoData.Entry;
 import fabulum.demo.DemoData.Number;
 import fabulum.demo.Situation.Speaker;
 import fabulum.server.lines.Lines;
-import fabulum.server.lines.NewLine;
 import fabulum.server.people.NewStaff;
 import fabulum.server.people.People;
 import fabulum.server.people.Role;
@@ -84,13 +81,7 @@ final class Loader {
               false));
     }
     for (Quillhaven.LineOf line : Quillhaven.LINES) {
-      lines.add(
-          new NewLine(
-              line.site(),
-              line.name(),
-              new PhoneNumber(line.number()),
-              new Region("US"),
-              Quillhaven.ZONE));
+      lines.add(line.line(Quillhaven.ZONE));
     }
   }
 
@@ -161,8 +152,8 @@ final class Loader {
       }
     }
     tables.batchUpdate(
-        "insert into conversation (id, line_id, number_id, customer_id, owner_id, box, turn, since, finished_unanswered,"
-            + " to_identify, last_at, last_words, last_speaker) values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
+        "insert into conversation (id, line_id, number_id, customer_id, owner_id, box, turn, since, sort_at, finished_unanswered,"
+            + " to_identify, last_at, last_words, last_speaker) values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
         rows);
     restart("conversation", rows.size());
     tables.batchUpdate(
@@ -186,6 +177,7 @@ final class Loader {
       conversation.owner() == null ? null : conversation.owner() + 1,
       conversation.state().group().name(),
       conversation.state().turn().name(),
+      conversation.state().since().atOffset(ZoneOffset.UTC),
       conversation.state().since().atOffset(ZoneOffset.UTC),
       conversation.state().finishedUnanswered(),
       !known && number.isPhone(),

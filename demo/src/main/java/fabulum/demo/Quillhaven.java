@@ -1,8 +1,16 @@
 package fabulum.demo;
 
+import fabulum.core.hours.Hours;
+import fabulum.core.hours.WeekReader;
+import fabulum.core.phone.PhoneNumber;
+import fabulum.core.phone.Region;
+import fabulum.core.promise.Promise;
 import fabulum.demo.Situation.Line;
+import fabulum.server.lines.NewLine;
+import java.time.Duration;
 import java.time.ZoneId;
 import java.util.List;
+import java.util.Set;
 
 /**
  * What there is at Quillhaven: sites, lines, staff, and the stuff customers are made of. All of it
@@ -16,9 +24,22 @@ final class Quillhaven {
 
   static final List<LineOf> LINES =
       List.of(
-          new LineOf(Line.DOCK, NORTH_DOCK, "Dock office", "+19205550101"),
-          new LineOf(Line.YARD, SANDPIPER_YARD, "Yard and lift", "+19205550102"),
-          new LineOf(Line.STORAGE, SANDPIPER_YARD, "Storage and accounts", "+19205550103"));
+          new LineOf(
+              Line.DOCK, NORTH_DOCK, "Dock office", "+19205550101", "Mon-Sun 7:00-19:00", 60),
+          new LineOf(
+              Line.YARD,
+              SANDPIPER_YARD,
+              "Yard and lift",
+              "+19205550102",
+              "Mon-Fri 7:30-16:30, Sat 8:00-12:00",
+              120),
+          new LineOf(
+              Line.STORAGE,
+              SANDPIPER_YARD,
+              "Storage and accounts",
+              "+19205550103",
+              "Mon-Fri 9:00-12:00, Mon-Fri 13:00-17:00",
+              240));
 
   static final List<StaffOf> STAFF =
       List.of(
@@ -170,7 +191,15 @@ final class Quillhaven {
 
   private Quillhaven() {}
 
-  record LineOf(Line line, String site, String name, String number) {}
+  record LineOf(
+      Line line, String site, String name, String number, String hours, int promiseMinutes) {
+
+    NewLine line(ZoneId zone) {
+      Hours open = new Hours(zone, WeekReader.read(hours), Set.of());
+      Promise promise = new Promise(Duration.ofMinutes(promiseMinutes));
+      return new NewLine(site, name, new PhoneNumber(number), new Region("US"), open, promise);
+    }
+  }
 
   record StaffOf(String signInName, String name, String initials, boolean lead) {}
 }

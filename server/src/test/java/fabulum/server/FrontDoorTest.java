@@ -167,7 +167,9 @@ class FrontDoorTest {
       "--fabulum.lines[0].name=Front desk",
       "--fabulum.lines[0].number=" + Fabulum.DOCK,
       "--fabulum.lines[0].region=US",
-      "--fabulum.lines[0].zone=America/Chicago"
+      "--fabulum.lines[0].zone=America/Chicago",
+      "--fabulum.lines[0].hours=Mon-Fri 8:00-17:00",
+      "--fabulum.lines[0].promise=30m"
     };
     for (int start = 0; start < 2; start++) {
       try (Fabulum again = Fabulum.start(folder, line)) {

@@ -3,16 +3,26 @@ package fabulum.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fabulum.core.conversation.ConversationState;
+import fabulum.core.hours.Hours;
+import fabulum.core.hours.WeekReader;
+import fabulum.core.phone.PhoneNumber;
+import fabulum.core.phone.Region;
+import fabulum.core.promise.Promise;
+import fabulum.server.conversations.Conversations;
+import fabulum.server.lines.Lines;
+import fabulum.server.lines.NewLine;
 import fabulum.server.testing.Browser;
 import fabulum.server.testing.Fabulum;
 import fabulum.server.testing.FabulumExtension;
 import fabulum.server.testing.Webhook;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -233,10 +243,54 @@ class InboxTest {
   }
 
   @Test
-  void onOurTurnTheLongestWaitComesFirst() {
+  void onOurTurnWhatIsDueFirstComesFirstAlsoOnTheRibbon() {
+    waiting("due in an hour");
     JsonNode rows =
         maren.get("/api/conversations?group=OUR_TURN&limit=100").require(200).json().path("rows");
-    assertThat(rows.valueStream().map(row -> row.path("since").asString())).isSorted();
+    assertThat(rows.valueStream().map(row -> row.path("dueAt").asString())).isNotEmpty().isSorted();
+    JsonNode ribbon = maren.get("/api/conversations/ribbon").require(200).json();
+    assertThat(ribbon.valueStream().map(row -> row.path("id").asLong()))
+        .containsExactlyElementsOf(pages("OUR_TURN", 100));
+    assertThat(ribbon.valueStream().map(row -> row.path("secondsLeft").asLong())).isSorted();
+  }
+
+  @Test
+  void theTimeLeftRunsWhileTheLineIsOpenAndEndsWithAnAnswer() {
+    long id = waiting("how long?");
+    assertThat(row(id).path("secondsLeft").asLong()).isEqualTo(3600);
+    fabulum.clock.advance(Duration.ofMinutes(90));
+    assertThat(row(id).path("secondsLeft").asLong()).isEqualTo(-1800);
+    maren.answer(id, "now").require(200);
+    assertThat(row(id).has("dueAt")).isFalse();
+    assertThat(row(id).has("secondsLeft")).isFalse();
+  }
+
+  @Test
+  void whenHoursOrPromisesChangeTheWaitingAreReckonedAnew() {
+    Lines lines = fabulum.context.getBean(Lines.class);
+    Conversations conversations = fabulum.context.getBean(Conversations.class);
+    Hours never =
+        new Hours(ZoneId.of("America/Chicago"), WeekReader.read("Sun 3:00-3:30"), Set.of());
+    PhoneNumber number = new PhoneNumber("+19205550150");
+    lines.add(
+        new NewLine(
+            "North Dock",
+            "Night line",
+            number,
+            new Region("US"),
+            never,
+            new Promise(Duration.ofHours(1))));
+    String from = fabulum.freshNumber();
+    webhook.text(from, number.e164(), "sometime").require(200);
+    long id = maren.conversationOf(from).path("id").asLong();
+    String before = row(id).path("dueAt").asString();
+    assertThat(conversations.reckonDue()).isZero();
+
+    fabulum.tables.update("update conversation set due_at = since where id = ?", id);
+
+    assertThat(conversations.reckonDue()).isEqualTo(1);
+    assertThat(row(id).path("dueAt").asString()).isEqualTo(before);
+    act(id, "done");
   }
 
   @Test

@@ -131,6 +131,40 @@ class HoursTest {
   }
 
   @Test
+  void hoursAreReadAsPeopleWriteThem() {
+    assertThat(WeekReader.read("Mon-Fri 8:00-17:00")).containsExactlyElementsOf(workdays());
+    assertThat(WeekReader.read(" ")).isEmpty();
+    assertThat(WeekReader.read("sat-mon 9:00-24:00, Fri 20:00-2:00 next day"))
+        .containsExactly(
+            Span.of(SATURDAY, LocalTime.of(9, 0), LocalTime.MIDNIGHT),
+            Span.of(SUNDAY, LocalTime.of(9, 0), LocalTime.MIDNIGHT),
+            Span.of(MONDAY, LocalTime.of(9, 0), LocalTime.MIDNIGHT),
+            Span.pastMidnight(FRIDAY, LocalTime.of(20, 0), LocalTime.of(2, 0)));
+    for (String nonsense :
+        List.of("always", "Mon 8-17", "Mon 8:00-25:00", "Xyz 8:00-9:00", "Mon 17:00-8:00")) {
+      assertThatThrownBy(() -> WeekReader.read(nonsense))
+          .as(nonsense)
+          .isInstanceOf(IllegalArgumentException.class);
+    }
+  }
+
+  @Test
+  void aPromiseOfNothingOrOfAYearIsNone() {
+    assertThatThrownBy(() -> new Promise(Duration.ZERO))
+        .isInstanceOf(IllegalArgumentException.class);
+    assertThatThrownBy(() -> new Promise(Duration.ofDays(365)))
+        .isInstanceOf(IllegalArgumentException.class);
+    Hours hours = new Hours(CHICAGO, workdays(), Set.of());
+    Instant due =
+        new Promise(Duration.ofHours(1)).due(local(2026, 6, 5, 16, 30), hours).orElseThrow();
+    assertThat(Promise.timeLeft(due, local(2026, 6, 6, 12, 0), hours))
+        .isEqualTo(Duration.ofMinutes(30));
+    assertThat(Promise.timeLeft(due, local(2026, 6, 8, 9, 0), hours))
+        .as("late")
+        .isEqualTo(Duration.ofMinutes(-30));
+  }
+
+  @Test
   void itAgreesWithCountingMinuteByMinute() {
     Random random = new Random(SEED);
     for (int i = 0; i < 3_000; i++) {

@@ -11,6 +11,8 @@ import org.jspecify.annotations.Nullable;
  * @param version grows with every change; a smaller one is older
  * @param since our turn: when the customer began to wait; their turn: our last answer; done: when
  *     it was finished
+ * @param dueAt on our turn, when an answer is due
+ * @param secondsLeft working time left till then at the moment of asking; negative when late
  * @param number as people at home write it, or the sender's name
  * @param address the number in E.164, or the sender's name
  * @param answerable false for names and short codes
@@ -23,6 +25,8 @@ public record ConversationView(
     long version,
     Group group,
     Instant since,
+    @Nullable Instant dueAt,
+    @Nullable Long secondsLeft,
     long lineId,
     String number,
     String address,

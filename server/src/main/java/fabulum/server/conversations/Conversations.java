@@ -13,13 +13,17 @@ import fabulum.server.customers.CustomerId;
 import fabulum.server.customers.Customers;
 import fabulum.server.customers.NumberId;
 import fabulum.server.lines.LineId;
+import fabulum.server.lines.Lines;
 import fabulum.server.people.StaffId;
 import fabulum.server.platform.Problem;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -30,10 +34,13 @@ import org.springframework.transaction.annotation.Transactional;
  */
 @Service
 public class Conversations {
+  private static final Duration A_LIFETIME = Duration.ofDays(36_500);
+
   private final ConversationMapper conversations;
   private final EntryMapper entries;
   private final DraftMapper drafts;
   private final Customers customers;
+  private final Lines lines;
   private final ApplicationEventPublisher events;
   private final Clock clock;
 
@@ -42,12 +49,14 @@ public class Conversations {
       EntryMapper entries,
       DraftMapper drafts,
       Customers customers,
+      Lines lines,
       ApplicationEventPublisher events,
       Clock clock) {
     this.conversations = conversations;
     this.entries = entries;
     this.drafts = drafts;
     this.customers = customers;
+    this.lines = lines;
     this.events = events;
     this.clock = clock;
   }
@@ -90,6 +99,8 @@ public class Conversations {
         state.group(),
         state.turn(),
         state.since(),
+        due(text.line(), state),
+        sortAt(text.line(), state),
         customer.isEmpty() && text.from().answerable().isPresent(),
         text.at(),
         ConversationRow.beginning(text.words()),
@@ -234,8 +245,48 @@ public class Conversations {
   }
 
   private void save(ConversationRow row, ConversationState state) {
+    LineId line = new LineId(row.lineId());
     conversations.setState(
-        row.id(), state.group(), state.turn(), state.since(), state.finishedUnanswered());
+        row.id(),
+        state.group(),
+        state.turn(),
+        state.since(),
+        state.finishedUnanswered(),
+        due(line, state),
+        sortAt(line, state));
+  }
+
+  private @Nullable Instant due(LineId line, ConversationState state) {
+    return state.waitingSince().flatMap(since -> lines.promise(line).due(since)).orElse(null);
+  }
+
+  /**
+   * Its place in the group: by what is due on our turn, and last there where nothing ever is; else
+   * by since when it stands so.
+   */
+  private Instant sortAt(LineId line, ConversationState state) {
+    Instant due = due(line, state);
+    Instant never = state.since().plus(A_LIFETIME);
+    return state.waitingSince().isEmpty() ? state.since() : due == null ? never : due;
+  }
+
+  /**
+   * Reckons anew when answers are due, after hours or promises have changed.
+   *
+   * @return how many conversations are due at another time than before
+   */
+  @Transactional
+  public int reckonDue() {
+    int changed = 0;
+    for (ConversationRow listed : conversations.listWaiting()) {
+      ConversationRow row = lock(new ConversationId(listed.id()));
+      if (!Objects.equals(row.dueAt(), due(new LineId(row.lineId()), state(row)))) {
+        save(row, state(row));
+        changed(row.id(), List.of());
+        changed++;
+      }
+    }
+    return changed;
   }
 
   private void happened(ConversationRow row, EventKind event, StaffId by) {

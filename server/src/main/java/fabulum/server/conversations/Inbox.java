@@ -38,6 +38,9 @@ public class Inbox {
   /** The longest stretch that is given at once. */
   public static final int LONGEST_PAGE = 100;
 
+  /** The most marks on the time ribbon. */
+  public static final int LONGEST_RIBBON = 500;
+
   private static final int JUMPS = 8;
   private static final int SHORTEST_DIGITS = 3;
 
@@ -67,7 +70,7 @@ public class Inbox {
     this.clock = clock;
   }
 
-  /** A stretch of the list: on our turn the longest wait first, else the newest first. */
+  /** A stretch of the list: on our turn what is due first comes first, else the newest. */
   public InboxPage page(InboxQuery query, @Nullable String from, int limit) {
     Place place = from == null ? null : Place.read(from);
     List<ConversationRow> rows =
@@ -88,7 +91,25 @@ public class Inbox {
   }
 
   private static Place placeOf(ConversationRow row) {
-    return new Place(row.since(), row.id());
+    return new Place(row.sortAt(), row.id());
+  }
+
+  /**
+   * Everyone who waits on us under these choices, what is due first comes first; at most {@link
+   * #LONGEST_RIBBON}.
+   */
+  public List<ConversationView> ribbon(InboxQuery query) {
+    return views(
+        conversations.list(
+            Group.OUR_TURN,
+            true,
+            query.whose(),
+            query.asking().value(),
+            query.line().map(LineId::value).orElse(null),
+            query.toIdentify(),
+            null,
+            null,
+            LONGEST_RIBBON));
   }
 
   /** How many stand in each group, under the same choices as the list. */
@@ -200,6 +221,8 @@ public class Inbox {
         row.version(),
         row.box(),
         row.since(),
+        row.dueAt(),
+        secondsLeft(row),
         row.lineId(),
         numbers.forPeople(other, region),
         row.address(),
@@ -212,6 +235,15 @@ public class Inbox {
         row.lastWords(),
         row.lastSpeaker(),
         row.failed());
+  }
+
+  private @Nullable Long secondsLeft(ConversationRow row) {
+    return row.dueAt() == null
+        ? null
+        : lines
+            .promise(new LineId(row.lineId()))
+            .timeLeft(row.dueAt(), clock.instant())
+            .toSeconds();
   }
 
   private List<EntryView> entryViews(List<EntryRow> rows) {

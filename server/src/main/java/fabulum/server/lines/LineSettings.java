@@ -1,9 +1,14 @@
 package fabulum.server.lines;
 
+import fabulum.core.hours.Hours;
+import fabulum.core.hours.WeekReader;
 import fabulum.core.phone.PhoneNumber;
 import fabulum.core.phone.Region;
+import fabulum.core.promise.Promise;
+import java.time.Duration;
 import java.time.ZoneId;
 import java.util.List;
+import java.util.Set;
 import org.springframework.boot.context.properties.ConfigurationProperties;
 import org.springframework.boot.context.properties.bind.DefaultValue;
 
@@ -24,12 +29,22 @@ public record LineSettings(@DefaultValue List<ConfiguredLine> lines) {
    * @param number in E.164
    * @param region ISO 3166-1, two capital letters
    * @param zone IANA name
+   * @param hours as {@link WeekReader} reads them; none for always open
+   * @param promise the working time within which it answers
    */
   public record ConfiguredLine(
-      String site, String name, String number, String region, String zone) {
+      String site,
+      String name,
+      String number,
+      String region,
+      String zone,
+      @DefaultValue("") String hours,
+      @DefaultValue("1h") Duration promise) {
 
     NewLine line() {
-      return new NewLine(site, name, new PhoneNumber(number), new Region(region), ZoneId.of(zone));
+      Hours open = new Hours(ZoneId.of(zone), WeekReader.read(hours), Set.of());
+      return new NewLine(
+          site, name, new PhoneNumber(number), new Region(region), open, new Promise(promise));
     }
   }
 }

@@ -1,8 +1,10 @@
 package fabulum.server.testing;
 
 import fabulum.core.delivery.Gateway;
+import fabulum.core.hours.Hours;
 import fabulum.core.phone.PhoneNumber;
 import fabulum.core.phone.Region;
+import fabulum.core.promise.Promise;
 import fabulum.server.FabulumApplication;
 import fabulum.server.lines.Lines;
 import fabulum.server.lines.NewLine;
@@ -15,6 +17,7 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
@@ -98,9 +101,12 @@ public final class Fabulum implements AutoCloseable {
     people.add(new NewStaff("priya", "Priya Nandakumar", "PN", Role.STAFF, PASSWORD, false));
     Lines lines = fabulum.context.getBean(Lines.class);
     Region region = new Region("US");
-    ZoneId zone = ZoneId.of("America/Chicago");
-    lines.add(new NewLine("North Dock", "Dock office", new PhoneNumber(DOCK), region, zone));
-    lines.add(new NewLine("North Dock", "Yard and lift", new PhoneNumber(YARD), region, zone));
+    Hours always = Hours.always(ZoneId.of("America/Chicago"));
+    Promise hour = new Promise(Duration.ofHours(1));
+    lines.add(
+        new NewLine("North Dock", "Dock office", new PhoneNumber(DOCK), region, always, hour));
+    lines.add(
+        new NewLine("North Dock", "Yard and lift", new PhoneNumber(YARD), region, always, hour));
     return fabulum;
   }
 

@@ -28,12 +28,21 @@ public interface ConversationMapper {
       Group box,
       Turn turn,
       Instant since,
+      @Nullable Instant dueAt,
+      Instant sortAt,
       boolean toIdentify,
       Instant lastAt,
       String lastWords,
       SpokeLast lastSpeaker);
 
-  void setState(long id, Group box, Turn turn, Instant since, boolean finishedUnanswered);
+  void setState(
+      long id,
+      Group box,
+      Turn turn,
+      Instant since,
+      boolean finishedUnanswered,
+      @Nullable Instant dueAt,
+      Instant sortAt);
 
   void setLast(long id, Instant at, String words, SpokeLast speaker);
 
@@ -50,9 +59,12 @@ public interface ConversationMapper {
       long asking,
       @Nullable Long lineId,
       boolean toIdentify,
-      @Nullable Instant afterSince,
+      @Nullable Instant afterSort,
       @Nullable Long afterId,
       int limit);
+
+  /** Everyone who waits on us. */
+  List<ConversationRow> listWaiting();
 
   List<GroupCountRow> count(Whose whose, long asking, @Nullable Long lineId, boolean toIdentify);
 

@@ -18,6 +18,8 @@ public record ConversationRow(
     Group box,
     Turn turn,
     Instant since,
+    @Nullable Instant dueAt,
+    Instant sortAt,
     boolean finishedUnanswered,
     boolean toIdentify,
     Instant lastAt,

@@ -66,6 +66,15 @@ class InboxController {
     return inbox.counts(query(me, Group.OUR_TURN, whose, line, toIdentify));
   }
 
+  @GetMapping("/ribbon")
+  List<ConversationView> ribbon(
+      @AuthenticationPrincipal SignedIn me,
+      @RequestParam(defaultValue = "EVERYONE") Whose whose,
+      @RequestParam(required = false) @Nullable Long line,
+      @RequestParam(defaultValue = "false") boolean toIdentify) {
+    return inbox.ribbon(query(me, Group.OUR_TURN, whose, line, toIdentify));
+  }
+
   @GetMapping("/jump")
   List<ConversationView> jump(@RequestParam String words) {
     return inbox.jump(words);

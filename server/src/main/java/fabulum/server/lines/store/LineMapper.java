@@ -1,5 +1,6 @@
 package fabulum.server.lines.store;
 
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import org.apache.ibatis.annotations.Mapper;
@@ -17,5 +18,14 @@ public interface LineMapper {
 
   long insertSite(String name);
 
-  long insert(long siteId, String name, String number, String region, String zone);
+  long insert(
+      long siteId, String name, String number, String region, String zone, int promiseMinutes);
+
+  List<SpanRow> listSpans(long lineId);
+
+  List<LocalDate> listClosedDays(long lineId);
+
+  void insertSpan(long lineId, int dayOfWeek, int fromMinute, int minutes);
+
+  void insertClosedDay(long lineId, LocalDate day);
 }

@@ -1,0 +1,151 @@
+import { Box } from '@mui/material';
+import { useTheme } from '@mui/material/styles';
+import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
+import type { Conversation } from '../../shared/api';
+import { clock, timeLeft, urgency } from '../../shared/format';
+import { RibbonMark } from './RibbonMark';
+import { place, ribbonWords, stack, TICKS } from './model/ribbon';
+
+const MARK_WIDTH = 16;
+const STACK_HEIGHT = 46;
+const TALLEST_LEVEL = 13;
+
+interface Props {
+  /** What waits on us, least time left first. */
+  waiting: Conversation[];
+  me: number;
+  zone: string;
+  chosen: number | undefined;
+  onOpen: (id: number) => void;
+}
+
+function useWidth() {
+  const element = useRef<HTMLDivElement>(null);
+  const [width, setWidth] = useState(1200);
+  useEffect(() => {
+    if (!element.current) return undefined;
+    const observer = new ResizeObserver(([entry]) => entry && setWidth(entry.contentRect.width));
+    observer.observe(element.current);
+    return () => observer.disconnect();
+  }, []);
+  return { element, width };
+}
+
+function describe(row: Conversation): string {
+  return `${row.customerName ?? row.number}, ${timeLeft(row.secondsLeft ?? 0)}, ${row.owner?.name ?? 'nobody’s'}: ${row.lastWords}`;
+}
+
+/** The time ribbon: every conversation that is our turn is one mark, from late at the left to comfortable at the right. */
+export function Ribbon({ waiting, me, zone, chosen, onOpen }: Props) {
+  const inks = useTheme().vars?.palette.inks;
+  const { element, width } = useWidth();
+  const [focused, setFocused] = useState(0);
+  const marks = waiting.filter((row) => row.secondsLeft !== undefined);
+  const left = marks.map((row) => row.secondsLeft ?? 0);
+  const columns = Math.max(1, Math.floor(width / MARK_WIDTH));
+  const standings = stack(left, columns);
+  const tallest = Math.max(1, ...standings.map((standing) => standing.level + 1));
+  const level = Math.min(TALLEST_LEVEL, STACK_HEIGHT / tallest);
+  const next = marks.find((row) => (row.secondsLeft ?? -1) >= 0)?.dueAt;
+  const walk = (event: KeyboardEvent<HTMLElement>) => {
+    const by = { ArrowRight: 1, ArrowLeft: -1 }[event.key];
+    if (by === undefined) return;
+    event.preventDefault();
+    const to = Math.min(marks.length - 1, Math.max(0, focused + by));
+    setFocused(to);
+    event.currentTarget.querySelectorAll('a')[to]?.focus();
+  };
+  return (
+    <Box
+      component="section"
+      aria-label="Time ribbon"
+      className="no-print"
+      sx={{ px: 2, pt: 0.5, borderBottom: 1, borderColor: 'divider', bgcolor: 'background.paper' }}
+    >
+      <Box ref={element} sx={{ position: 'relative', height: STACK_HEIGHT + 20 }}>
+        <Box
+          aria-hidden
+          sx={{
+            position: 'absolute',
+            left: 0,
+            width: `${place(0) * 100}%`,
+            top: 0,
+            height: STACK_HEIGHT,
+            borderRight: 2,
+            borderColor: 'text.primary',
+            bgcolor: (t) => t.vars?.palette.inks.ground,
+          }}
+        />
+        <Box
+          aria-hidden
+          sx={{ position: 'absolute', insetInline: 0, top: STACK_HEIGHT, borderTop: 1, borderColor: 'text.secondary' }}
+        />
+        {TICKS.map((tick) => (
+          <Box
+            key={tick.words}
+            aria-hidden
+            className="figures"
+            sx={{
+              position: 'absolute',
+              top: STACK_HEIGHT,
+              left: `${tick.at * 100}%`,
+              typography: 'caption',
+              fontSize: '0.75rem',
+              color: 'text.secondary',
+              borderLeft: 1,
+              borderColor: 'text.secondary',
+              pl: 0.5,
+              lineHeight: '18px',
+              whiteSpace: 'nowrap',
+              display: { xs: tick.words === 'now' || tick.words === '1 h' ? 'block' : 'none', sm: 'block' },
+            }}
+          >
+            {tick.words}
+          </Box>
+        ))}
+        <Box component="ul" onKeyDown={walk} sx={{ m: 0, p: 0, listStyle: 'none' }}>
+          {marks.map((row, i) => {
+            const standing = standings[i] ?? { column: 0, level: 0 };
+            return (
+              <Box
+                component="li"
+                key={row.id}
+                sx={{ position: 'absolute' }}
+                style={{
+                  left: (standing.column / Math.max(1, columns - 1)) * (width - MARK_WIDTH),
+                  top: STACK_HEIGHT - (standing.level + 1) * level,
+                }}
+              >
+                <a
+                  href={`/inbox/${row.id}`}
+                  aria-label={describe(row)}
+                  title={describe(row)}
+                  tabIndex={i === Math.min(focused, marks.length - 1) ? 0 : -1}
+                  onFocus={() => setFocused(i)}
+                  onClick={(event) => {
+                    event.preventDefault();
+                    onOpen(row.id);
+                  }}
+                  style={{ display: 'block', height: level, width: MARK_WIDTH }}
+                >
+                  <RibbonMark
+                    owner={row.owner}
+                    me={me}
+                    chosen={row.id === chosen}
+                    height={level}
+                    colour={
+                      { late: inks?.madder, soon: inks?.saffron, fine: inks?.pine }[urgency(row.secondsLeft ?? 0)]
+                    }
+                  />
+                </a>
+              </Box>
+            );
+          })}
+        </Box>
+      </Box>
+      <Box className="figures" sx={{ typography: 'caption', color: 'text.secondary', pb: 0.5 }}>
+        {ribbonWords(left, next === undefined ? undefined : clock(new Date(next), zone))}
+      </Box>
+    </Box>
+  );
+}

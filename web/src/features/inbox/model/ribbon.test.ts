@@ -1,0 +1,41 @@
+import { describe, expect, it } from 'vitest';
+import { place, ribbonWords, stack, TICKS } from './ribbon';
+
+describe('the time ribbon', () => {
+  it('never puts a mark with more time left of one with less, and keeps all within its ends', () => {
+    let before = 0;
+    for (let seconds = -200_000; seconds < 400_000; seconds += 37) {
+      const at = place(seconds);
+      expect(at).toBeGreaterThanOrEqual(before);
+      expect(at).toBeLessThanOrEqual(1);
+      before = at;
+    }
+  });
+
+  it('has no jumps where its parts meet', () => {
+    for (const seam of [0, 3600, 8 * 3600]) {
+      expect(Math.abs(place(seam + 1) - place(seam - 1))).toBeLessThan(0.01);
+    }
+  });
+
+  it('gives the next hour the most room', () => {
+    expect(place(3600) - place(0)).toBeGreaterThan(0.3);
+    expect(TICKS.map((tick) => tick.at)).toEqual([...TICKS.map((tick) => tick.at)].sort((a, b) => a - b));
+  });
+
+  it('stacks what would collide, the more urgent lower, and never two in one place', () => {
+    const seconds = Array.from({ length: 500 }, (_, i) => i * 30 - 3000);
+    const marks = stack(seconds, 60);
+    expect(new Set(marks.map((mark) => `${mark.column}/${mark.level}`)).size).toBe(500);
+    expect(stack([10, 11, 12], 60).map((mark) => mark.level)).toEqual([0, 1, 2]);
+    expect(Math.max(...marks.map((mark) => mark.column))).toBeLessThan(60);
+  });
+
+  it.each([
+    [[], undefined, 'Nobody waits on us.'],
+    [[-60, -1, 30, 3600, 3601], '14:20', '2 late, 2 within the hour, 1 later, next promise 14:20'],
+    [[4000], '16:00', 'nothing late, 1 later, next promise 16:00'],
+  ])('says in words what it shows: %s', (seconds, next, words) => {
+    expect(ribbonWords(seconds, next)).toBe(words);
+  });
+});

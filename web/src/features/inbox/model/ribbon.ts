@@ -1,0 +1,78 @@
+/** Where marks stand on the time ribbon, and what it says in words. */
+
+const HOUR = 3600;
+const MINUTE = 60;
+/** Beyond these, left and right, everything stands at the edge. */
+const MOST_LATE = 24 * HOUR;
+const MOST_COMFORTABLE = 40 * HOUR;
+
+/** Shares of the width: what is late, the next hour (which decides the day), the rest of a working day, and beyond. */
+const NOW = 0.26;
+const HOUR_END = 0.64;
+const DAY_END = 0.86;
+const DAY = 8 * HOUR;
+
+/** A tick of the scale. */
+export interface Tick {
+  at: number;
+  words: string;
+}
+
+/**
+ * The place of a mark, 0 at the left edge and 1 at the right. It never goes down when more time is left. The next hour is drawn
+ * evenly; what is late, and what is far off, by the root or the logarithm of its time, so that the urgent has room.
+ */
+export function place(secondsLeft: number): number {
+  if (secondsLeft < 0) return NOW * (1 - Math.sqrt(Math.min(-secondsLeft, MOST_LATE) / MOST_LATE));
+  if (secondsLeft <= HOUR) return NOW + (HOUR_END - NOW) * (secondsLeft / HOUR);
+  if (secondsLeft <= DAY)
+    return HOUR_END + (DAY_END - HOUR_END) * (Math.log(secondsLeft / HOUR) / Math.log(DAY / HOUR));
+  const far = Math.min(secondsLeft, MOST_COMFORTABLE);
+  return DAY_END + (1 - DAY_END) * (Math.log(far / DAY) / Math.log(MOST_COMFORTABLE / DAY));
+}
+
+export const TICKS: Tick[] = [
+  [-8 * HOUR, 'late 8 h'],
+  [-HOUR, 'late 1 h'],
+  [0, 'now'],
+  [15 * MINUTE, '15 min'],
+  [30 * MINUTE, '30 min'],
+  [45 * MINUTE, '45 min'],
+  [HOUR, '1 h'],
+  [2 * HOUR, '2 h'],
+  [4 * HOUR, '4 h'],
+  [8 * HOUR, '8 h'],
+].map(([seconds, words]) => ({ at: place(seconds as number), words: words as string }));
+
+/** A mark with its column and its height in the stack there. */
+export interface Standing {
+  column: number;
+  level: number;
+}
+
+/** Puts marks that would collide on top of each other; what is more urgent stands lower. Marks come in order of time left. */
+export function stack(secondsLeft: number[], columns: number): Standing[] {
+  const heights = new Map<number, number>();
+  return secondsLeft.map((seconds) => {
+    const column = Math.min(columns - 1, Math.round(place(seconds) * (columns - 1)));
+    const level = heights.get(column) ?? 0;
+    heights.set(column, level + 1);
+    return { column, level };
+  });
+}
+
+/** "3 late, 5 within the hour, next promise 14:20" */
+export function ribbonWords(secondsLeft: number[], nextDue: string | undefined): string {
+  if (secondsLeft.length === 0) return 'Nobody waits on us.';
+  const late = secondsLeft.filter((seconds) => seconds < 0).length;
+  const hour = secondsLeft.filter((seconds) => seconds >= 0 && seconds <= HOUR).length;
+  const later = secondsLeft.length - late - hour;
+  return [
+    late > 0 ? `${late} late` : 'nothing late',
+    hour > 0 && `${hour} within the hour`,
+    later > 0 && `${later} later`,
+    nextDue !== undefined && `next promise ${nextDue}`,
+  ]
+    .filter(Boolean)
+    .join(', ');
+}
