@@ -4,11 +4,11 @@ import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
 import type { Conversation } from '../../shared/api';
 import { clock, timeLeft, urgency } from '../../shared/format';
 import { RibbonMark } from './RibbonMark';
-import { place, ribbonWords, stack, TICKS } from './model/ribbon';
+import { place, ribbonWords, spacing, stack, TICKS } from './model/ribbon';
 
 const MARK_WIDTH = 16;
 const STACK_HEIGHT = 46;
-const TALLEST_LEVEL = 13;
+const MARK_HEIGHT = 13;
 
 interface Props {
   /** What waits on us, least time left first. */
@@ -44,8 +44,6 @@ export function Ribbon({ waiting, me, zone, chosen, onOpen }: Props) {
   const left = marks.map((row) => row.secondsLeft ?? 0);
   const columns = Math.max(1, Math.floor(width / MARK_WIDTH));
   const standings = stack(left, columns);
-  const tallest = Math.max(1, ...standings.map((standing) => standing.level + 1));
-  const level = Math.min(TALLEST_LEVEL, STACK_HEIGHT / tallest);
   const next = marks.find((row) => (row.secondsLeft ?? -1) >= 0)?.dueAt;
   const walk = (event: KeyboardEvent<HTMLElement>) => {
     const by = { ArrowRight: 1, ArrowLeft: -1 }[event.key];
@@ -105,7 +103,7 @@ export function Ribbon({ waiting, me, zone, chosen, onOpen }: Props) {
         ))}
         <Box component="ul" onKeyDown={walk} sx={{ m: 0, p: 0, listStyle: 'none' }}>
           {marks.map((row, i) => {
-            const standing = standings[i] ?? { column: 0, level: 0 };
+            const standing = standings[i] ?? { column: 0, level: 0, of: 1 };
             return (
               <Box
                 component="li"
@@ -113,7 +111,7 @@ export function Ribbon({ waiting, me, zone, chosen, onOpen }: Props) {
                 sx={{ position: 'absolute' }}
                 style={{
                   left: (standing.column / Math.max(1, columns - 1)) * (width - MARK_WIDTH),
-                  top: STACK_HEIGHT - (standing.level + 1) * level,
+                  top: STACK_HEIGHT - MARK_HEIGHT - standing.level * spacing(standing.of, STACK_HEIGHT, MARK_HEIGHT),
                 }}
               >
                 <a
@@ -126,13 +124,13 @@ export function Ribbon({ waiting, me, zone, chosen, onOpen }: Props) {
                     event.preventDefault();
                     onOpen(row.id);
                   }}
-                  style={{ display: 'block', height: level, width: MARK_WIDTH }}
+                  style={{ display: 'block', height: MARK_HEIGHT, width: MARK_WIDTH }}
                 >
                   <RibbonMark
                     owner={row.owner}
                     me={me}
                     chosen={row.id === chosen}
-                    height={level}
+                    height={MARK_HEIGHT}
                     colour={
                       { late: inks?.madder, soon: inks?.saffron, fine: inks?.pine }[urgency(row.secondsLeft ?? 0)]
                     }

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { place, ribbonWords, stack, TICKS } from './ribbon';
+import { place, ribbonWords, spacing, stack, TICKS } from './ribbon';
 
 describe('the time ribbon', () => {
   it('never puts a mark with more time left of one with less, and keeps all within its ends', () => {
@@ -29,6 +29,14 @@ describe('the time ribbon', () => {
     expect(new Set(marks.map((mark) => `${mark.column}/${mark.level}`)).size).toBe(500);
     expect(stack([10, 11, 12], 60).map((mark) => mark.level)).toEqual([0, 1, 2]);
     expect(Math.max(...marks.map((mark) => mark.column))).toBeLessThan(60);
+  });
+
+  it('keeps a tall stack within its room and leaves small ones their size', () => {
+    for (const of of [1, 2, 3, 7, 40, 500]) {
+      expect((of - 1) * spacing(of, 46, 13) + 13).toBeLessThanOrEqual(46 + 1e-9);
+    }
+    expect(spacing(3, 46, 13)).toBe(13);
+    expect(stack([10, 11, 12], 60).map((mark) => mark.of)).toEqual([3, 3, 3]);
   });
 
   it.each([

@@ -48,17 +48,25 @@ export const TICKS: Tick[] = [
 export interface Standing {
   column: number;
   level: number;
+  /** How many stand in this column. */
+  of: number;
 }
 
 /** Puts marks that would collide on top of each other; what is more urgent stands lower. Marks come in order of time left. */
 export function stack(secondsLeft: number[], columns: number): Standing[] {
   const heights = new Map<number, number>();
-  return secondsLeft.map((seconds) => {
+  const standings = secondsLeft.map((seconds) => {
     const column = Math.min(columns - 1, Math.round(place(seconds) * (columns - 1)));
     const level = heights.get(column) ?? 0;
     heights.set(column, level + 1);
     return { column, level };
   });
+  return standings.map((standing) => ({ ...standing, of: heights.get(standing.column) ?? 1 }));
+}
+
+/** How far apart marks of one column stand: side by side while there is room, closer where many share a moment. */
+export function spacing(of: number, room: number, mark: number): number {
+  return of <= 1 ? 0 : Math.min(mark, (room - mark) / (of - 1));
 }
 
 /** "3 late, 5 within the hour, next promise 14:20" */
