@@ -15,6 +15,8 @@ const chromium = [
 export default defineConfig({
   testDir: 'browser',
   workers: 1,
+  // A machine that builds for everyone may stall for seconds; what passes only then is listed as flaky.
+  retries: process.env.CI ? 1 : 0,
   timeout: 30_000,
   expect: { timeout: 8_000 },
   reporter: [['list']],

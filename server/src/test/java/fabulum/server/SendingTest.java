@@ -147,7 +147,7 @@ class SendingTest {
     for (int i = 0; i < 300; i++) {
       send("load " + i, Fabulum.reference()).require(200);
     }
-    live.awaitDelivery("load 299", "SENT");
+    awaitHanded("load 299", 1);
 
     List<String> handed =
         fabulum.network.handed.stream()
