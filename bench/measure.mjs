@@ -10,6 +10,13 @@ const app = `http://localhost:${port}`;
 const network = `http://localhost:${port + 1}`;
 const ROUNDS = 400;
 const TEXTS = 40;
+const PATIENCE_MS = 240_000;
+
+// Whatever never comes must not be waited for for ever.
+setTimeout(() => {
+  console.error(`Not finished within ${PATIENCE_MS / 1000} s; what was measured until then stands above.`);
+  process.exit(1);
+}, PATIENCE_MS).unref();
 
 const sorted = (numbers) => [...numbers].sort((a, b) => a - b);
 const at = (numbers, share) => sorted(numbers)[Math.min(numbers.length - 1, Math.floor(numbers.length * share))];
