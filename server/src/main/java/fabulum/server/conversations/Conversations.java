@@ -92,6 +92,7 @@ public class Conversations {
   private long begin(ReceivedText text, NumberId number) {
     Optional<CustomerId> customer = customers.onlyHolder(number);
     ConversationState state = ConversationState.begunByCustomer(text.at());
+    Instant due = due(text.line(), state);
     return conversations.insert(
         text.line().value(),
         number.value(),
@@ -99,8 +100,8 @@ public class Conversations {
         state.group(),
         state.turn(),
         state.since(),
-        due(text.line(), state),
-        sortAt(text.line(), state),
+        due,
+        sortAt(state, due),
         customer.isEmpty() && text.from().answerable().isPresent(),
         text.at(),
         ConversationRow.beginning(text.words()),
@@ -245,15 +246,15 @@ public class Conversations {
   }
 
   private void save(ConversationRow row, ConversationState state) {
-    LineId line = new LineId(row.lineId());
+    Instant due = due(new LineId(row.lineId()), state);
     conversations.setState(
         row.id(),
         state.group(),
         state.turn(),
         state.since(),
         state.finishedUnanswered(),
-        due(line, state),
-        sortAt(line, state));
+        due,
+        sortAt(state, due));
   }
 
   private @Nullable Instant due(LineId line, ConversationState state) {
@@ -264,8 +265,7 @@ public class Conversations {
    * Its place in the group: by what is due on our turn, and last there where nothing ever is; else
    * by since when it stands so.
    */
-  private Instant sortAt(LineId line, ConversationState state) {
-    Instant due = due(line, state);
+  private static Instant sortAt(ConversationState state, @Nullable Instant due) {
     Instant never = state.since().plus(A_LIFETIME);
     return state.waitingSince().isEmpty() ? state.since() : due == null ? never : due;
   }
