@@ -1,23 +1,24 @@
 package fabulum.core.conversation;
 
+import fabulum.core.conversation.Standing.Aside;
+import fabulum.core.conversation.Standing.Blank;
+import fabulum.core.conversation.Standing.Done;
+import fabulum.core.conversation.Standing.Open;
 import java.time.Instant;
 import java.util.Optional;
 
 /**
- * Whose turn it is, whether the conversation is done, and since when it stands so. All transitions
- * are methods here and nowhere else.
+ * Whose turn it is, how the conversation stands, and since when. All transitions are methods here
+ * and nowhere else.
  *
  * @param turn who is to speak next
- * @param done finished until the customer, or we, write again
- * @param since our turn: the first customer text that no person has answered; their turn: our last
- *     answer; done: when it was finished
- * @param finishedUnanswered done while it was our turn, so without an answer
+ * @param since done: when it was finished; else on our turn the first customer text that no person
+ *     has answered, and on theirs our last answer
  */
-public record ConversationState(
-    Turn turn, boolean done, Instant since, boolean finishedUnanswered) {
+public record ConversationState(Turn turn, Instant since, Standing standing) {
 
   public ConversationState {
-    if (finishedUnanswered && !(done && turn == Turn.OURS)) {
+    if (standing instanceof Done done && done.unanswered() && turn != Turn.OURS) {
       throw new IllegalArgumentException(
           "Only a conversation done on our turn is finished without an answer");
     }
@@ -25,39 +26,73 @@ public record ConversationState(
 
   /** A conversation begun by the customer's first text. */
   public static ConversationState begunByCustomer(Instant at) {
-    return new ConversationState(Turn.OURS, false, at, false);
+    return new ConversationState(Turn.OURS, at, Standing.OPEN);
   }
 
   /** A conversation begun by us. */
   public static ConversationState begunByUs(Instant at) {
-    return new ConversationState(Turn.THEIRS, false, at, false);
+    return new ConversationState(Turn.THEIRS, at, Standing.OPEN);
+  }
+
+  /** A conversation opened by us in order to write. */
+  public static ConversationState blank(Instant at) {
+    return new ConversationState(Turn.THEIRS, at, new Blank());
   }
 
   /** The group of the inbox it belongs to. */
   public Group group() {
-    if (done) {
-      return Group.DONE;
+    if (standing instanceof Open) {
+      return turn == Turn.OURS ? Group.OUR_TURN : Group.THEIR_TURN;
     }
-    return turn == Turn.OURS ? Group.OUR_TURN : Group.THEIR_TURN;
+    return standing instanceof Aside
+        ? Group.SET_ASIDE
+        : standing instanceof Done ? Group.DONE : Group.BLANK;
   }
 
-  /** Since when the customer waits for a person; empty when nobody waits. */
-  public Optional<Instant> waitingSince() {
-    return group() == Group.OUR_TURN ? Optional.of(since) : Optional.empty();
+  /** Whether it is neither done nor blank. */
+  public boolean isOpen() {
+    return standing instanceof Open || standing instanceof Aside;
   }
 
   /**
-   * The customer wrote: our turn. A wait that has begun goes on from where it began; a done
-   * conversation opens by itself.
+   * Since when the customer waits for a person, also while it is set aside; empty when nobody
+   * waits.
+   */
+  public Optional<Instant> waitingSince() {
+    return isOpen() && turn == Turn.OURS ? Optional.of(since) : Optional.empty();
+  }
+
+  /** Whether it was finished while the customer waited. */
+  public boolean finishedUnanswered() {
+    return standing instanceof Done done && done.unanswered();
+  }
+
+  /** Until when it is set aside; empty when it is not, or until the customer writes. */
+  public Optional<Instant> asideUntil() {
+    return standing instanceof Aside aside ? aside.until() : Optional.empty();
+  }
+
+  /** Why it is back from being set aside, until somebody acts on it. */
+  public Optional<Back> back() {
+    return standing instanceof Open open ? open.back() : Optional.empty();
+  }
+
+  /**
+   * The customer wrote: our turn. A wait that has begun goes on from where it began; what was done
+   * or set aside opens by itself.
    */
   public ConversationState customerWrote(Instant at) {
     boolean alreadyWaiting = waitingSince().filter(began -> !began.isAfter(at)).isPresent();
-    return alreadyWaiting ? this : new ConversationState(Turn.OURS, false, at, false);
+    Standing next = standing instanceof Open ? standing : Standing.OPEN;
+    if (standing instanceof Aside) {
+      next = new Open(Optional.of(Back.CUSTOMER_WROTE));
+    }
+    return new ConversationState(Turn.OURS, alreadyWaiting ? since : at, next);
   }
 
-  /** A person on our side answered, or wrote unasked: their turn, also out of done. */
+  /** A person on our side answered, or wrote unasked: their turn, however it stood. */
   public ConversationState personAnswered(Instant at) {
-    return new ConversationState(Turn.THEIRS, false, at, false);
+    return new ConversationState(Turn.THEIRS, at, Standing.OPEN);
   }
 
   /**
@@ -67,9 +102,14 @@ public record ConversationState(
     return this;
   }
 
+  /** What the customer wrote last needs no answer: their turn, where it was our turn. */
+  public ConversationState neededNoAnswer(Instant at) {
+    return waitingSince().isPresent() ? new ConversationState(Turn.THEIRS, at, standing) : this;
+  }
+
   /** Finished. Finishing twice changes nothing. */
   public ConversationState finished(Instant at) {
-    return done ? this : new ConversationState(turn, true, at, turn == Turn.OURS);
+    return isOpen() ? new ConversationState(turn, at, new Done(turn == Turn.OURS)) : this;
   }
 
   /**
@@ -79,6 +119,30 @@ public record ConversationState(
    * @param at now; the wait begins anew, for the old one was ended knowingly
    */
   public ConversationState reopened(Instant at) {
-    return done ? new ConversationState(turn, false, at, false) : this;
+    return standing instanceof Done ? new ConversationState(turn, at, Standing.OPEN) : this;
+  }
+
+  /**
+   * Out of sight. A wait goes on meanwhile, for the customer knows nothing of it. Only what is open
+   * can be set aside; setting aside again changes the time.
+   *
+   * @param until after now; empty for only when the customer writes
+   */
+  public ConversationState setAside(Optional<Instant> until) {
+    return isOpen() ? new ConversationState(turn, since, new Aside(until)) : this;
+  }
+
+  /** The time it was set aside for has come, if it has. */
+  public ConversationState cameBack(Instant now) {
+    return asideUntil().filter(until -> !until.isAfter(now)).isPresent()
+        ? new ConversationState(turn, since, new Open(Optional.of(Back.ITS_TIME)))
+        : this;
+  }
+
+  /** A colleague takes it up before its time. */
+  public ConversationState takenUp() {
+    return standing instanceof Aside
+        ? new ConversationState(turn, since, new Open(Optional.of(Back.TAKEN_UP)))
+        : this;
   }
 }

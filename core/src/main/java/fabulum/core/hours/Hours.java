@@ -119,6 +119,35 @@ public record Hours(ZoneId zone, List<Span> week, Set<LocalDate> closedDays) {
     return Optional.empty();
   }
 
+  /**
+   * The last instant from which this much working time passes until {@code end}; the end itself for
+   * none. The mirror of {@link #plus}.
+   *
+   * @param working not negative
+   * @return empty when the line was not open for so long within two years of closed days
+   */
+  public Optional<Instant> minus(Instant end, Duration working) {
+    Duration left = working;
+    if (left.isZero()) {
+      return Optional.of(end);
+    }
+    int closedInARow = 0;
+    for (LocalDate day = dateOf(end); closedInARow < PATIENCE_DAYS; day = day.minusDays(1)) {
+      Duration before = left;
+      List<Open> open = openOn(day);
+      for (int i = open.size() - 1; i >= 0; i--) {
+        Instant to = open.get(i).to().isAfter(end) ? end : open.get(i).to();
+        Duration here = open.get(i).within(open.get(i).from(), end);
+        if (here.compareTo(left) >= 0) {
+          return Optional.of(to.minus(left));
+        }
+        left = left.minus(here);
+      }
+      closedInARow = before.equals(left) ? closedInARow + 1 : 0;
+    }
+    return Optional.empty();
+  }
+
   private LocalDate dateOf(Instant at) {
     return at.atZone(zone).toLocalDate();
   }

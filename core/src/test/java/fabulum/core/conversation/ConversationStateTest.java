@@ -3,6 +3,7 @@ package fabulum.core.conversation;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Instant;
+import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 
@@ -70,38 +71,104 @@ class ConversationStateTest {
   }
 
   @Test
-  void whateverHappensWhoSpokeLastDecidesTheTurn() {
+  void setAsideComesBackAtItsTimeAndNotBefore() {
+    ConversationState aside = ConversationState.begunByCustomer(NINE).setAside(Optional.of(ELEVEN));
+
+    assertThat(aside.group()).isEqualTo(Group.SET_ASIDE);
+    assertThat(aside.cameBack(TEN)).isEqualTo(aside);
+    assertThat(aside.cameBack(ELEVEN).group()).isEqualTo(Group.OUR_TURN);
+    assertThat(aside.cameBack(ELEVEN).back()).contains(Back.ITS_TIME);
+    assertThat(aside.cameBack(ELEVEN).waitingSince()).as("the wait went on").contains(NINE);
+  }
+
+  @Test
+  void setAsideUntilTheyWriteComesBackOnlyThen() {
+    ConversationState aside = ConversationState.begunByUs(NINE).setAside(Optional.empty());
+
+    assertThat(aside.cameBack(ELEVEN)).isEqualTo(aside);
+    assertThat(aside.customerWrote(TEN).group()).isEqualTo(Group.OUR_TURN);
+    assertThat(aside.customerWrote(TEN).back()).contains(Back.CUSTOMER_WROTE);
+    assertThat(aside.takenUp().group()).isEqualTo(Group.THEIR_TURN);
+  }
+
+  @Test
+  void onlyWhatIsOpenIsSetAside() {
+    ConversationState done = ConversationState.begunByUs(NINE).finished(TEN);
+    assertThat(done.setAside(Optional.empty())).isEqualTo(done);
+    ConversationState blank = ConversationState.blank(NINE);
+    assertThat(blank.setAside(Optional.empty()).finished(TEN)).isEqualTo(blank);
+    assertThat(blank.personAnswered(TEN)).isEqualTo(ConversationState.begunByUs(TEN));
+  }
+
+  @Test
+  void whatNeedsNoAnswerIsTheirTurnWhereItStands() {
+    ConversationState waiting = ConversationState.begunByCustomer(NINE);
+
+    assertThat(waiting.neededNoAnswer(TEN)).isEqualTo(ConversationState.begunByUs(TEN));
+    ConversationState aside = waiting.setAside(Optional.of(ELEVEN)).neededNoAnswer(TEN);
+    assertThat(aside.group()).isEqualTo(Group.SET_ASIDE);
+    assertThat(aside.waitingSince()).isEmpty();
+  }
+
+  /** The same story told by a few plain variables. */
+  @Test
+  void whateverHappensTheStateIsWhatThePlainStoryGives() {
     Random random = new Random(7);
-    for (int round = 0; round < 2_000; round++) {
+    for (int round = 0; round < 3_000; round++) {
       ConversationState state = ConversationState.begunByCustomer(NINE);
-      boolean customerLast = true;
-      boolean done = false;
       Instant at = NINE;
-      for (int act = 0; act < 12; act++) {
+      boolean ours = true;
+      String place = "open";
+      Instant until = null;
+      Instant waitsSince = NINE;
+      for (int act = 0; act < 14; act++) {
         at = at.plusSeconds(60);
-        switch (random.nextInt(5)) {
+        switch (random.nextInt(8)) {
           case 0 -> {
             state = state.customerWrote(at);
-            customerLast = true;
-            done = false;
+            waitsSince = ours && !place.equals("done") ? waitsSince : at;
+            ours = true;
+            place = "open";
           }
           case 1 -> {
             state = state.personAnswered(at);
-            customerLast = false;
-            done = false;
+            ours = false;
+            place = "open";
           }
           case 2 -> state = state.automaticallyAnswered();
           case 3 -> {
             state = state.finished(at);
-            done = true;
+            place = "done";
+          }
+          case 4 -> {
+            state = state.reopened(at);
+            waitsSince = place.equals("done") ? at : waitsSince;
+            place = place.equals("done") ? "open" : place;
+          }
+          case 5 -> {
+            until = random.nextBoolean() ? at.plusSeconds(60L * (1 + random.nextInt(3))) : null;
+            state = state.setAside(Optional.ofNullable(until));
+            place = place.equals("done") ? "done" : "aside";
+          }
+          case 6 -> {
+            state = state.neededNoAnswer(at);
+            ours = ours && place.equals("done");
           }
           default -> {
-            state = state.reopened(at);
-            done = false;
+            state = state.cameBack(at);
+            boolean itsTime = until != null && !until.isAfter(at);
+            place = place.equals("aside") && itsTime ? "open" : place;
           }
         }
         assertThat(state.group())
-            .isEqualTo(done ? Group.DONE : customerLast ? Group.OUR_TURN : Group.THEIR_TURN);
+            .isEqualTo(
+                place.equals("done")
+                    ? Group.DONE
+                    : place.equals("aside")
+                        ? Group.SET_ASIDE
+                        : ours ? Group.OUR_TURN : Group.THEIR_TURN);
+        assertThat(state.waitingSince())
+            .isEqualTo(ours && !place.equals("done") ? Optional.of(waitsSince) : Optional.empty());
       }
     }
   }

@@ -184,6 +184,9 @@ class HoursTest {
             .as("seed %s, case %s, %s, %s plus %s", SEED, i, hours, from, working)
             .isEqualTo(slowPlus(hours, from, working));
         assertThat(Promise.timeLeft(due, from, hours)).isEqualTo(working);
+        Instant latest = hours.minus(due, working).orElseThrow();
+        assertThat(hours.between(latest, due)).as("back from %s", due).isEqualTo(working);
+        assertThat(latest).as("the last such instant").isAfterOrEqualTo(from);
       }
     }
   }

@@ -1,0 +1,10 @@
+package fabulum.core.conversation;
+
+/** Why a conversation is back from being set aside. */
+public enum Back {
+  /** The time it was set aside for has come. */
+  ITS_TIME,
+  CUSTOMER_WROTE,
+  /** A colleague took it up again. */
+  TAKEN_UP
+}

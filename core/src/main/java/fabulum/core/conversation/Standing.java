@@ -1,0 +1,35 @@
+package fabulum.core.conversation;
+
+import java.time.Instant;
+import java.util.Optional;
+
+/** How a conversation stands, apart from whose turn it is. */
+public sealed interface Standing {
+
+  /**
+   * In sight.
+   *
+   * @param back why it is back from being set aside, until somebody acts on it
+   */
+  record Open(Optional<Back> back) implements Standing {}
+
+  /**
+   * Out of sight.
+   *
+   * @param until when it comes back; empty for only when the customer writes
+   */
+  record Aside(Optional<Instant> until) implements Standing {}
+
+  /**
+   * Finished until the customer, or we, write again.
+   *
+   * @param unanswered done while it was our turn, so without an answer
+   */
+  record Done(boolean unanswered) implements Standing {}
+
+  /** Opened in order to write; nothing has been said. */
+  record Blank() implements Standing {}
+
+  /** In sight, and not just back. */
+  Standing OPEN = new Open(Optional.empty());
+}
