@@ -2,7 +2,9 @@ package fabulum.demo;
 
 import fabulum.server.lines.Lines;
 import fabulum.server.people.People;
+import fabulum.server.people.Teams;
 import fabulum.server.platform.DataSettings;
+import fabulum.server.topics.Topics;
 import java.time.Clock;
 import javax.sql.DataSource;
 import org.springframework.beans.factory.SmartInitializingSingleton;
@@ -19,14 +21,24 @@ class DemoConfiguration {
   @Bean
   SmartInitializingSingleton quillhaven(
       People people,
+      Teams teams,
       Lines lines,
+      Topics topics,
       DataSource database,
       TransactionTemplate transactions,
       JsonMapper json,
       DataSettings settings,
       Clock clock) {
     Loader loader =
-        new Loader(people, lines, new JdbcTemplate(database), transactions, json, settings.data());
+        new Loader(
+            people,
+            teams,
+            lines,
+            topics,
+            new JdbcTemplate(database),
+            transactions,
+            json,
+            settings.data());
     return () -> loader.loadInto(clock.instant());
   }
 }

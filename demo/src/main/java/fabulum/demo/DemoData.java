@@ -5,6 +5,7 @@ import fabulum.demo.Situation.Line;
 import fabulum.demo.Situation.Speaker;
 import java.time.Instant;
 import java.util.List;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -42,12 +43,14 @@ record DemoData(List<Customer> customers, List<Number> numbers, List<Conversatio
    *
    * @param number its position
    * @param owner position of a member of staff, or null
+   * @param topics names of topics of its line's team
    */
   record Conversation(
       Line line,
       int number,
       @Nullable Integer owner,
       ConversationState state,
+      Set<String> topics,
       List<Entry> entries) {}
 
   /**

@@ -1,6 +1,7 @@
 package fabulum.demo;
 
 import fabulum.core.conversation.ConversationState;
+import fabulum.core.conversation.Group;
 import fabulum.demo.DemoData.Appointment;
 import fabulum.demo.DemoData.Conversation;
 import fabulum.demo.DemoData.Customer;
@@ -19,7 +20,10 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
+import java.util.TreeSet;
 import org.jspecify.annotations.Nullable;
 
 /** Makes the demonstration data: the same seed and moment give the same data. */
@@ -57,6 +61,7 @@ final class Generator {
     addPast();
     addStrangers();
     addOpen();
+    setSomeAside();
     return new DemoData(List.copyOf(customers), List.copyOf(numbers), List.copyOf(conversations));
   }
 
@@ -120,14 +125,18 @@ final class Generator {
   private void addPastConversation(int number, Line line, List<Situation> usual) {
     List<Situation> here = usual.stream().filter(s -> s.line() == line).toList();
     List<Entry> entries = new ArrayList<>();
+    Set<String> topics = new TreeSet<>();
     int told = 1 + random.nextInt(4);
     for (int i = 0; i < told; i++) {
       Situation situation = here.get(random.nextInt(here.size()));
       tell(situation, number, pastStart(situation), entries);
+      if (i == 0 && !situation.topic().isEmpty()) {
+        topics.add(situation.topic());
+      }
     }
     entries.sort(Comparator.comparing(Entry::at));
     boolean leftOpen = random.nextInt(50) == 0 && hadAnswer(entries);
-    add(line, number, entries, leftOpen ? null : now.minusSeconds(1));
+    add(line, number, entries, topics, leftOpen ? null : now.minusSeconds(1));
   }
 
   private static boolean hadAnswer(List<Entry> entries) {
@@ -151,7 +160,7 @@ final class Generator {
         numbers.add(new Number(freshNumber(), List.of()));
         List<Entry> entries = new ArrayList<>();
         tell(situation, numbers.size() - 1, pastStart(situation), entries);
-        add(situation.line(), numbers.size() - 1, entries, now.minusSeconds(1));
+        add(situation.line(), numbers.size() - 1, entries, topics(situation), now.minusSeconds(1));
       }
     }
     String[] senders = {"LAKEWATCH", "78777"};
@@ -163,7 +172,7 @@ final class Generator {
         tell(situation, numbers.size() - 1, pastStart(situation), entries);
       }
       entries.sort(Comparator.comparing(Entry::at));
-      add(situation.line(), numbers.size() - 1, entries, now.minusSeconds(1));
+      add(situation.line(), numbers.size() - 1, entries, topics(situation), now.minusSeconds(1));
     }
   }
 
@@ -194,13 +203,13 @@ final class Generator {
       Conversation past = conversations.get(i);
       List<Integer> holders = numbers.get(past.number()).holders();
       if (past.line() == situation.line()
-          && past.state().done()
+          && past.state().group() == Group.DONE
           && holders.size() == 1
           && holders.get(0) >= customer) {
         List<Entry> entries = new ArrayList<>(past.entries());
         tellLately(situation, past.number(), entries);
         conversations.remove(i);
-        add(past.line(), past.number(), entries, null);
+        add(past.line(), past.number(), entries, topics(situation), null);
         return;
       }
     }
@@ -209,7 +218,7 @@ final class Generator {
   private void addOpenConversation(Situation situation, int number) {
     List<Entry> entries = new ArrayList<>();
     tellLately(situation, number, entries);
-    add(situation.line(), number, entries, null);
+    add(situation.line(), number, entries, topics(situation), null);
   }
 
   private void tellLately(Situation situation, int number, List<Entry> entries) {
@@ -246,7 +255,12 @@ final class Generator {
   }
 
   /** Plays the entries through the state machine, so that the state is what it would really be. */
-  private void add(Line line, int number, List<Entry> entries, @Nullable Instant finishedAtLatest) {
+  private void add(
+      Line line,
+      int number,
+      List<Entry> entries,
+      Set<String> topics,
+      @Nullable Instant finishedAtLatest) {
     ConversationState state = null;
     Integer owner = null;
     for (Entry entry : entries) {
@@ -256,11 +270,43 @@ final class Generator {
       }
     }
     ConversationState end = state == null ? ConversationState.begunByUs(now) : state;
-    if (finishedAtLatest != null && !end.done()) {
+    if (finishedAtLatest != null && end.isOpen()) {
       Instant last = entries.get(entries.size() - 1).at().plusSeconds(90);
       end = end.finished(last.isAfter(finishedAtLatest) ? finishedAtLatest : last);
     }
-    conversations.add(new Conversation(line, number, owner, end, List.copyOf(entries)));
+    conversations.add(
+        new Conversation(line, number, owner, end, Set.copyOf(topics), List.copyOf(entries)));
+  }
+
+  private static Set<String> topics(Situation situation) {
+    return situation.topic().isEmpty() ? Set.of() : Set.of(situation.topic());
+  }
+
+  /** Some of what is open is out of sight for now, and some is just back. */
+  private void setSomeAside() {
+    Instant tomorrow = atOffice(today().plusDays(1), LocalTime.of(7, 30));
+    Instant nextWeek = atOffice(today().plusDays(7), LocalTime.of(9, 0));
+    int theirs = 0;
+    int ours = 0;
+    for (int i = 0; i < conversations.size(); i++) {
+      ConversationState state = conversations.get(i).state();
+      if (state.group() == Group.THEIR_TURN && ++theirs % 3 == 0) {
+        boolean soon = theirs % 2 == 0;
+        Optional<Instant> until =
+            theirs % 5 == 0 ? Optional.empty() : Optional.of(soon ? tomorrow : nextWeek);
+        stand(i, state.setAside(until));
+      } else if (state.group() == Group.OUR_TURN && ++ours % 11 == 0) {
+        stand(i, state.setAside(Optional.of(now.minusSeconds(1))).cameBack(now));
+      }
+    }
+  }
+
+  private void stand(int position, ConversationState state) {
+    Conversation was = conversations.get(position);
+    conversations.set(
+        position,
+        new Conversation(
+            was.line(), was.number(), was.owner(), state, was.topics(), was.entries()));
   }
 
   private static ConversationState next(@Nullable ConversationState state, Entry entry) {

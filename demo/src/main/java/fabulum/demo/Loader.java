@@ -1,5 +1,7 @@
 package fabulum.demo;
 
+import fabulum.core.conversation.ConversationState;
+import fabulum.core.conversation.Group;
 import fabulum.core.delivery.DeliveryState;
 import fabulum.core.parts.PartCounter;
 import fabulum.demo.DemoData.Conversation;
@@ -7,19 +9,27 @@ import fabulum.demo.DemoData.Customer;
 import fabulum.demo.DemoData.Entry;
 import fabulum.demo.DemoData.Number;
 import fabulum.demo.Situation.Speaker;
+import fabulum.server.lines.LineId;
 import fabulum.server.lines.Lines;
 import fabulum.server.people.NewStaff;
 import fabulum.server.people.People;
 import fabulum.server.people.Role;
+import fabulum.server.people.StaffId;
+import fabulum.server.people.TeamId;
+import fabulum.server.people.Teams;
+import fabulum.server.topics.TopicSetup;
+import fabulum.server.topics.Topics;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -31,9 +41,12 @@ import tools.jackson.databind.json.JsonMapper;
  */
 final class Loader {
   private static final long SEED = 1907;
+  private static final Duration A_LIFETIME = Duration.ofDays(36_500);
 
   private final People people;
+  private final Teams teams;
   private final Lines lines;
+  private final Topics topics;
   private final JdbcTemplate tables;
   private final TransactionTemplate transactions;
   private final JsonMapper json;
@@ -41,13 +54,17 @@ final class Loader {
 
   Loader(
       People people,
+      Teams teams,
       Lines lines,
+      Topics topics,
       JdbcTemplate tables,
       TransactionTemplate transactions,
       JsonMapper json,
       Path folder) {
     this.people = people;
+    this.teams = teams;
     this.lines = lines;
+    this.topics = topics;
     this.tables = tables;
     this.transactions = transactions;
     this.json = json;
@@ -80,8 +97,19 @@ final class Loader {
               Quillhaven.PASSWORD,
               false));
     }
+    tables.update("delete from team");
+    for (Quillhaven.TeamOf team : Quillhaven.TEAMS) {
+      TeamId id = teams.named(team.name());
+      team.members().forEach(member -> teams.join(id, new StaffId(member + 1L)));
+    }
     for (Quillhaven.LineOf line : Quillhaven.LINES) {
-      lines.add(line.line(Quillhaven.ZONE));
+      LineId id = lines.add(line.line(Quillhaven.ZONE));
+      tables.update("update line set holiday_country = 'US' where id = ?", id.value());
+    }
+    for (Quillhaven.TopicOf topic : Quillhaven.TOPICS) {
+      topics.add(
+          teams.named(topic.team()),
+          new TopicSetup(topic.name(), topic.colour(), topic.promiseMinutes(), false));
     }
   }
 
@@ -144,32 +172,54 @@ final class Loader {
   private void insertConversations(DemoData data) {
     List<Object[]> rows = new ArrayList<>();
     List<Object[]> entries = new ArrayList<>();
+    List<Object[]> topicsOf = new ArrayList<>();
     for (int i = 0; i < data.conversations().size(); i++) {
       Conversation conversation = data.conversations().get(i);
       rows.add(conversationRow(i + 1L, conversation, data.numbers().get(conversation.number())));
+      for (String topic : conversation.topics()) {
+        topicsOf.add(new Object[] {i + 1L, topicId(conversation.line(), topic)});
+      }
       for (Entry entry : conversation.entries()) {
         entries.add(entryRow(i + 1L, entry, entries.size()));
       }
     }
     tables.batchUpdate(
         "insert into conversation (id, line_id, number_id, customer_id, owner_id, box, turn, since, sort_at, finished_unanswered,"
-            + " to_identify, last_at, last_words, last_speaker) values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
+            + " to_identify, last_at, last_words, last_speaker, opened_at, aside_until, back)"
+            + " values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
         rows);
     restart("conversation", rows.size());
+    tables.batchUpdate(
+        "insert into conversation_topic (conversation_id, topic_id) values (?, ?)", topicsOf);
     tables.batchUpdate(
         "insert into entry (conversation_id, at, kind, words, event, speaker_id, network_id, reference, delivery, parts)"
             + " values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
         entries);
   }
 
-  private static Object[] conversationRow(long id, Conversation conversation, Number number) {
+  /** Of the team that has the line. */
+  private long topicId(Situation.Line line, String name) {
+    Long id =
+        tables.queryForObject(
+            "select t.id from topic t join line l on l.team_id = t.team_id where l.id = ? and t.name = ?",
+            Long.class,
+            lineId(line),
+            name);
+    return Objects.requireNonNull(id);
+  }
+
+  private static @Nullable Object[] conversationRow(
+      long id, Conversation conversation, Number number) {
     Entry last =
         conversation.entries().stream()
             .filter(e -> e.speaker() == Speaker.CUSTOMER || e.speaker() == Speaker.STAFF)
             .reduce((a, b) -> b)
             .orElseThrow();
     boolean known = number.holders().size() == 1;
-    return new Object[] {
+    ConversationState state = conversation.state();
+    Instant place = state.asideUntil().orElse(state.since());
+    Instant opened = opened(conversation);
+    return new @Nullable Object[] {
       id,
       lineId(conversation.line()),
       conversation.number() + 1,
@@ -177,14 +227,31 @@ final class Loader {
       conversation.owner() == null ? null : conversation.owner() + 1,
       conversation.state().group().name(),
       conversation.state().turn().name(),
-      conversation.state().since().atOffset(ZoneOffset.UTC),
-      conversation.state().since().atOffset(ZoneOffset.UTC),
+      state.since().atOffset(ZoneOffset.UTC),
+      (state.group() == Group.SET_ASIDE && state.asideUntil().isEmpty()
+              ? place.plus(A_LIFETIME)
+              : place)
+          .atOffset(ZoneOffset.UTC),
       conversation.state().finishedUnanswered(),
       !known && number.isPhone(),
       last.at().atOffset(ZoneOffset.UTC),
       last.words().length() > 200 ? last.words().substring(0, 200) : last.words(),
-      last.speaker() == Speaker.CUSTOMER ? "CUSTOMER" : "US"
+      last.speaker() == Speaker.CUSTOMER ? "CUSTOMER" : "US",
+      opened.atOffset(ZoneOffset.UTC),
+      state.asideUntil().map(until -> until.atOffset(ZoneOffset.UTC)).orElse(null),
+      state.back().map(Enum::name).orElse(null)
     };
+  }
+
+  /** The first entry after it was done the last time, or the very first. */
+  private static Instant opened(Conversation conversation) {
+    Instant opened = conversation.entries().get(0).at();
+    for (int i = 1; i < conversation.entries().size(); i++) {
+      if (conversation.entries().get(i - 1).speaker() == Speaker.DONE) {
+        opened = conversation.entries().get(i).at();
+      }
+    }
+    return opened;
   }
 
   private static @Nullable Object[] entryRow(long conversation, Entry entry, int position) {

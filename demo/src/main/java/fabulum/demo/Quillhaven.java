@@ -7,10 +7,12 @@ import fabulum.core.phone.Region;
 import fabulum.core.promise.Promise;
 import fabulum.demo.Situation.Line;
 import fabulum.server.lines.NewLine;
+import fabulum.server.topics.TopicColour;
 import java.time.Duration;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What there is at Quillhaven: sites, lines, staff, and the stuff customers are made of. All of it
@@ -22,13 +24,43 @@ final class Quillhaven {
   private static final String NORTH_DOCK = "North Dock";
   private static final String SANDPIPER_YARD = "Sandpiper Yard";
 
+  private static final String HARBOUR = "Harbour office";
+  private static final String YARD = "Yard";
+  private static final String ACCOUNTS = "Accounts";
+
+  /** Who is in which team, by position. */
+  static final List<TeamOf> TEAMS =
+      List.of(
+          new TeamOf(HARBOUR, List.of(0, 1, 2, 7)),
+          new TeamOf(YARD, List.of(0, 3, 5, 6)),
+          new TeamOf(ACCOUNTS, List.of(0, 2, 4)));
+
+  static final List<TopicOf> TOPICS =
+      List.of(
+          new TopicOf(HARBOUR, "berths", TopicColour.PINE, null),
+          new TopicOf(HARBOUR, "visitors", TopicColour.LAKE, 30),
+          new TopicOf(HARBOUR, "weather", TopicColour.PLUM, 20),
+          new TopicOf(HARBOUR, "repairs", TopicColour.CLAY, null),
+          new TopicOf(YARD, "lift and launch", TopicColour.SLATE, null),
+          new TopicOf(YARD, "repairs", TopicColour.CLAY, null),
+          new TopicOf(YARD, "visitors", TopicColour.LAKE, null),
+          new TopicOf(ACCOUNTS, "storage", TopicColour.UMBER, 480),
+          new TopicOf(ACCOUNTS, "accounts", TopicColour.MOSS, null));
+
   static final List<LineOf> LINES =
       List.of(
           new LineOf(
-              Line.DOCK, NORTH_DOCK, "Dock office", "+19205550101", "Mon-Sun 7:00-19:00", 60),
+              Line.DOCK,
+              NORTH_DOCK,
+              HARBOUR,
+              "Dock office",
+              "+19205550101",
+              "Mon-Sun 7:00-19:00",
+              60),
           new LineOf(
               Line.YARD,
               SANDPIPER_YARD,
+              YARD,
               "Yard and lift",
               "+19205550102",
               "Mon-Fri 7:30-16:30, Sat 8:00-12:00",
@@ -36,6 +68,7 @@ final class Quillhaven {
           new LineOf(
               Line.STORAGE,
               SANDPIPER_YARD,
+              ACCOUNTS,
               "Storage and accounts",
               "+19205550103",
               "Mon-Fri 9:00-12:00, Mon-Fri 13:00-17:00",
@@ -192,14 +225,25 @@ final class Quillhaven {
   private Quillhaven() {}
 
   record LineOf(
-      Line line, String site, String name, String number, String hours, int promiseMinutes) {
+      Line line,
+      String site,
+      String team,
+      String name,
+      String number,
+      String hours,
+      int promiseMinutes) {
 
     NewLine line(ZoneId zone) {
       Hours open = new Hours(zone, WeekReader.read(hours), Set.of());
       Promise promise = new Promise(Duration.ofMinutes(promiseMinutes));
-      return new NewLine(site, name, new PhoneNumber(number), new Region("US"), open, promise);
+      return new NewLine(
+          site, team, name, new PhoneNumber(number), new Region("US"), open, promise);
     }
   }
+
+  record TeamOf(String name, List<Integer> members) {}
+
+  record TopicOf(String team, String name, TopicColour colour, @Nullable Integer promiseMinutes) {}
 
   record StaffOf(String signInName, String name, String initials, boolean lead) {}
 }

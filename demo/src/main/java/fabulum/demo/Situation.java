@@ -7,9 +7,16 @@ import java.util.List;
  * Something that happens between a customer and the boatyard, as dialogue with blanks.
  *
  * @param months in which it happens, 1 to 12, both ends included; may run over the new year
+ * @param topic what it is about; blank for nothing special
  */
 record Situation(
-    String name, Line line, int firstMonth, int lastMonth, Kind kind, List<Step> steps) {
+    String name,
+    Line line,
+    int firstMonth,
+    int lastMonth,
+    Kind kind,
+    String topic,
+    List<Step> steps) {
 
   Situation {
     steps = List.copyOf(steps);

@@ -20,7 +20,7 @@ import org.jspecify.annotations.Nullable;
 /** Reads {@code situations.txt}, whose first lines say how it is written. */
 final class SituationReader {
   private static final Pattern HEAD =
-      Pattern.compile("== ([\\w-]+) \\| (\\w+) \\| (\\d+)-(\\d+) \\| ([\\w-]+)");
+      Pattern.compile("== ([\\w-]+) \\| (\\w+) \\| (\\d+)-(\\d+) \\| ([\\w-]+)(?: \\| ([\\w ]+))?");
   private static final Pattern STEP = Pattern.compile("([CSN])(?: \\[(\\d+)])?: (.+)");
   private static final int USUAL_MINUTES = 5;
 
@@ -71,6 +71,7 @@ final class SituationReader {
               Integer.parseInt(head.group(3)),
               Integer.parseInt(head.group(4)),
               Kind.valueOf(head.group(5).toUpperCase(Locale.ROOT).replace('-', '_')),
+              head.group(6) == null ? "" : head.group(6),
               steps));
     }
   }

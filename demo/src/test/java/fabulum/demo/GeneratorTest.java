@@ -23,11 +23,13 @@ class GeneratorTest {
   void itIsAsLargeAsAFirstVersionShouldBe() {
     assertThat(data.customers()).hasSizeGreaterThanOrEqualTo(150);
     assertThat(data.conversations()).hasSizeGreaterThanOrEqualTo(600);
-    assertThat(count(Group.OUR_TURN) + count(Group.THEIR_TURN)).isBetween(40L, 60L);
+    assertThat(count(Group.OUR_TURN) + count(Group.THEIR_TURN) + count(Group.SET_ASIDE))
+        .isBetween(40L, 60L);
+    assertThat(count(Group.SET_ASIDE)).isBetween(3L, 8L);
     assertThat(
             data.conversations().stream()
-                .filter(
-                    c -> !c.state().done() && data.numbers().get(c.number()).holders().size() != 1))
+                .filter(c ->
+                    c.state().isOpen() && data.numbers().get(c.number()).holders().size() != 1))
         .hasSizeBetween(8, 12);
   }
 

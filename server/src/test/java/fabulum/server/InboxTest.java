@@ -54,7 +54,7 @@ class InboxTest {
   }
 
   private void act(long id, String what) {
-    maren.post("/api/conversations/" + id + "/" + what, null).require(204);
+    maren.post("/api/conversations/" + id + "/" + what, null).require(200);
   }
 
   @Test
@@ -89,7 +89,7 @@ class InboxTest {
     long id = waiting("anyone?");
     act(id, "take");
     assertThat(row(id).path("owner").path("initials").asString()).isEqualTo("MO");
-    fabulum.signedIn("priya").post("/api/conversations/" + id + "/take", null).require(204);
+    fabulum.signedIn("priya").post("/api/conversations/" + id + "/take", null).require(200);
     assertThat(row(id).path("owner").path("initials").asString()).isEqualTo("PN");
     act(id, "let-go");
     assertThat(row(id).has("owner")).isFalse();
@@ -159,7 +159,12 @@ class InboxTest {
     }
     for (String group : List.of("OUR_TURN", "THEIR_TURN", "DONE")) {
       for (String choice :
-          List.of("", "&whose=MINE", "&whose=NOBODY", "&line=2", "&toIdentify=true")) {
+          List.of(
+              "",
+              "&sentence=mine",
+              "&sentence=nobody's",
+              "&sentence=line%202",
+              "&sentence=to%20identify")) {
         List<Long> whole = pages(group + choice, 100);
         assertThat(pages(group + choice, 2)).as(group + choice).isEqualTo(whole);
         assertThat(whole).doesNotHaveDuplicates();
@@ -275,6 +280,7 @@ class InboxTest {
     lines.add(
         new NewLine(
             "North Dock",
+            NewLine.FIRST_TEAM,
             "Night line",
             number,
             new Region("US"),

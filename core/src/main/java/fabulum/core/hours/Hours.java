@@ -148,6 +148,20 @@ public record Hours(ZoneId zone, List<Span> week, Set<LocalDate> closedDays) {
     return Optional.empty();
   }
 
+  /**
+   * The first instant to which at least this much working time passes from {@code now}; for less
+   * than nothing, the first from which at most so much has passed. So {@code between(now, t)} is at
+   * least {@code working} exactly when {@code t} is not before it.
+   *
+   * @param working may be negative
+   * @return empty when there is none within two years of closed days
+   */
+  public Optional<Instant> reach(Instant now, Duration working) {
+    return working.isNegative() || working.isZero()
+        ? minus(now, working.negated().plusNanos(1)).map(last -> last.plusNanos(1))
+        : plus(now, working);
+  }
+
   private LocalDate dateOf(Instant at) {
     return at.atZone(zone).toLocalDate();
   }

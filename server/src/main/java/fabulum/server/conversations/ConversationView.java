@@ -1,8 +1,10 @@
 package fabulum.server.conversations;
 
+import fabulum.core.conversation.Back;
 import fabulum.core.conversation.Group;
 import fabulum.server.people.StaffView;
 import java.time.Instant;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -19,6 +21,10 @@ import org.jspecify.annotations.Nullable;
  * @param toIdentify nobody, or more than one, is known to hold the number
  * @param lastWords the beginning of the last text, at most 200 characters
  * @param failed our last text could not be delivered
+ * @param openedAt when it last opened
+ * @param asideUntil set aside: when it comes back; empty for when the customer writes
+ * @param back why it is back from being set aside, until somebody acts on it
+ * @param topics what it is about, by their ids
  */
 public record ConversationView(
     long id,
@@ -38,4 +44,8 @@ public record ConversationView(
     Instant lastAt,
     String lastWords,
     SpokeLast lastSpeaker,
-    boolean failed) {}
+    boolean failed,
+    Instant openedAt,
+    @Nullable Instant asideUntil,
+    @Nullable Back back,
+    List<Long> topics) {}

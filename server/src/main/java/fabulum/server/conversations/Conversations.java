@@ -1,64 +1,59 @@
 package fabulum.server.conversations;
 
+import fabulum.core.conversation.Back;
 import fabulum.core.conversation.ConversationState;
-import fabulum.core.conversation.Group;
-import fabulum.core.parts.PartCounter;
 import fabulum.core.phone.Sender;
 import fabulum.server.conversations.store.ConversationMapper;
 import fabulum.server.conversations.store.ConversationRow;
 import fabulum.server.conversations.store.DraftMapper;
 import fabulum.server.conversations.store.EntryMapper;
 import fabulum.server.conversations.store.EntryRow;
+import fabulum.server.conversations.store.EntryRow.WaitEnded;
 import fabulum.server.customers.CustomerId;
 import fabulum.server.customers.Customers;
 import fabulum.server.customers.NumberId;
 import fabulum.server.lines.LineId;
-import fabulum.server.lines.Lines;
 import fabulum.server.people.StaffId;
 import fabulum.server.platform.Problem;
-import java.time.Clock;
-import java.time.Duration;
+import fabulum.server.topics.TopicId;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /**
- * What happens to conversations. Every change locks the conversation, so that two at once follow
+ * What is said in conversations. Every change locks the conversation, so that two at once follow
  * each other.
  */
 @Service
 public class Conversations {
-  private static final Duration A_LIFETIME = Duration.ofDays(36_500);
-
   private final ConversationMapper conversations;
   private final EntryMapper entries;
   private final DraftMapper drafts;
   private final Customers customers;
-  private final Lines lines;
+  private final Bookkeeping books;
   private final ApplicationEventPublisher events;
-  private final Clock clock;
 
   Conversations(
       ConversationMapper conversations,
       EntryMapper entries,
       DraftMapper drafts,
       Customers customers,
-      Lines lines,
-      ApplicationEventPublisher events,
-      Clock clock) {
+      Bookkeeping books,
+      ApplicationEventPublisher events) {
     this.conversations = conversations;
     this.entries = entries;
     this.drafts = drafts;
     this.customers = customers;
-    this.lines = lines;
+    this.books = books;
     this.events = events;
-    this.clock = clock;
   }
 
   /**
@@ -77,43 +72,78 @@ public class Conversations {
             .lockByLineAndNumber(text.line().value(), number.value())
             .flatMap(conversations::find);
     long id = known.map(ConversationRow::id).orElseGet(() -> begin(text, number));
-    EntryRow entry = EntryRow.received(id, text.at(), text.words(), text.networkId());
-    long entryId = entries.insert(entry);
-    known.ifPresent(row -> save(row, state(row).customerWrote(text.at())));
+    List<Long> touched = new ArrayList<>();
+    touched.add(entries.insert(EntryRow.received(id, text.at(), text.words(), text.networkId())));
+    known.ifPresent(row -> touched.addAll(customerWrote(row, text.at())));
     // A text that comes late stands where it belongs, and does not pass for the last one.
     if (known.isEmpty() || !text.at().isBefore(known.get().lastAt())) {
       conversations.setLast(
           id, text.at(), ConversationRow.beginning(text.words()), SpokeLast.CUSTOMER);
     }
-    changed(id, entryId);
+    books.changed(id, touched);
     return true;
   }
 
+  private List<Long> customerWrote(ConversationRow row, Instant at) {
+    ConversationState before = row.state();
+    ConversationState after = before.customerWrote(at);
+    books.save(row, after, at);
+    if (!before.isOpen()) {
+      conversations.setStartedBy(row.id(), null);
+    }
+    boolean back = after.back().isPresent() && before.back().isEmpty();
+    return back
+        ? List.of(books.event(row, EventKind.BACK, null, Back.CUSTOMER_WROTE.name()))
+        : List.of();
+  }
+
   private long begin(ReceivedText text, NumberId number) {
+    return begin(
+        text.line(),
+        number,
+        ConversationState.begunByCustomer(text.at()),
+        text.from().answerable().isPresent());
+  }
+
+  private long begin(LineId line, NumberId number, ConversationState state, boolean answerable) {
     Optional<CustomerId> customer = customers.onlyHolder(number);
-    ConversationState state = ConversationState.begunByCustomer(text.at());
-    Instant due = due(text.line(), state);
     return conversations.insert(
-        text.line().value(),
+        line.value(),
         number.value(),
         customer.map(CustomerId::value).orElse(null),
-        state.group(),
-        state.turn(),
-        state.since(),
-        due,
-        sortAt(state, due),
-        customer.isEmpty() && text.from().answerable().isPresent(),
-        text.at(),
-        ConversationRow.beginning(text.words()),
-        SpokeLast.CUSTOMER);
+        books.firstStanding(line, state),
+        customer.isEmpty() && answerable,
+        "",
+        SpokeLast.US);
+  }
+
+  /**
+   * The conversation of a line and a number, made when there is none. A new one is in no list until
+   * something is said in it. When two make the same at once, one fails and is tried again.
+   */
+  @Transactional
+  public ConversationId open(LineId line, Sender other) {
+    NumberId number = customers.numberOf(other);
+    return new ConversationId(
+        conversations
+            .lockByLineAndNumber(line.value(), number.value())
+            .orElseGet(() -> begin(line, number, ConversationState.blank(books.now()), true)));
+  }
+
+  /**
+   * Gives a number its first customer: every conversation with it, where nobody was known, is
+   * theirs.
+   */
+  @Transactional
+  public void identify(Sender other, CustomerId customer) {
+    NumberId number = customers.numberOf(other);
+    conversations.setCustomer(number.value(), customer.value());
+    conversations.listByNumber(number.value()).forEach(id -> books.changed(id, List.of()));
   }
 
   /** The line and the other side of a conversation. */
   public Ends ends(ConversationId id) {
-    return ends(row(id));
-  }
-
-  private static Ends ends(ConversationRow row) {
+    ConversationRow row = books.row(id);
     return new Ends(new LineId(row.lineId()), Sender.ofAddress(row.address()));
   }
 
@@ -129,36 +159,50 @@ public class Conversations {
    * @return the new entry, or empty when an answer with this reference is already here
    */
   public Optional<EntryId> answer(ConversationId id, String words, String reference, StaffId by) {
-    ConversationRow row = lock(id);
+    ConversationRow row = books.lock(id);
     if (isKnown(row, words, reference)) {
       return Optional.empty();
     }
-    Instant at = clock.instant();
+    Instant at = books.now();
     List<Long> touched = new ArrayList<>();
     if (row.ownerId() == null) {
       conversations.setOwner(row.id(), by.value());
-      touched.add(entries.insert(EntryRow.event(row.id(), at, EventKind.TAKEN, by.value())));
+      touched.add(books.event(row, EventKind.TAKEN, by, null));
     }
-    int parts = PartCounter.count(words).count();
-    long entry = entries.insert(EntryRow.answer(row.id(), at, words, by.value(), reference, parts));
+    WaitEnded wait = waitEnded(row, at);
+    long entry = entries.insert(EntryRow.answer(row.id(), at, words, by.value(), reference, wait));
     touched.add(entry);
-    save(row, state(row).personAnswered(at));
+    books.save(row, row.state().personAnswered(at), at);
+    if (!row.state().isOpen()) {
+      conversations.setStartedBy(row.id(), by.value());
+    }
     conversations.setLast(row.id(), at, ConversationRow.beginning(words), SpokeLast.US);
     conversations.setFailed(row.id(), false);
     drafts.delete(by.value(), row.id(), Paper.REPLY);
-    changed(row.id(), touched);
+    books.changed(row.id(), touched);
     return Optional.of(new EntryId(entry));
+  }
+
+  /** The wait that an answer ends, if the customer waits. */
+  private @Nullable WaitEnded waitEnded(ConversationRow row, Instant at) {
+    return row.state()
+        .waitingSince()
+        .map(since ->
+            new WaitEnded(
+                books.workingSeconds(row, since, at),
+                !entries.existsAnswerSince(row.id(), row.openedAt())))
+        .orElse(null);
   }
 
   /** Adds a note. Adding it twice under one reference adds it once. */
   @Transactional
   public void note(ConversationId id, String words, String reference, StaffId by) {
-    ConversationRow row = lock(id);
+    ConversationRow row = books.lock(id);
     if (!isKnown(row, words, reference)) {
       long entry =
-          entries.insert(EntryRow.note(row.id(), clock.instant(), words, by.value(), reference));
+          entries.insert(EntryRow.note(row.id(), books.now(), words, by.value(), reference));
       drafts.delete(by.value(), row.id(), Paper.NOTE);
-      changed(row.id(), entry);
+      books.changed(row.id(), List.of(entry));
     }
   }
 
@@ -177,97 +221,9 @@ public class Conversations {
     return known != null;
   }
 
-  /** Makes it the colleague's own. */
-  @Transactional
-  public void take(ConversationId id, StaffId by) {
-    ConversationRow row = lock(id);
-    if (row.ownerId() == null || row.ownerId() != by.value()) {
-      conversations.setOwner(row.id(), by.value());
-      happened(row, EventKind.TAKEN, by);
-    }
-  }
-
-  /** Back to nobody. */
-  @Transactional
-  public void letGo(ConversationId id, StaffId by) {
-    ConversationRow row = lock(id);
-    if (row.ownerId() != null) {
-      conversations.setOwner(row.id(), null);
-      happened(row, EventKind.LET_GO, by);
-    }
-  }
-
-  /** Finishes it. */
-  @Transactional
-  public void finish(ConversationId id, StaffId by) {
-    ConversationRow row = lock(id);
-    ConversationState before = state(row);
-    ConversationState after = before.finished(clock.instant());
-    if (!after.equals(before)) {
-      save(row, after);
-      happened(row, after.finishedUnanswered() ? EventKind.DONE_UNANSWERED : EventKind.DONE, by);
-    }
-  }
-
-  /** Opens it again. */
-  @Transactional
-  public void reopen(ConversationId id, StaffId by) {
-    ConversationRow row = lock(id);
-    ConversationState before = state(row);
-    ConversationState after = before.reopened(clock.instant());
-    if (!after.equals(before)) {
-      save(row, after);
-      happened(row, EventKind.REOPENED, by);
-    }
-  }
-
   /** When the newest text the network told us of was received. */
   public Optional<Instant> findLastReceived() {
     return Optional.ofNullable(entries.findLastReceived());
-  }
-
-  private ConversationRow row(ConversationId id) {
-    return conversations.find(id.value()).orElseThrow(() -> Problem.notFound("conversation"));
-  }
-
-  /**
-   * Holds the row first and reads it then: read in one go, it could be as it was before the wait.
-   */
-  private ConversationRow lock(ConversationId id) {
-    return conversations
-        .lock(id.value())
-        .flatMap(conversations::find)
-        .orElseThrow(() -> Problem.notFound("conversation"));
-  }
-
-  private static ConversationState state(ConversationRow row) {
-    return new ConversationState(
-        row.turn(), row.box() == Group.DONE, row.since(), row.finishedUnanswered());
-  }
-
-  private void save(ConversationRow row, ConversationState state) {
-    Instant due = due(new LineId(row.lineId()), state);
-    conversations.setState(
-        row.id(),
-        state.group(),
-        state.turn(),
-        state.since(),
-        state.finishedUnanswered(),
-        due,
-        sortAt(state, due));
-  }
-
-  private @Nullable Instant due(LineId line, ConversationState state) {
-    return state.waitingSince().flatMap(since -> lines.promise(line).due(since)).orElse(null);
-  }
-
-  /**
-   * Its place in the group: by what is due on our turn, and last there where nothing ever is; else
-   * by since when it stands so.
-   */
-  private static Instant sortAt(ConversationState state, @Nullable Instant due) {
-    Instant never = state.since().plus(A_LIFETIME);
-    return state.waitingSince().isEmpty() ? state.since() : due == null ? never : due;
   }
 
   /**
@@ -278,27 +234,35 @@ public class Conversations {
   @Transactional
   public int reckonDue() {
     int changed = 0;
+    Map<Long, Set<Long>> topics = books.topicsOfAll();
     for (ConversationRow listed : conversations.listWaiting()) {
-      ConversationRow row = lock(new ConversationId(listed.id()));
-      if (!Objects.equals(row.dueAt(), due(new LineId(row.lineId()), state(row)))) {
-        save(row, state(row));
-        changed(row.id(), List.of());
-        changed++;
+      if (isDueOtherwise(listed, topics.getOrDefault(listed.id(), Set.of()))) {
+        ConversationRow row = books.lock(new ConversationId(listed.id()));
+        if (isDueOtherwise(row, books.topicsOf(row.id()))) {
+          books.save(row, row.state(), books.now());
+          books.changed(row.id(), List.of());
+          changed++;
+        }
       }
     }
     return changed;
   }
 
-  private void happened(ConversationRow row, EventKind event, StaffId by) {
-    changed(row.id(), entries.insert(EntryRow.event(row.id(), clock.instant(), event, by.value())));
+  private boolean isDueOtherwise(ConversationRow row, Set<Long> topics) {
+    return !Objects.equals(row.dueAt(), books.due(new LineId(row.lineId()), row.state(), topics));
   }
 
-  private void changed(long conversation, long entry) {
-    changed(conversation, List.of(entry));
-  }
-
-  private void changed(long conversation, List<Long> touched) {
-    conversations.nextVersion(conversation);
-    events.publishEvent(ConversationChanged.of(conversation, touched));
+  /**
+   * Replaces one topic by another on every conversation.
+   *
+   * @return how many had it
+   */
+  @Transactional
+  public int mergeTopic(long from, long into) {
+    conversations.copyTopic(from, into);
+    int had = conversations.nextVersionByTopic(from);
+    conversations.dropTopic(from);
+    events.publishEvent(new TopicsMerged(new TopicId(from), new TopicId(into)));
+    return had;
   }
 }

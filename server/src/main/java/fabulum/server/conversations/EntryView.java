@@ -16,6 +16,8 @@ import org.jspecify.annotations.Nullable;
  * @param delivery how far a text of ours has come
  * @param failureReason in plain words, when it was not delivered
  * @param parts billed parts of a text of ours
+ * @param workingSeconds of an answer: how long the customer had waited; of done: since it was
+ *     opened
  */
 public record EntryView(
     long id,
@@ -30,4 +32,5 @@ public record EntryView(
     @Nullable DeliveryState delivery,
     @Nullable String failureCode,
     @Nullable String failureReason,
-    @Nullable Integer parts) {}
+    @Nullable Integer parts,
+    @Nullable Long workingSeconds) {}

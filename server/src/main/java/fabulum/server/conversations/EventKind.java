@@ -6,5 +6,16 @@ public enum EventKind {
   LET_GO,
   DONE,
   DONE_UNANSWERED,
-  REOPENED
+  REOPENED,
+  /** Its words are the time until when, ISO 8601; none for until the customer writes. */
+  SET_ASIDE,
+  /** Its words name the reason, a {@link fabulum.core.conversation.Back}. */
+  BACK,
+  NO_ANSWER_NEEDED,
+  /** Its words are the topic as it was called then. */
+  TOPIC_ADDED,
+  /** Its words are the topic as it was called then. */
+  TOPIC_REMOVED,
+  /** Its words name what was taken back, an {@link EventKind}. */
+  UNDONE
 }

@@ -4,12 +4,16 @@ import fabulum.core.conversation.Group;
 import fabulum.core.phone.NumberReader;
 import fabulum.core.phone.Region;
 import fabulum.core.phone.Sender;
+import fabulum.core.sentence.Sentence;
+import fabulum.core.sentence.SentenceText;
+import fabulum.server.conversations.store.ChoiceRow;
 import fabulum.server.conversations.store.ConversationMapper;
 import fabulum.server.conversations.store.ConversationRow;
 import fabulum.server.conversations.store.DraftMapper;
 import fabulum.server.conversations.store.EntryMapper;
 import fabulum.server.conversations.store.EntryRow;
-import fabulum.server.conversations.store.GroupCountRow;
+import fabulum.server.conversations.store.PlaceRow;
+import fabulum.server.conversations.store.TopicRow;
 import fabulum.server.customers.CustomerId;
 import fabulum.server.customers.CustomerView;
 import fabulum.server.customers.Customers;
@@ -23,8 +27,10 @@ import fabulum.server.platform.Problem;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -42,7 +48,10 @@ public class Inbox {
   public static final int LONGEST_RIBBON = 500;
 
   private static final int JUMPS = 8;
-  private static final int SHORTEST_DIGITS = 3;
+  private static final Sentence TO_IDENTIFY = SentenceText.read("to identify");
+
+  /** Beyond this, a count is only "so many and more". */
+  public static final int MOST_COUNTED = 1_000;
 
   private final ConversationMapper conversations;
   private final EntryMapper entries;
@@ -50,6 +59,8 @@ public class Inbox {
   private final Customers customers;
   private final Lines lines;
   private final People people;
+  private final Choices choices;
+  private final Tally tally;
   private final Clock clock;
   private final NumberReader numbers = new NumberReader();
 
@@ -60,6 +71,8 @@ public class Inbox {
       Customers customers,
       Lines lines,
       People people,
+      Choices choices,
+      Tally tally,
       Clock clock) {
     this.conversations = conversations;
     this.entries = entries;
@@ -67,74 +80,101 @@ public class Inbox {
     this.customers = customers;
     this.lines = lines;
     this.people = people;
+    this.choices = choices;
+    this.tally = tally;
     this.clock = clock;
   }
 
-  /** A stretch of the list: on our turn what is due first comes first, else the newest. */
+  /** A stretch of the list. */
   public InboxPage page(InboxQuery query, @Nullable String from, int limit) {
     Place place = from == null ? null : Place.read(from);
-    List<ConversationRow> rows =
-        conversations.list(
-            query.group(),
-            query.group() == Group.OUR_TURN,
-            query.whose(),
-            query.asking().value(),
-            query.line().map(LineId::value).orElse(null),
-            query.toIdentify(),
-            place == null ? null : place.at(),
-            place == null ? null : place.id(),
-            limit + 1);
+    List<PlaceRow> rows = places(query, place, limit + 1);
     boolean more = rows.size() > limit;
-    List<ConversationRow> shown = more ? rows.subList(0, limit) : rows;
-    String next = more ? placeOf(shown.get(limit - 1)).text() : null;
-    return new InboxPage(views(shown), next);
+    List<PlaceRow> shown = more ? rows.subList(0, limit) : rows;
+    PlaceRow last = more ? shown.get(limit - 1) : null;
+    String next = last == null ? null : new Place(last.at(), last.id()).text();
+    return new InboxPage(inOrder(shown), next);
   }
 
-  private static Place placeOf(ConversationRow row) {
-    return new Place(row.sortAt(), row.id());
+  private List<PlaceRow> places(InboxQuery query, @Nullable Place after, int limit) {
+    return conversations.list(
+        query.group(),
+        query.order().column(query.group()),
+        choices.of(choices.standing(query.sentence()), query.asking()),
+        after == null ? null : after.at(),
+        after == null ? null : after.id(),
+        limit);
+  }
+
+  /** Those that a sentence means in a group, in its order; at most so many. */
+  public List<ConversationId> ids(InboxQuery query, int limit) {
+    return places(query, null, limit).stream().map(row -> new ConversationId(row.id())).toList();
+  }
+
+  private List<ConversationView> inOrder(List<PlaceRow> places) {
+    return views(places.stream().map(PlaceRow::id).toList());
+  }
+
+  /** The rows with these ids, in this order; missing ones are left out. */
+  public List<ConversationView> list(List<ConversationId> ids) {
+    return views(ids.stream().map(ConversationId::value).toList());
+  }
+
+  private List<ConversationView> views(List<Long> ids) {
+    if (ids.isEmpty()) {
+      return List.of();
+    }
+    Map<Long, ConversationRow> rows =
+        conversations.listByIds(ids).stream()
+            .collect(Collectors.toMap(ConversationRow::id, Function.identity()));
+    return viewsOf(ids.stream().map(rows::get).filter(Objects::nonNull).toList());
   }
 
   /**
    * Everyone who waits on us under these choices, what is due first comes first; at most {@link
    * #LONGEST_RIBBON}.
    */
-  public List<ConversationView> ribbon(InboxQuery query) {
-    return views(
-        conversations.list(
-            Group.OUR_TURN,
-            true,
-            query.whose(),
-            query.asking().value(),
-            query.line().map(LineId::value).orElse(null),
-            query.toIdentify(),
-            null,
+  public List<ConversationView> ribbon(Sentence sentence, StaffId asking) {
+    return inOrder(
+        places(
+            new InboxQuery(Group.OUR_TURN, ListOrder.TIME_LEFT, sentence, asking),
             null,
             LONGEST_RIBBON));
   }
 
-  /** How many stand in each group, under the same choices as the list. */
-  public InboxCounts counts(InboxQuery query) {
+  /**
+   * How many stand in each group. Where the sentence asks for words or time, no further than {@link
+   * #MOST_COUNTED} are counted in each.
+   */
+  public InboxCounts counts(Sentence said, StaffId asking) {
+    Sentence sentence = choices.standing(said);
+    Map<Group, Integer> open = tally.count(TO_IDENTIFY, asking);
+    int toIdentify = open.getOrDefault(Group.OUR_TURN, 0) + open.getOrDefault(Group.THEIR_TURN, 0);
+    boolean exact = sentence.asksForFactsOnly();
     Map<Group, Integer> groups =
-        Map.copyOf(
-            conversations
-                .count(
-                    query.whose(),
-                    query.asking().value(),
-                    query.line().map(LineId::value).orElse(null),
-                    query.toIdentify())
-                .stream()
-                .collect(Collectors.toMap(GroupCountRow::box, GroupCountRow::conversations)));
-    int toIdentify = conversations.countToIdentify();
+        exact ? tally.count(sentence, asking) : countRows(choices.of(sentence, asking));
     return new InboxCounts(
         groups.getOrDefault(Group.OUR_TURN, 0),
         groups.getOrDefault(Group.THEIR_TURN, 0),
+        groups.getOrDefault(Group.SET_ASIDE, 0),
         groups.getOrDefault(Group.DONE, 0),
-        toIdentify);
+        toIdentify,
+        exact ? 0 : MOST_COUNTED);
   }
 
-  /** The rows with these ids, in no promised order; missing ones are left out. */
+  private Map<Group, Integer> countRows(ChoiceRow choice) {
+    Map<Group, Integer> counts = new EnumMap<>(Group.class);
+    for (Group group : Group.values()) {
+      if (group != Group.BLANK) {
+        counts.put(group, conversations.countUpTo(group, choice, MOST_COUNTED));
+      }
+    }
+    return counts;
+  }
+
+  /** The row, if there is one. */
   public Optional<ConversationView> find(ConversationId id) {
-    return conversations.find(id.value()).map(row -> views(List.of(row)).get(0));
+    return conversations.find(id.value()).map(row -> viewsOf(List.of(row)).get(0));
   }
 
   /** The entries with these ids. */
@@ -154,7 +194,7 @@ public class Inbox {
             ? null
             : customers.find(new CustomerId(row.customerId()), number).orElse(null);
     return new DossierView(
-        views(List.of(row)).get(0),
+        viewsOf(List.of(row)).get(0),
         customer,
         customers.holderNames(number),
         drafts.list(asking.value(), row.id()));
@@ -182,14 +222,8 @@ public class Inbox {
     if (sought.isEmpty()) {
       return List.of();
     }
-    String digits = sought.replaceAll("\\D", "");
-    String pattern = "%" + escaped(sought) + "%";
-    String byDigits = digits.length() >= SHORTEST_DIGITS ? "%" + digits + "%" : null;
-    return views(conversations.listMatching(pattern, byDigits, JUMPS));
-  }
-
-  private static String escaped(String words) {
-    return words.replace("\\", "\\\\").replace("%", "\\%").replace("_", "\\_");
+    String pattern = "%" + Choices.escaped(sought) + "%";
+    return viewsOf(conversations.listMatching(pattern, Choices.digits(sought), JUMPS));
   }
 
   /** Keeps what somebody has begun to write; no words throw it away. */
@@ -204,16 +238,32 @@ public class Inbox {
     }
   }
 
-  private List<ConversationView> views(List<ConversationRow> rows) {
+  private List<ConversationView> viewsOf(List<ConversationRow> rows) {
+    Map<Long, List<Long>> topics = topicsOf(rows);
     Map<Long, StaffView> staff = staffById();
     Map<Long, Region> regions =
         lines.list().stream()
             .collect(Collectors.toMap(line -> line.id(), line -> new Region(line.region())));
-    return rows.stream().map(row -> view(row, staff, regions)).toList();
+    return rows.stream()
+        .map(row -> view(row, staff, regions, topics.getOrDefault(row.id(), List.of())))
+        .toList();
+  }
+
+  private Map<Long, List<Long>> topicsOf(List<ConversationRow> rows) {
+    return rows.isEmpty()
+        ? Map.of()
+        : conversations.listTopics(rows.stream().map(ConversationRow::id).toList()).stream()
+            .collect(
+                Collectors.groupingBy(
+                    TopicRow::conversationId,
+                    Collectors.mapping(TopicRow::topicId, Collectors.toList())));
   }
 
   private ConversationView view(
-      ConversationRow row, Map<Long, StaffView> staff, Map<Long, Region> regions) {
+      ConversationRow row,
+      Map<Long, StaffView> staff,
+      Map<Long, Region> regions,
+      List<Long> topics) {
     Sender other = Sender.ofAddress(row.address());
     Region region = regions.getOrDefault(row.lineId(), new Region("ZZ"));
     return new ConversationView(
@@ -234,7 +284,11 @@ public class Inbox {
         row.lastAt(),
         row.lastWords(),
         row.lastSpeaker(),
-        row.failed());
+        row.failed(),
+        row.openedAt(),
+        row.asideUntil(),
+        row.back(),
+        topics);
   }
 
   private @Nullable Long secondsLeft(ConversationRow row) {
@@ -263,7 +317,8 @@ public class Inbox {
                 row.delivery(),
                 row.failureCode(),
                 row.failureReason(),
-                row.parts()))
+                row.parts(),
+                row.workingSeconds()))
         .toList();
   }
 

@@ -1,4 +1,10 @@
 package fabulum.server.conversations;
 
-/** How many conversations stand where. {@code toIdentify} counts the open ones only. */
-public record InboxCounts(int ourTurn, int theirTurn, int done, int toIdentify) {}
+/**
+ * How many conversations stand where.
+ *
+ * @param toIdentify open ones to identify, whatever else is chosen
+ * @param most counts that reach this are only known to be at least so many; 0 when all are exact
+ */
+public record InboxCounts(
+    int ourTurn, int theirTurn, int setAside, int done, int toIdentify, int most) {}

@@ -1,5 +1,5 @@
 /** Conversations, their script, the inbox and drafts. */
-@ApplicationModule(allowedDependencies = {"platform", "people", "lines", "customers"})
+@ApplicationModule(allowedDependencies = {"platform", "people", "lines", "customers", "topics"})
 @NullMarked
 package fabulum.server.conversations;
 

@@ -7,12 +7,16 @@ import fabulum.server.customers.store.CustomerMapper;
 import fabulum.server.customers.store.CustomerRow;
 import java.time.Clock;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
 
 /** Customers and the numbers they hold. */
 @Service
 public class Customers {
+  private static final int SHORTEST_DIGITS = 3;
+
   private final CustomerMapper customers;
   private final Clock clock;
 
@@ -36,6 +40,28 @@ public class Customers {
   public Optional<CustomerId> onlyHolder(NumberId number) {
     List<Long> holders = customers.listHolders(number.value());
     return holders.size() == 1 ? Optional.of(new CustomerId(holders.get(0))) : Optional.empty();
+  }
+
+  /**
+   * Numbers whose own digits, or whose holder's name or details, contain the words; by name.
+   *
+   * @param words not blank
+   */
+  public List<FoundNumber> search(String words, int limit) {
+    String sought = words.strip().toLowerCase(Locale.ROOT);
+    String pattern =
+        "%" + sought.replace("\\", "\\\\").replace("%", "\\%").replace("_", "\\_") + "%";
+    String digits = sought.replaceAll("\\D", "");
+    return customers.search(
+        pattern, digits.length() < SHORTEST_DIGITS ? null : "%" + digits + "%", limit);
+  }
+
+  /** Adds a customer who holds a number. */
+  @Transactional
+  public CustomerId add(String name, Sender sender) {
+    long id = customers.insert(name);
+    customers.insertHolder(numberOf(sender).value(), id);
+    return new CustomerId(id);
   }
 
   /** Names of everybody who holds a number. */

@@ -26,6 +26,7 @@ public record LineSettings(@DefaultValue List<ConfiguredLine> lines) {
   /**
    * One line.
    *
+   * @param team whose it is; made when there is none of this name
    * @param number in E.164
    * @param region ISO 3166-1, two capital letters
    * @param zone IANA name
@@ -34,6 +35,7 @@ public record LineSettings(@DefaultValue List<ConfiguredLine> lines) {
    */
   public record ConfiguredLine(
       String site,
+      @DefaultValue(NewLine.FIRST_TEAM) String team,
       String name,
       String number,
       String region,
@@ -44,7 +46,13 @@ public record LineSettings(@DefaultValue List<ConfiguredLine> lines) {
     NewLine line() {
       Hours open = new Hours(ZoneId.of(zone), WeekReader.read(hours), Set.of());
       return new NewLine(
-          site, name, new PhoneNumber(number), new Region(region), open, new Promise(promise));
+          site,
+          team,
+          name,
+          new PhoneNumber(number),
+          new Region(region),
+          open,
+          new Promise(promise));
     }
   }
 }

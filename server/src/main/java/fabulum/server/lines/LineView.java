@@ -13,6 +13,8 @@ public record LineView(
     long id,
     String name,
     String site,
+    long siteId,
+    long teamId,
     String number,
     String shownNumber,
     String region,

@@ -1,19 +1,22 @@
 package fabulum.server.lines;
 
 import fabulum.core.hours.Hours;
-import fabulum.core.hours.Span;
+import fabulum.core.hours.Stretch;
 import fabulum.core.phone.NumberReader;
 import fabulum.core.phone.PhoneNumber;
 import fabulum.core.phone.Region;
 import fabulum.core.promise.Promise;
 import fabulum.server.lines.store.LineMapper;
 import fabulum.server.lines.store.LineRow;
+import fabulum.server.people.Teams;
 import fabulum.server.platform.BriefMemory;
 import fabulum.server.platform.Problem;
+import fabulum.server.platform.Problem.FieldProblem;
 import java.time.DayOfWeek;
 import java.time.Duration;
-import java.time.LocalTime;
+import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -26,12 +29,18 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Lines {
   private final LineMapper lines;
+  private final Teams teams;
+  private final Holidays holidays;
+  private final LineCheck check;
   private final NumberReader numbers = new NumberReader();
   private final BriefMemory<List<LineView>> all;
   private final BriefMemory<Map<LineId, LinePromise>> promises;
 
-  Lines(LineMapper lines) {
+  Lines(LineMapper lines, Teams teams, Holidays holidays, LineCheck check) {
     this.lines = lines;
+    this.teams = teams;
+    this.holidays = holidays;
+    this.check = check;
     this.all = new BriefMemory<>(() -> lines.list().stream().map(this::view).toList());
     this.promises = new BriefMemory<>(this::readPromises);
   }
@@ -48,51 +57,193 @@ public class Lines {
 
   /** The line. */
   public LineView get(LineId id) {
-    return lines.find(id.value()).map(this::view).orElseThrow(() -> Problem.notFound("line"));
+    return view(row(id));
+  }
+
+  private LineRow row(LineId id) {
+    return lines.find(id.value()).orElseThrow(() -> Problem.notFound("line"));
   }
 
   /** What the line promises; a change is in it a second later at most. */
   public LinePromise promise(LineId id) {
     LinePromise known = promises.get().get(id);
-    return known == null
-        ? promiseOf(lines.find(id.value()).orElseThrow(() -> Problem.notFound("line")))
-        : known;
+    return known == null ? promiseOf(setup(row(id))) : known;
   }
 
   private Map<LineId, LinePromise> readPromises() {
     return lines.list().stream()
-        .collect(Collectors.toMap(row -> new LineId(row.id()), this::promiseOf));
+        .collect(Collectors.toMap(row -> new LineId(row.id()), row -> promiseOf(setup(row))));
   }
 
-  private LinePromise promiseOf(LineRow row) {
-    List<Span> week =
+  private LinePromise promiseOf(LineSetup setup) {
+    Set<LocalDate> closed = new HashSet<>();
+    if (setup.holidays() != null) {
+      closed.addAll(holidays.days(setup.holidays()));
+      closed.removeAll(Set.copyOf(setup.openHolidays()));
+    }
+    closed.addAll(setup.closedDays());
+    Hours hours =
+        new Hours(
+            ZoneId.of(setup.zone()), setup.week().stream().map(Stretch::span).toList(), closed);
+    return new LinePromise(new Promise(Duration.ofMinutes(setup.promiseMinutes())), hours);
+  }
+
+  /** All that is set up about a line. */
+  public LineSetup setup(LineId id) {
+    return setup(row(id));
+  }
+
+  private LineSetup setup(LineRow row) {
+    List<Stretch> week =
         lines.listSpans(row.id()).stream()
             .map(span ->
-                new Span(
+                new Stretch(
                     DayOfWeek.of(span.dayOfWeek()),
-                    LocalTime.ofSecondOfDay(span.fromMinute() * 60L),
-                    span.minutes()))
+                    span.fromMinute(),
+                    span.fromMinute() + span.minutes()))
             .toList();
-    Hours hours =
-        new Hours(ZoneId.of(row.zone()), week, Set.copyOf(lines.listClosedDays(row.id())));
-    return new LinePromise(new Promise(Duration.ofMinutes(row.promiseMinutes())), hours);
+    HolidayCalendar calendar =
+        row.holidayCountry() == null
+            ? null
+            : new HolidayCalendar(row.holidayCountry(), row.holidayRegion());
+    return new LineSetup(
+        row.name(),
+        row.number(),
+        row.region(),
+        row.siteId(),
+        row.teamId(),
+        row.zone(),
+        row.inUse(),
+        row.promiseMinutes(),
+        week,
+        lines.listClosedDays(row.id()),
+        calendar,
+        lines.listOpenHolidays(row.id()));
+  }
+
+  /** What a line set up so would promise. Refuses what cannot be. */
+  public LinePromise preview(LineSetup wanted) {
+    List<FieldProblem> bad = check.objections(wanted);
+    if (!bad.isEmpty()) {
+      throw Problem.fields(bad);
+    }
+    return promiseOf(wanted);
   }
 
   /** Sets up a line. */
   @Transactional
   public LineId add(NewLine line) {
     long site = lines.findSite(line.site()).orElseGet(() -> lines.insertSite(line.site()));
-    int minutes = (int) line.promise().within().toMinutes();
-    String zone = line.hours().zone().getId();
-    long id =
-        lines.insert(site, line.name(), line.number().e164(), line.region().code(), zone, minutes);
-    line.hours()
+    LineSetup setup =
+        new LineSetup(
+            line.name(),
+            line.number().e164(),
+            line.region().code(),
+            site,
+            teams.named(line.team()).value(),
+            line.hours().zone().getId(),
+            true,
+            (int) line.promise().within().toMinutes(),
+            line.hours().week().stream().map(Stretch::of).toList(),
+            List.copyOf(line.hours().closedDays()),
+            null,
+            List.of());
+    return insert(setup, line.number());
+  }
+
+  /** Sets up a line. Refuses what cannot be, with every reason. */
+  @Transactional
+  public LineId add(LineSetup wanted) {
+    check.require(wanted, lines.list().stream().map(this::view).toList());
+    requirePlaces(wanted);
+    return insert(wanted, check.number(wanted));
+  }
+
+  private LineId insert(LineSetup wanted, PhoneNumber number) {
+    long id = lines.insert(wanted, wanted.name().strip(), number.e164());
+    writeCalendar(id, wanted);
+    forget();
+    return new LineId(id);
+  }
+
+  /**
+   * Sets a line up otherwise. Refuses what cannot be, with every reason, and changes nothing then.
+   */
+  @Transactional
+  public void change(LineId id, LineSetup wanted) {
+    row(id);
+    check.require(
+        wanted,
+        lines.list().stream().filter(row -> row.id() != id.value()).map(this::view).toList());
+    requirePlaces(wanted);
+    lines.update(id.value(), wanted, wanted.name().strip(), check.number(wanted).e164());
+    lines.deleteSpans(id.value());
+    lines.deleteClosedDays(id.value());
+    lines.deleteOpenHolidays(id.value());
+    writeCalendar(id.value(), wanted);
+    forget();
+  }
+
+  private void requirePlaces(LineSetup wanted) {
+    if (lines.listSites().stream().noneMatch(site -> site.id() == wanted.siteId())) {
+      throw Problem.notFound("site");
+    }
+    if (teams.list().stream().noneMatch(team -> team.id() == wanted.teamId())) {
+      throw Problem.notFound("team");
+    }
+  }
+
+  private void writeCalendar(long id, LineSetup wanted) {
+    wanted
         .week()
         .forEach(span ->
-            lines.insertSpan(
-                id, span.day().getValue(), span.from().toSecondOfDay() / 60, span.minutes()));
-    line.hours().closedDays().forEach(day -> lines.insertClosedDay(id, day));
-    return new LineId(id);
+            lines.insertSpan(id, span.day().getValue(), span.from(), span.to() - span.from()));
+    wanted.closedDays().forEach(day -> lines.insertClosedDay(id, day));
+    wanted.openHolidays().forEach(day -> lines.insertOpenHoliday(id, day));
+  }
+
+  /** Forgets what is remembered of lines, after a change. */
+  public void forget() {
+    all.forget();
+    promises.forget();
+  }
+
+  /** Places of business, by name. */
+  public List<SiteView> listSites() {
+    return lines.listSites();
+  }
+
+  /**
+   * Adds a site.
+   *
+   * @param name unique, 1 to 80 characters
+   */
+  @Transactional
+  public SiteView addSite(String name) {
+    String kept = siteName(name, 0);
+    return new SiteView(lines.insertSite(kept), kept);
+  }
+
+  /** Gives a site another name. */
+  @Transactional
+  public void renameSite(long id, String name) {
+    if (lines.renameSite(id, siteName(name, id)) == 0) {
+      throw Problem.notFound("site");
+    }
+    forget();
+  }
+
+  private String siteName(String name, long butNot) {
+    String kept = name.strip();
+    if (kept.isEmpty() || kept.length() > 80) {
+      throw Problem.fields(
+          List.of(new FieldProblem("name", "A site has a name of at most 80 characters.")));
+    }
+    if (lines.listSites().stream()
+        .anyMatch(site -> site.id() != butNot && site.name().equalsIgnoreCase(kept))) {
+      throw Problem.fields(List.of(new FieldProblem("name", "Another site has this name.")));
+    }
+    return kept;
   }
 
   private LineView view(LineRow row) {
@@ -101,6 +252,8 @@ public class Lines {
         row.id(),
         row.name(),
         row.site(),
+        row.siteId(),
+        row.teamId(),
         row.number(),
         shown,
         row.region(),

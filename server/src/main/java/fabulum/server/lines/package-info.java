@@ -1,5 +1,5 @@
 /** Sites and the lines texts arrive on and leave from. */
-@ApplicationModule(allowedDependencies = {"platform"})
+@ApplicationModule(allowedDependencies = {"platform", "people"})
 @NullMarked
 package fabulum.server.lines;
 

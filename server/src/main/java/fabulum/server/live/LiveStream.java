@@ -3,6 +3,7 @@ package fabulum.server.live;
 import fabulum.server.conversations.ConversationChanged;
 import fabulum.server.conversations.EntryView;
 import fabulum.server.conversations.Inbox;
+import fabulum.server.setup.SetUpChanged;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
@@ -17,6 +18,7 @@ import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.SmartLifecycle;
+import org.springframework.context.event.EventListener;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.event.TransactionPhase;
@@ -54,6 +56,12 @@ public class LiveStream implements SmartLifecycle {
   @TransactionalEventListener(phase = TransactionPhase.AFTER_COMMIT)
   void changed(ConversationChanged change) {
     teller.execute(() -> tell(change));
+  }
+
+  /** Lines, topics and promises show everywhere, so everyone reads again. */
+  @EventListener
+  void changed(SetUpChanged change) {
+    teller.execute(() -> broadcast(LiveMessage.readAgain()));
   }
 
   private void tell(ConversationChanged change) {

@@ -1,5 +1,5 @@
 /** Changes told to open browsers as they happen. */
-@ApplicationModule(allowedDependencies = {"platform", "people", "conversations"})
+@ApplicationModule(allowedDependencies = {"platform", "people", "conversations", "setup"})
 @NullMarked
 package fabulum.server.live;
 

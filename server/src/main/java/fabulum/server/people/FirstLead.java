@@ -16,9 +16,11 @@ class FirstLead {
   private static final int LETTERS_A_GROUP = 4;
 
   private final People people;
+  private final Teams teams;
 
-  FirstLead(People people) {
+  FirstLead(People people, Teams teams) {
     this.people = people;
+    this.teams = teams;
   }
 
   @EventListener(ApplicationReadyEvent.class)
@@ -28,7 +30,8 @@ class FirstLead {
       return;
     }
     String password = oneTimePassword(new SecureRandom());
-    people.add(new NewStaff("lead", "Team lead", "TL", Role.LEAD, password, true));
+    StaffId lead = people.add(new NewStaff("lead", "Team lead", "TL", Role.LEAD, password, true));
+    teams.list().forEach(team -> teams.join(new TeamId(team.id()), lead));
     System.out.printf(
         "%nThis is the first start. Sign in as%n    name      lead%n    password  %s%n"
             + "and choose your own password then. This one is not shown again.%n%n",

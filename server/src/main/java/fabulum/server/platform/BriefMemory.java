@@ -25,4 +25,9 @@ public final class BriefMemory<T> {
   public T get() {
     return kept.get(ONLY);
   }
+
+  /** Reads it anew the next time. */
+  public void forget() {
+    kept.invalidateAll();
+  }
 }

@@ -11,6 +11,9 @@ import fabulum.server.lines.NewLine;
 import fabulum.server.people.NewStaff;
 import fabulum.server.people.People;
 import fabulum.server.people.Role;
+import fabulum.server.people.StaffId;
+import fabulum.server.people.TeamId;
+import fabulum.server.people.Teams;
 import fabulum.server.platform.SettableClock;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -97,16 +100,33 @@ public final class Fabulum implements AutoCloseable {
   static Fabulum startInBusiness() {
     Fabulum fabulum = startEmpty();
     People people = fabulum.context.getBean(People.class);
+    Teams teams = fabulum.context.getBean(Teams.class);
+    TeamId team = teams.named(NewLine.FIRST_TEAM);
     people.add(new NewStaff("maren", "Maren Oduya", "MO", Role.LEAD, PASSWORD, false));
     people.add(new NewStaff("priya", "Priya Nandakumar", "PN", Role.STAFF, PASSWORD, false));
+    people.list().forEach(staff -> teams.join(team, new StaffId(staff.id())));
     Lines lines = fabulum.context.getBean(Lines.class);
     Region region = new Region("US");
     Hours always = Hours.always(ZoneId.of("America/Chicago"));
     Promise hour = new Promise(Duration.ofHours(1));
     lines.add(
-        new NewLine("North Dock", "Dock office", new PhoneNumber(DOCK), region, always, hour));
+        new NewLine(
+            "North Dock",
+            NewLine.FIRST_TEAM,
+            "Dock office",
+            new PhoneNumber(DOCK),
+            region,
+            always,
+            hour));
     lines.add(
-        new NewLine("North Dock", "Yard and lift", new PhoneNumber(YARD), region, always, hour));
+        new NewLine(
+            "North Dock",
+            NewLine.FIRST_TEAM,
+            "Yard and lift",
+            new PhoneNumber(YARD),
+            region,
+            always,
+            hour));
     return fabulum;
   }
 

@@ -1,8 +1,6 @@
 package fabulum.server.conversations.store;
 
 import fabulum.core.conversation.Group;
-import fabulum.core.conversation.Turn;
-import fabulum.server.conversations.InboxQuery.Whose;
 import fabulum.server.conversations.SpokeLast;
 import java.time.Instant;
 import java.util.List;
@@ -13,7 +11,11 @@ import org.jspecify.annotations.Nullable;
 /** Conversations in the database. */
 @Mapper
 public interface ConversationMapper {
+
   Optional<ConversationRow> find(long id);
+
+  /** In no promised order. */
+  List<ConversationRow> listByIds(List<Long> ids);
 
   /** Holds the row until the transaction ends; read it afterwards. */
   Optional<Long> lock(long id);
@@ -25,50 +27,65 @@ public interface ConversationMapper {
       long lineId,
       long numberId,
       @Nullable Long customerId,
-      Group box,
-      Turn turn,
-      Instant since,
-      @Nullable Instant dueAt,
-      Instant sortAt,
+      StandingRow standing,
       boolean toIdentify,
-      Instant lastAt,
       String lastWords,
       SpokeLast lastSpeaker);
 
-  void setState(
-      long id,
-      Group box,
-      Turn turn,
-      Instant since,
-      boolean finishedUnanswered,
-      @Nullable Instant dueAt,
-      Instant sortAt);
+  void setStanding(long id, StandingRow standing);
 
   void setLast(long id, Instant at, String words, SpokeLast speaker);
 
   void setOwner(long id, @Nullable Long staffId);
 
+  void setStartedBy(long id, @Nullable Long staffId);
+
+  /** Gives every conversation with the number, where nobody was known, its customer. */
+  void setCustomer(long numberId, long customerId);
+
   void setFailed(long id, boolean failed);
 
   void nextVersion(long id);
 
-  List<ConversationRow> list(
+  List<PlaceRow> list(
       Group box,
-      boolean oldestFirst,
-      Whose whose,
-      long asking,
-      @Nullable Long lineId,
-      boolean toIdentify,
-      @Nullable Instant afterSort,
+      SortRow order,
+      ChoiceRow choice,
+      @Nullable Instant afterAt,
       @Nullable Long afterId,
       int limit);
 
-  /** Everyone who waits on us. */
+  /** How many there are, but no more than the limit. */
+  int countUpTo(Group box, ChoiceRow choice, int limit);
+
+  /** Everyone who waits on us, also those set aside. */
   List<ConversationRow> listWaiting();
 
-  List<GroupCountRow> count(Whose whose, long asking, @Nullable Long lineId, boolean toIdentify);
+  /** Those set aside whose time has come. */
+  List<Long> listReturning(Instant now, int limit);
 
-  int countToIdentify();
+  List<Long> listByNumber(long numberId);
+
+  List<ConversationRow> listOfNumbers(List<Long> ids);
+
+  List<FactsRow> listFacts(long after, int limit);
+
+  Optional<FactsRow> findFacts(long id);
+
+  List<TopicRow> listAllTopics();
+
+  List<TopicRow> listTopics(List<Long> ids);
+
+  void addTopic(long id, long topicId);
+
+  int removeTopic(long id, long topicId);
+
+  /** Gives all that have one topic the other as well. */
+  void copyTopic(long from, long into);
+
+  int nextVersionByTopic(long topicId);
+
+  void dropTopic(long topicId);
 
   List<ConversationRow> listMatching(String pattern, @Nullable String digits, int limit);
 }

@@ -1,9 +1,13 @@
 package fabulum.server.conversations.store;
 
+import fabulum.core.conversation.Back;
+import fabulum.core.conversation.ConversationState;
 import fabulum.core.conversation.Group;
+import fabulum.core.conversation.Standing;
 import fabulum.core.conversation.Turn;
 import fabulum.server.conversations.SpokeLast;
 import java.time.Instant;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /** A row of conversation with the address of its number and the name of its customer. */
@@ -15,9 +19,13 @@ public record ConversationRow(
     @Nullable Long customerId,
     @Nullable String customerName,
     @Nullable Long ownerId,
+    @Nullable Long startedBy,
     Group box,
     Turn turn,
     Instant since,
+    Instant openedAt,
+    @Nullable Instant asideUntil,
+    @Nullable Back back,
     @Nullable Instant dueAt,
     Instant sortAt,
     boolean finishedUnanswered,
@@ -30,6 +38,18 @@ public record ConversationRow(
 
   /** How much of the last text a row keeps, in UTF-16 units. */
   private static final int BEGINNING = 200;
+
+  /** How it stands. */
+  public ConversationState state() {
+    Standing standing =
+        switch (box) {
+          case OUR_TURN, THEIR_TURN -> new Standing.Open(Optional.ofNullable(back));
+          case SET_ASIDE -> new Standing.Aside(Optional.ofNullable(asideUntil));
+          case DONE -> new Standing.Done(finishedUnanswered);
+          case BLANK -> new Standing.Blank();
+        };
+    return new ConversationState(turn, since, standing);
+  }
 
   /** The beginning of a text as a row keeps it: on one line, cut between whole characters. */
   public static String beginning(String words) {

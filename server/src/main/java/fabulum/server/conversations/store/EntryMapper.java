@@ -32,6 +32,11 @@ public interface EntryMapper {
       @Nullable String failureCode,
       @Nullable String failureReason);
 
+  /** Whether a person has answered since then. */
+  boolean existsAnswerSince(long conversationId, Instant since);
+
+  void clearWorkingSeconds(long id);
+
   /** Whether no later text of ours stands in the conversation. */
   boolean isLastOut(long conversationId, long id);
 

@@ -1,6 +1,7 @@
 package fabulum.server.conversations.store;
 
 import fabulum.core.delivery.DeliveryState;
+import fabulum.core.parts.PartCounter;
 import fabulum.server.conversations.EntryKind;
 import fabulum.server.conversations.EventKind;
 import java.time.Instant;
@@ -21,7 +22,9 @@ public record EntryRow(
     @Nullable DeliveryState delivery,
     @Nullable String failureCode,
     @Nullable String failureReason,
-    @Nullable Integer parts) {
+    @Nullable Integer parts,
+    @Nullable Long workingSeconds,
+    boolean firstAnswer) {
 
   /** A text from the customer. */
   public static EntryRow received(long conversation, Instant at, String words, String networkId) {
@@ -39,12 +42,22 @@ public record EntryRow(
         null,
         null,
         null,
-        null);
+        null,
+        null,
+        false);
   }
+
+  /** The wait that an answer ends: how long it was, and whether it is the first since it opened. */
+  public record WaitEnded(long workingSeconds, boolean first) {}
 
   /** A text of ours that waits to go. */
   public static EntryRow answer(
-      long conversation, Instant at, String words, long by, String reference, int parts) {
+      long conversation,
+      Instant at,
+      String words,
+      long by,
+      String reference,
+      @Nullable WaitEnded wait) {
     return new EntryRow(
         0,
         conversation,
@@ -59,7 +72,9 @@ public record EntryRow(
         DeliveryState.WAITING,
         null,
         null,
-        parts);
+        PartCounter.count(words).count(),
+        wait == null ? null : wait.workingSeconds(),
+        wait != null && wait.first());
   }
 
   /** A note. */
@@ -79,25 +94,41 @@ public record EntryRow(
         null,
         null,
         null,
-        null);
+        null,
+        null,
+        false);
   }
 
-  /** An event. */
-  public static EntryRow event(long conversation, Instant at, EventKind event, long by) {
+  /**
+   * An event.
+   *
+   * @param by who did it; null for the program
+   * @param words what more there is to say of it
+   * @param workingSeconds the working time that it ended
+   */
+  public static EntryRow event(
+      long conversation,
+      Instant at,
+      EventKind event,
+      @Nullable Long by,
+      @Nullable String words,
+      @Nullable Long workingSeconds) {
     return new EntryRow(
         0,
         conversation,
         at,
         EntryKind.EVENT,
-        null,
+        words,
         event,
         by,
-        false,
+        by == null,
         null,
         null,
         null,
         null,
         null,
-        null);
+        null,
+        workingSeconds,
+        false);
   }
 }

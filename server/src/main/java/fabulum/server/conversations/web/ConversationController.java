@@ -1,17 +1,28 @@
 package fabulum.server.conversations.web;
 
+import fabulum.server.conversations.Acts;
 import fabulum.server.conversations.ConversationId;
 import fabulum.server.conversations.Conversations;
+import fabulum.server.conversations.Moment;
+import fabulum.server.conversations.Step;
+import fabulum.server.conversations.Undoing;
 import fabulum.server.people.SignedIn;
+import fabulum.server.topics.TopicId;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Pattern;
 import jakarta.validation.constraints.Size;
+import java.time.Instant;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
@@ -22,9 +33,13 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/conversations/{id}")
 class ConversationController {
   private final Conversations conversations;
+  private final Acts acts;
+  private final Undoing undoing;
 
-  ConversationController(Conversations conversations) {
+  ConversationController(Conversations conversations, Acts acts, Undoing undoing) {
     this.conversations = conversations;
+    this.acts = acts;
+    this.undoing = undoing;
   }
 
   /**
@@ -51,27 +66,78 @@ class ConversationController {
     conversations.note(new ConversationId(id), note.words(), note.reference(), me.id());
   }
 
+  /**
+   * What came of an act.
+   *
+   * @param undo names it for taking it back; empty when it was so already
+   */
+  record ActResponse(@Nullable String undo) {}
+
+  /**
+   * Until when.
+   *
+   * @param at for {@link Moment.Kind#AT}
+   */
+  record MomentRequest(
+      @NotNull(message = "Say until when.") Moment.Kind kind, @Nullable Instant at) {}
+
   @PostMapping("/take")
-  @ResponseStatus(HttpStatus.NO_CONTENT)
-  void take(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {
-    conversations.take(new ConversationId(id), me.id());
+  ActResponse take(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {
+    return done(me, acts.take(new ConversationId(id), me.id()));
   }
 
   @PostMapping("/let-go")
-  @ResponseStatus(HttpStatus.NO_CONTENT)
-  void letGo(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {
-    conversations.letGo(new ConversationId(id), me.id());
+  ActResponse letGo(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {
+    return done(me, acts.letGo(new ConversationId(id), me.id()));
   }
 
   @PostMapping("/done")
-  @ResponseStatus(HttpStatus.NO_CONTENT)
-  void finish(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {
-    conversations.finish(new ConversationId(id), me.id());
+  ActResponse finish(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {
+    return done(me, acts.finish(new ConversationId(id), me.id()));
   }
 
   @PostMapping("/reopen")
-  @ResponseStatus(HttpStatus.NO_CONTENT)
-  void reopen(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {
-    conversations.reopen(new ConversationId(id), me.id());
+  ActResponse reopen(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {
+    return done(me, acts.reopen(new ConversationId(id), me.id()));
+  }
+
+  @GetMapping("/moments")
+  Moment.Offer moments(@PathVariable long id) {
+    return acts.moments(new ConversationId(id));
+  }
+
+  @PostMapping("/set-aside")
+  ActResponse setAside(
+      @AuthenticationPrincipal SignedIn me,
+      @PathVariable long id,
+      @Valid @RequestBody MomentRequest until) {
+    Moment moment = new Moment(until.kind(), until.at());
+    return done(me, acts.setAside(new ConversationId(id), moment, me.id()));
+  }
+
+  @PostMapping("/take-up")
+  ActResponse takeUp(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {
+    return done(me, acts.takeUp(new ConversationId(id), me.id()));
+  }
+
+  @PostMapping("/no-answer-needed")
+  ActResponse needsNoAnswer(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {
+    return done(me, acts.needsNoAnswer(new ConversationId(id), me.id()));
+  }
+
+  @PutMapping("/topics/{topic}")
+  ActResponse addTopic(
+      @AuthenticationPrincipal SignedIn me, @PathVariable long id, @PathVariable long topic) {
+    return done(me, acts.addTopic(new ConversationId(id), new TopicId(topic), me.id()));
+  }
+
+  @DeleteMapping("/topics/{topic}")
+  ActResponse removeTopic(
+      @AuthenticationPrincipal SignedIn me, @PathVariable long id, @PathVariable long topic) {
+    return done(me, acts.removeTopic(new ConversationId(id), new TopicId(topic), me.id()));
+  }
+
+  private ActResponse done(SignedIn me, Optional<Step> step) {
+    return new ActResponse(undoing.keep(me.id(), step));
   }
 }

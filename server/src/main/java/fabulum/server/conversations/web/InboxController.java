@@ -1,6 +1,7 @@
 package fabulum.server.conversations.web;
 
 import fabulum.core.conversation.Group;
+import fabulum.core.sentence.Sentence;
 import fabulum.server.conversations.ConversationId;
 import fabulum.server.conversations.ConversationView;
 import fabulum.server.conversations.DossierView;
@@ -8,16 +9,15 @@ import fabulum.server.conversations.Inbox;
 import fabulum.server.conversations.InboxCounts;
 import fabulum.server.conversations.InboxPage;
 import fabulum.server.conversations.InboxQuery;
-import fabulum.server.conversations.InboxQuery.Whose;
+import fabulum.server.conversations.ListOrder;
 import fabulum.server.conversations.Paper;
 import fabulum.server.conversations.ScriptPage;
-import fabulum.server.lines.LineId;
+import fabulum.server.conversations.Sentences;
 import fabulum.server.people.SignedIn;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
-import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -49,30 +49,25 @@ class InboxController {
   InboxPage page(
       @AuthenticationPrincipal SignedIn me,
       @RequestParam Group group,
-      @RequestParam(defaultValue = "EVERYONE") Whose whose,
-      @RequestParam(required = false) @Nullable Long line,
-      @RequestParam(defaultValue = "false") boolean toIdentify,
+      @RequestParam(required = false) @Nullable ListOrder order,
+      @RequestParam(defaultValue = "") String sentence,
       @RequestParam(required = false) @Nullable String from,
       @RequestParam(defaultValue = "50") int limit) {
-    return inbox.page(query(me, group, whose, line, toIdentify), from, bounded(limit));
+    ListOrder chosen = order == null ? ListOrder.usual(group) : order;
+    Sentence said = Sentences.read(sentence);
+    return inbox.page(new InboxQuery(group, chosen, said, me.id()), from, bounded(limit));
   }
 
   @GetMapping("/counts")
   InboxCounts counts(
-      @AuthenticationPrincipal SignedIn me,
-      @RequestParam(defaultValue = "EVERYONE") Whose whose,
-      @RequestParam(required = false) @Nullable Long line,
-      @RequestParam(defaultValue = "false") boolean toIdentify) {
-    return inbox.counts(query(me, Group.OUR_TURN, whose, line, toIdentify));
+      @AuthenticationPrincipal SignedIn me, @RequestParam(defaultValue = "") String sentence) {
+    return inbox.counts(Sentences.read(sentence), me.id());
   }
 
   @GetMapping("/ribbon")
   List<ConversationView> ribbon(
-      @AuthenticationPrincipal SignedIn me,
-      @RequestParam(defaultValue = "EVERYONE") Whose whose,
-      @RequestParam(required = false) @Nullable Long line,
-      @RequestParam(defaultValue = "false") boolean toIdentify) {
-    return inbox.ribbon(query(me, Group.OUR_TURN, whose, line, toIdentify));
+      @AuthenticationPrincipal SignedIn me, @RequestParam(defaultValue = "") String sentence) {
+    return inbox.ribbon(Sentences.read(sentence), me.id());
   }
 
   @GetMapping("/jump")
@@ -101,12 +96,6 @@ class InboxController {
       @PathVariable Paper paper,
       @Valid @RequestBody DraftRequest draft) {
     inbox.keepDraft(new ConversationId(id), me.id(), paper, draft.words());
-  }
-
-  private static InboxQuery query(
-      SignedIn me, Group group, Whose whose, @Nullable Long line, boolean toIdentify) {
-    return new InboxQuery(
-        group, whose, me.id(), Optional.ofNullable(line).map(LineId::new), toIdentify);
   }
 
   private static int bounded(int limit) {

@@ -3,10 +3,12 @@ package fabulum.server.customers.store;
 import fabulum.server.customers.CustomerView.Appointment;
 import fabulum.server.customers.CustomerView.Detail;
 import fabulum.server.customers.CustomerView.Job;
+import fabulum.server.customers.FoundNumber;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import org.apache.ibatis.annotations.Mapper;
+import org.jspecify.annotations.Nullable;
 
 /** Customers and numbers in the database. */
 @Mapper
@@ -14,6 +16,12 @@ public interface CustomerMapper {
   Optional<Long> findNumber(String address);
 
   long insertNumber(String address);
+
+  List<FoundNumber> search(String pattern, @Nullable String digits, int limit);
+
+  long insert(String name);
+
+  void insertHolder(long numberId, long customerId);
 
   List<Long> listHolders(long numberId);
 

@@ -1,5 +1,7 @@
 package fabulum.server.lines.store;
 
+import fabulum.server.lines.LineSetup;
+import fabulum.server.lines.SiteView;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
@@ -8,24 +10,40 @@ import org.apache.ibatis.annotations.Mapper;
 /** Lines in the database. */
 @Mapper
 public interface LineMapper {
+
   List<LineRow> list();
 
   Optional<LineRow> find(long id);
 
   Optional<LineRow> findByNumber(String number);
 
+  List<SiteView> listSites();
+
   Optional<Long> findSite(String name);
 
   long insertSite(String name);
 
-  long insert(
-      long siteId, String name, String number, String region, String zone, int promiseMinutes);
+  int renameSite(long id, String name);
+
+  long insert(LineSetup line, String name, String number);
+
+  void update(long id, LineSetup line, String name, String number);
 
   List<SpanRow> listSpans(long lineId);
 
   List<LocalDate> listClosedDays(long lineId);
 
+  List<LocalDate> listOpenHolidays(long lineId);
+
   void insertSpan(long lineId, int dayOfWeek, int fromMinute, int minutes);
 
   void insertClosedDay(long lineId, LocalDate day);
+
+  void insertOpenHoliday(long lineId, LocalDate day);
+
+  void deleteSpans(long lineId);
+
+  void deleteClosedDays(long lineId);
+
+  void deleteOpenHolidays(long lineId);
 }

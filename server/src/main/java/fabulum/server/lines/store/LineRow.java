@@ -1,12 +1,18 @@
 package fabulum.server.lines.store;
 
+import org.jspecify.annotations.Nullable;
+
 /** A row of line with the name of its site. */
 public record LineRow(
     long id,
     String name,
     String site,
+    long siteId,
+    long teamId,
     String number,
     String region,
     String zone,
     boolean inUse,
-    int promiseMinutes) {}
+    int promiseMinutes,
+    @Nullable String holidayCountry,
+    @Nullable String holidayRegion) {}

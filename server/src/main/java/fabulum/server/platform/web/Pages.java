@@ -12,7 +12,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 @Hidden
 class Pages {
 
-  @GetMapping({"/", "/inbox", "/inbox/**", "/identify", "/identify/**"})
+  @GetMapping({"/", "/inbox", "/inbox/**", "/identify", "/identify/**", "/setup", "/setup/**"})
   String page() {
     return "forward:/index.html";
   }

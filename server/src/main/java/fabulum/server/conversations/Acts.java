@@ -1,0 +1,242 @@
+package fabulum.server.conversations;
+
+import fabulum.core.conversation.Back;
+import fabulum.core.conversation.ConversationState;
+import fabulum.core.hours.Openings;
+import fabulum.server.conversations.Step.Snapshot;
+import fabulum.server.conversations.store.ConversationMapper;
+import fabulum.server.conversations.store.ConversationRow;
+import fabulum.server.conversations.store.EntryMapper;
+import fabulum.server.conversations.store.EntryRow;
+import fabulum.server.lines.LineId;
+import fabulum.server.lines.LineView;
+import fabulum.server.lines.Lines;
+import fabulum.server.people.StaffId;
+import fabulum.server.platform.Problem;
+import fabulum.server.platform.Problem.FieldProblem;
+import fabulum.server.topics.TopicId;
+import fabulum.server.topics.TopicView;
+import fabulum.server.topics.Topics;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * What people do with conversations, other than writing. Doing a thing twice does it once; what was
+ * done comes back as a step that can be taken back, and nothing when it was so already.
+ */
+@Service
+public class Acts {
+  private final ConversationMapper conversations;
+  private final EntryMapper entries;
+  private final Bookkeeping books;
+  private final Lines lines;
+  private final Topics topics;
+
+  Acts(
+      ConversationMapper conversations,
+      EntryMapper entries,
+      Bookkeeping books,
+      Lines lines,
+      Topics topics) {
+    this.conversations = conversations;
+    this.entries = entries;
+    this.books = books;
+    this.lines = lines;
+    this.topics = topics;
+  }
+
+  /** Makes it the colleague's own. */
+  @Transactional
+  public Optional<Step> take(ConversationId id, StaffId by) {
+    ConversationRow row = books.lock(id);
+    boolean mine = row.ownerId() != null && row.ownerId() == by.value();
+    return mine ? Optional.empty() : own(row, by.value(), EventKind.TAKEN, by);
+  }
+
+  /** Back to nobody. */
+  @Transactional
+  public Optional<Step> letGo(ConversationId id, StaffId by) {
+    ConversationRow row = books.lock(id);
+    return row.ownerId() == null ? Optional.empty() : own(row, null, EventKind.LET_GO, by);
+  }
+
+  private Optional<Step> own(
+      ConversationRow row, @Nullable Long owner, EventKind kind, StaffId by) {
+    Snapshot before = snapshot(row);
+    conversations.setOwner(row.id(), owner);
+    return Optional.of(done(row, kind, books.event(row, kind, by, null), before));
+  }
+
+  /** Finishes it, and keeps how much working time passed since it was opened. */
+  @Transactional
+  public Optional<Step> finish(ConversationId id, StaffId by) {
+    ConversationRow row = books.lock(id);
+    Instant now = books.now();
+    ConversationState after = row.state().finished(now);
+    if (after.equals(row.state())) {
+      return Optional.empty();
+    }
+    Snapshot before = snapshot(row);
+    books.save(row, after, now);
+    EventKind kind = after.finishedUnanswered() ? EventKind.DONE_UNANSWERED : EventKind.DONE;
+    long took = books.workingSeconds(row, row.openedAt(), now);
+    long event = entries.insert(EntryRow.event(row.id(), now, kind, by.value(), null, took));
+    return Optional.of(done(row, kind, event, before));
+  }
+
+  /** Opens it again. */
+  @Transactional
+  public Optional<Step> reopen(ConversationId id, StaffId by) {
+    ConversationRow row = books.lock(id);
+    return stand(row, row.state().reopened(books.now()), EventKind.REOPENED, by, null);
+  }
+
+  /** Puts it out of sight until a moment by its line's calendar, or until the customer writes. */
+  @Transactional
+  public Optional<Step> setAside(ConversationId id, Moment moment, StaffId by) {
+    ConversationRow row = books.lock(id);
+    if (!row.state().isOpen()) {
+      throw Problem.conflict(
+          Problem.Kind.NOT_OPEN, "Only what is open can be set aside. Nothing was changed.");
+    }
+    Optional<Instant> until = moment.until(openings(row), books.now());
+    String told = until.map(Instant::toString).orElse(null);
+    return stand(row, row.state().setAside(until), EventKind.SET_ASIDE, by, told);
+  }
+
+  /** The moments its line's calendar gives now. */
+  @Transactional(readOnly = true)
+  public Moment.Offer moments(ConversationId id) {
+    ConversationRow row = books.row(id);
+    Openings openings = openings(row);
+    Instant now = books.now();
+    return new Moment.Offer(
+        openings.laterToday(now).orElse(null),
+        openings.tomorrow(now).orElse(null),
+        openings.nextMonday(now).orElse(null),
+        openings.hours().zone().getId());
+  }
+
+  private Openings openings(ConversationRow row) {
+    return new Openings(lines.promise(new LineId(row.lineId())).hours());
+  }
+
+  /** Takes up again what was set aside. */
+  @Transactional
+  public Optional<Step> takeUp(ConversationId id, StaffId by) {
+    ConversationRow row = books.lock(id);
+    ConversationState after = row.state().takenUp();
+    return stand(row, after, EventKind.BACK, by, Back.TAKEN_UP.name());
+  }
+
+  /** What the customer wrote last needs no answer. */
+  @Transactional
+  public Optional<Step> needsNoAnswer(ConversationId id, StaffId by) {
+    ConversationRow row = books.lock(id);
+    ConversationState after = row.state().neededNoAnswer(books.now());
+    return stand(row, after, EventKind.NO_ANSWER_NEEDED, by, null);
+  }
+
+  private Optional<Step> stand(
+      ConversationRow row,
+      ConversationState after,
+      EventKind kind,
+      StaffId by,
+      @Nullable String words) {
+    if (after.equals(row.state())) {
+      return Optional.empty();
+    }
+    Snapshot before = snapshot(row);
+    books.save(row, after, books.now());
+    return Optional.of(done(row, kind, books.event(row, kind, by, words), before));
+  }
+
+  /** Says what it is about. */
+  @Transactional
+  public Optional<Step> addTopic(ConversationId id, TopicId topic, StaffId by) {
+    ConversationRow row = books.lock(id);
+    TopicView wanted = topics.find(topic).orElseThrow(() -> Problem.notFound("topic"));
+    topicObjection(row.lineId(), wanted)
+        .ifPresent(why -> {
+          throw Problem.fields(List.of(new FieldProblem("topic", why)));
+        });
+    if (books.topicsOf(row.id()).contains(topic.value())) {
+      return Optional.empty();
+    }
+    Snapshot before = snapshot(row);
+    conversations.addTopic(row.id(), topic.value());
+    return Optional.of(topicDone(row, EventKind.TOPIC_ADDED, wanted, by, before));
+  }
+
+  /** Why a topic cannot be given to what is on a line; empty when it can. */
+  public Optional<String> topicObjection(long line, TopicView topic) {
+    if (topic.retired()) {
+      return Optional.of("The topic “" + topic.name() + "” is retired.");
+    }
+    boolean ours =
+        lines.list().stream()
+            .filter(view -> view.id() == line)
+            .mapToLong(LineView::teamId)
+            .anyMatch(team -> team == topic.teamId());
+    return ours
+        ? Optional.empty()
+        : Optional.of("The topic “" + topic.name() + "” belongs to another team.");
+  }
+
+  /** It is not about that. */
+  @Transactional
+  public Optional<Step> removeTopic(ConversationId id, TopicId topic, StaffId by) {
+    ConversationRow row = books.lock(id);
+    TopicView gone = topics.find(topic).orElseThrow(() -> Problem.notFound("topic"));
+    Snapshot before = snapshot(row);
+    return conversations.removeTopic(row.id(), topic.value()) == 0
+        ? Optional.empty()
+        : Optional.of(topicDone(row, EventKind.TOPIC_REMOVED, gone, by, before));
+  }
+
+  /** A topic may bring another promise with it. */
+  private Step topicDone(
+      ConversationRow row, EventKind kind, TopicView topic, StaffId by, Snapshot before) {
+    books.save(row, row.state(), books.now());
+    return done(row, kind, books.event(row, kind, by, topic.name()), before);
+  }
+
+  /**
+   * Takes a step back, if nothing has happened to the conversation since.
+   *
+   * @return false when something has; nothing is changed then
+   */
+  @Transactional
+  public boolean takeBack(Step step, StaffId by) {
+    ConversationRow row = books.lock(step.conversation());
+    if (!snapshot(row).equals(step.after())) {
+      return false;
+    }
+    Snapshot before = step.before();
+    step.after().topics().stream()
+        .filter(topic -> !before.topics().contains(topic))
+        .forEach(topic -> conversations.removeTopic(row.id(), topic));
+    before.topics().forEach(topic -> conversations.addTopic(row.id(), topic));
+    conversations.setOwner(row.id(), before.owner());
+    books.saveAsOpenedAt(row, before.state(), before.openedAt());
+    entries.clearWorkingSeconds(step.event().value());
+    long event = books.event(row, EventKind.UNDONE, by, step.kind().name());
+    books.changed(row.id(), List.of(step.event().value(), event));
+    return true;
+  }
+
+  private Step done(ConversationRow row, EventKind kind, long event, Snapshot before) {
+    ConversationId id = new ConversationId(row.id());
+    Snapshot after = snapshot(books.row(id));
+    books.changed(row.id(), List.of(event));
+    return new Step(id, kind, new EntryId(event), before, after);
+  }
+
+  private Snapshot snapshot(ConversationRow row) {
+    return new Snapshot(row.state(), row.openedAt(), row.ownerId(), books.topicsOf(row.id()));
+  }
+}

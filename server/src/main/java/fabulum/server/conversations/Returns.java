@@ -1,0 +1,54 @@
+package fabulum.server.conversations;
+
+import fabulum.core.conversation.Back;
+import fabulum.core.conversation.ConversationState;
+import fabulum.server.conversations.store.ConversationMapper;
+import fabulum.server.conversations.store.ConversationRow;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.scheduling.annotation.Scheduled;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/**
+ * Brings back what was set aside when its time has come. What fell due while Fabulum was not
+ * running comes back at the start.
+ */
+@Component
+class Returns {
+  private static final Logger log = LoggerFactory.getLogger(Returns.class);
+  private static final int AT_ONCE = 200;
+
+  private final ConversationMapper conversations;
+  private final Bookkeeping books;
+  private final TransactionTemplate transactions;
+
+  Returns(ConversationMapper conversations, Bookkeeping books, TransactionTemplate transactions) {
+    this.conversations = conversations;
+    this.books = books;
+    this.transactions = transactions;
+  }
+
+  @Scheduled(initialDelay = 1, fixedDelay = 1, timeUnit = TimeUnit.SECONDS)
+  void bringBack() {
+    try {
+      for (long id : conversations.listReturning(books.now(), AT_ONCE)) {
+        transactions.executeWithoutResult(status -> bringBack(new ConversationId(id)));
+      }
+    } catch (RuntimeException e) {
+      log.warn("What was set aside could not be brought back; trying again", e);
+    }
+  }
+
+  private void bringBack(ConversationId id) {
+    ConversationRow row = books.lock(id);
+    ConversationState after = row.state().cameBack(books.now());
+    if (!after.equals(row.state())) {
+      books.save(row, after, books.now());
+      long event = books.event(row, EventKind.BACK, null, Back.ITS_TIME.name());
+      books.changed(row.id(), List.of(event));
+    }
+  }
+}

@@ -1,0 +1,23 @@
+package fabulum.server.conversations;
+
+import fabulum.core.conversation.ConversationState;
+import java.time.Instant;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * One act on one conversation, as far as it must be known to take it back.
+ *
+ * @param event the entry that tells of it
+ */
+public record Step(
+    ConversationId conversation, EventKind kind, EntryId event, Snapshot before, Snapshot after) {
+
+  /** A conversation at one moment. */
+  public record Snapshot(
+      ConversationState state, Instant openedAt, @Nullable Long owner, Set<Long> topics) {
+    public Snapshot {
+      topics = Set.copyOf(topics);
+    }
+  }
+}

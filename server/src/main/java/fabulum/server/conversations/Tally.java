@@ -1,0 +1,154 @@
+package fabulum.server.conversations;
+
+import fabulum.core.conversation.Group;
+import fabulum.core.sentence.Facts;
+import fabulum.core.sentence.Sentence;
+import fabulum.server.conversations.store.ConversationMapper;
+import fabulum.server.conversations.store.FactsRow;
+import fabulum.server.conversations.store.TopicRow;
+import fabulum.server.lines.LineView;
+import fabulum.server.lines.Lines;
+import fabulum.server.people.StaffId;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalLong;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.event.TransactionPhase;
+import org.springframework.transaction.event.TransactionalEventListener;
+
+/**
+ * Counts conversations by what is known of them, kept up with every change, so that counting costs
+ * the same however many there are. Kept in memory and counted anew at the start.
+ */
+@Component
+class Tally {
+  private static final int CHUNK = 20_000;
+
+  private final ConversationMapper conversations;
+  private final Lines lines;
+  private final Map<Long, Placed> placed = new HashMap<>();
+  private final Map<Standing, Integer> counts = new HashMap<>();
+  private final Map<Standing, Standing> known = new HashMap<>();
+  private boolean loaded;
+
+  Tally(ConversationMapper conversations, Lines lines) {
+    this.conversations = conversations;
+    this.lines = lines;
+  }
+
+  /** What many conversations have in common. */
+  private record Standing(
+      Group group,
+      long line,
+      @Nullable Long owner,
+      @Nullable Long startedBy,
+      Set<Long> topics,
+      boolean toIdentify,
+      boolean failed) {}
+
+  private record Placed(long version, Standing standing) {}
+
+  /** Counts all anew. */
+  @EventListener(ApplicationReadyEvent.class)
+  synchronized void load() {
+    placed.clear();
+    counts.clear();
+    known.clear();
+    Map<Long, Set<Long>> topics =
+        conversations.listAllTopics().stream()
+            .collect(
+                Collectors.groupingBy(
+                    TopicRow::conversationId,
+                    Collectors.mapping(TopicRow::topicId, Collectors.toSet())));
+    long after = 0;
+    List<FactsRow> chunk = conversations.listFacts(after, CHUNK);
+    while (!chunk.isEmpty()) {
+      chunk.forEach(row -> place(row, topics.getOrDefault(row.id(), Set.of())));
+      after = chunk.get(chunk.size() - 1).id();
+      chunk = conversations.listFacts(after, CHUNK);
+    }
+    loaded = true;
+  }
+
+  /** The row is read anew, so being told twice, or in another order, does no harm. */
+  @TransactionalEventListener(phase = TransactionPhase.AFTER_COMMIT)
+  synchronized void changed(ConversationChanged change) {
+    long id = change.id().value();
+    if (loaded) {
+      Set<Long> topics =
+          conversations.listTopics(List.of(id)).stream()
+              .map(TopicRow::topicId)
+              .collect(Collectors.toSet());
+      conversations.findFacts(id).ifPresent(row -> place(row, topics));
+    }
+  }
+
+  /** Touches too many to tell one by one. */
+  @TransactionalEventListener(phase = TransactionPhase.AFTER_COMMIT)
+  void merged(TopicsMerged merge) {
+    load();
+  }
+
+  private void place(FactsRow row, Set<Long> topics) {
+    Placed before = placed.get(row.id());
+    if (before != null && before.version() > row.version()) {
+      return;
+    }
+    Standing fresh =
+        new Standing(
+            row.box(),
+            row.lineId(),
+            row.ownerId(),
+            row.startedBy(),
+            topics,
+            row.toIdentify(),
+            row.failed());
+    Standing standing = known.computeIfAbsent(fresh, Function.identity());
+    placed.put(row.id(), new Placed(row.version(), standing));
+    counts.merge(standing, 1, Integer::sum);
+    if (before != null) {
+      counts.computeIfPresent(before.standing(), (gone, n) -> n == 1 ? null : n - 1);
+    }
+  }
+
+  /** How many stand in each group, for a sentence that facts alone decide. */
+  synchronized Map<Group, Integer> count(Sentence sentence, StaffId me) {
+    if (!loaded) {
+      load();
+    }
+    Map<Long, LineView> byId =
+        lines.list().stream().collect(Collectors.toMap(LineView::id, Function.identity()));
+    Map<Group, Integer> sums = new EnumMap<>(Group.class);
+    counts.forEach((standing, n) -> {
+      LineView line = byId.get(standing.line());
+      if (line != null && sentence.agreesWith(facts(standing, line), me.value())) {
+        sums.merge(standing.group(), n, Integer::sum);
+      }
+    });
+    return sums;
+  }
+
+  private static Facts facts(Standing standing, LineView line) {
+    return new Facts(
+        line.id(),
+        line.siteId(),
+        line.teamId(),
+        id(standing.owner()),
+        id(standing.startedBy()),
+        standing.topics(),
+        standing.toIdentify(),
+        standing.failed());
+  }
+
+  private static OptionalLong id(@Nullable Long id) {
+    return id == null ? OptionalLong.empty() : OptionalLong.of(id);
+  }
+}

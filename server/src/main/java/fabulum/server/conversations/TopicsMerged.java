@@ -1,0 +1,6 @@
+package fabulum.server.conversations;
+
+import fabulum.server.topics.TopicId;
+
+/** Every conversation that had one topic has the other instead. */
+record TopicsMerged(TopicId from, TopicId into) {}

@@ -1,0 +1,75 @@
+package fabulum.server.conversations;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import fabulum.server.people.StaffId;
+import fabulum.server.platform.Problem;
+import java.time.Duration;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+
+/**
+ * Takes back what was done a moment ago. Steps are kept for two minutes, in memory only: after that
+ * one does the opposite.
+ */
+@Service
+public class Undoing {
+  private static final Duration KEPT = Duration.ofMinutes(2);
+  private static final int MOST = 2_000;
+
+  private final Acts acts;
+  private final Cache<String, Kept> kept =
+      Caffeine.newBuilder().maximumSize(MOST).expireAfterWrite(KEPT).build();
+
+  Undoing(Acts acts) {
+    this.acts = acts;
+  }
+
+  private record Kept(StaffId by, List<Step> steps) {}
+
+  /**
+   * What taking back came to.
+   *
+   * @param undone conversations that are as they were
+   * @param left conversations left alone, for something has happened to them since
+   */
+  public record Outcome(int undone, int left) {}
+
+  /** Keeps steps; the answer names them. Nothing for no steps. */
+  public @Nullable String keep(StaffId by, List<Step> steps) {
+    if (steps.isEmpty()) {
+      return null;
+    }
+    String name = UUID.randomUUID().toString();
+    kept.put(name, new Kept(by, List.copyOf(steps)));
+    return name;
+  }
+
+  /** Keeps one step, if there is one. */
+  public @Nullable String keep(StaffId by, Optional<Step> step) {
+    return keep(by, step.stream().toList());
+  }
+
+  /** Takes back what one did oneself; each conversation on its own. */
+  public Outcome undo(String name, StaffId by) {
+    Kept found = kept.getIfPresent(name);
+    if (found == null || !found.by().equals(by)) {
+      throw Problem.conflict(
+          Problem.Kind.TOO_LATE, "That is too long ago to be taken back. Nothing was changed.");
+    }
+    kept.invalidate(name);
+    int undone = 0;
+    for (Step step : found.steps()) {
+      undone += acts.takeBack(step, by) ? 1 : 0;
+    }
+    if (undone == 0) {
+      throw Problem.conflict(
+          Problem.Kind.CHANGED_MEANWHILE,
+          "Something has happened there since, so it was left as it is.");
+    }
+    return new Outcome(undone, found.steps().size() - undone);
+  }
+}

@@ -1,0 +1,176 @@
+package fabulum.server.conversations;
+
+import fabulum.core.phone.NumberReader;
+import fabulum.core.phone.PhoneNumber;
+import fabulum.core.phone.Region;
+import fabulum.core.phone.Sender;
+import fabulum.server.conversations.store.ConversationMapper;
+import fabulum.server.conversations.store.ConversationRow;
+import fabulum.server.customers.CustomerId;
+import fabulum.server.customers.Customers;
+import fabulum.server.customers.FoundNumber;
+import fabulum.server.customers.NumberId;
+import fabulum.server.lines.LineId;
+import fabulum.server.lines.LineView;
+import fabulum.server.lines.Lines;
+import fabulum.server.platform.Problem;
+import fabulum.server.platform.Problem.FieldProblem;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.dao.ConcurrencyFailureException;
+import org.springframework.dao.DuplicateKeyException;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** Writing to somebody unasked: whom, and in which conversation. */
+@Service
+public class WriteTo {
+  private static final int FOUND = 12;
+  private static final int TRIES = 4;
+  private static final int LONGEST_NAME = 160;
+
+  private final Conversations conversations;
+  private final ConversationMapper rows;
+  private final Customers customers;
+  private final Lines lines;
+  private final TransactionTemplate transactions;
+  private final NumberReader numbers = new NumberReader();
+
+  WriteTo(
+      Conversations conversations,
+      ConversationMapper rows,
+      Customers customers,
+      Lines lines,
+      TransactionTemplate transactions) {
+    this.conversations = conversations;
+    this.rows = rows;
+    this.customers = customers;
+    this.lines = lines;
+    this.transactions = transactions;
+  }
+
+  /**
+   * Somebody one can write to.
+   *
+   * @param number as people at home write it
+   * @param address in E.164
+   * @param name of the customer; empty when nobody is known to hold the number
+   * @param detail the detail that contains what was sought
+   * @param conversations those there are with the number, the newest first
+   */
+  public record Person(
+      String number,
+      String address,
+      @Nullable String name,
+      @Nullable String detail,
+      List<Known> conversations) {}
+
+  /** A conversation there is. */
+  public record Known(long id, long lineId) {}
+
+  /**
+   * What was found.
+   *
+   * @param people whose number, name or details contain the words
+   * @param number what was typed, in E.164, when it is a number nobody has written from
+   * @param shownNumber the same as people at home write it
+   */
+  public record Found(List<Person> people, @Nullable String number, @Nullable String shownNumber) {}
+
+  /** Finds whom to write to from a line. */
+  public Found find(String words, LineId from) {
+    if (words.isBlank()) {
+      return new Found(List.of(), null, null);
+    }
+    Region region = new Region(lines.get(from).region());
+    List<FoundNumber> found =
+        customers.search(words, FOUND).stream()
+            .filter(number -> Sender.ofAddress(number.address()).answerable().isPresent())
+            .toList();
+    Map<Long, List<Known>> known = known(found);
+    List<Person> people =
+        found.stream()
+            .map(number ->
+                new Person(
+                    numbers.forPeople(Sender.ofAddress(number.address()), region),
+                    number.address(),
+                    number.customerName(),
+                    number.detail(),
+                    known.getOrDefault(number.numberId(), List.of())))
+            .toList();
+    Optional<PhoneNumber> typed =
+        numbers
+            .readNumber(words, region)
+            .filter(number -> people.stream().noneMatch(p -> p.address().equals(number.e164())));
+    return new Found(
+        people,
+        typed.map(PhoneNumber::e164).orElse(null),
+        typed.map(number -> numbers.forPeople(number, region)).orElse(null));
+  }
+
+  private Map<Long, List<Known>> known(List<FoundNumber> found) {
+    List<Long> ids = found.stream().map(FoundNumber::numberId).distinct().toList();
+    return ids.isEmpty()
+        ? Map.of()
+        : rows.listOfNumbers(ids).stream()
+            .collect(
+                Collectors.groupingBy(
+                    ConversationRow::numberId,
+                    Collectors.mapping(
+                        row -> new Known(row.id(), row.lineId()), Collectors.toList())));
+  }
+
+  /**
+   * Whom to write to.
+   *
+   * @param number as somebody typed it
+   * @param makeCustomer whether the number becomes a customer's, when nobody holds it
+   * @param name of that customer; blank for the number as their name
+   */
+  public record Wanted(LineId line, String number, boolean makeCustomer, String name) {}
+
+  /** The conversation to write in: the one there is, else a new one. */
+  public ConversationId open(Wanted wanted) {
+    LineView line = lines.get(wanted.line());
+    Region region = new Region(line.region());
+    PhoneNumber number =
+        numbers.readNumber(wanted.number(), region).orElseThrow(() -> noSuchNumber(region));
+    if (wanted.name().strip().length() > LONGEST_NAME) {
+      throw Problem.fields(List.of(new FieldProblem("name", "A name has at most 160 characters.")));
+    }
+    for (int tries = 1; ; tries++) {
+      try {
+        return transactions.execute(status -> open(wanted, number, region));
+      } catch (DuplicateKeyException | ConcurrencyFailureException race) {
+        if (tries == TRIES) {
+          throw race;
+        }
+      }
+    }
+  }
+
+  private ConversationId open(Wanted wanted, PhoneNumber number, Region region) {
+    NumberId known = customers.numberOf(number);
+    if (wanted.makeCustomer() && customers.holderNames(known).isEmpty()) {
+      String name =
+          wanted.name().isBlank() ? numbers.forPeople(number, region) : wanted.name().strip();
+      CustomerId customer = customers.add(name, number);
+      conversations.identify(number, customer);
+    }
+    return conversations.open(wanted.line(), number);
+  }
+
+  private static Problem noSuchNumber(Region region) {
+    String country =
+        new Locale.Builder().setRegion(region.code()).build().getDisplayCountry(Locale.ENGLISH);
+    return Problem.fields(
+        List.of(
+            new FieldProblem(
+                "number",
+                "There can be no such phone number in " + country + ". Nothing was made.")));
+  }
+}

@@ -1,0 +1,38 @@
+package fabulum.server.conversations.store;
+
+import java.time.Instant;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Which conversations, as conditions on columns; null or false leaves one out.
+ *
+ * @param me who asks, for {@code mine}
+ * @param lines on one of these; never an empty list
+ * @param called a pattern in lower case, for name, number and details
+ * @param digits a pattern for the number
+ * @param saying a pattern in lower case, for words
+ * @param spans bounds line by line; never an empty list
+ */
+public record ChoiceRow(
+    long me,
+    boolean mine,
+    boolean nobodys,
+    @Nullable Long colleague,
+    @Nullable List<Long> lines,
+    @Nullable Long topic,
+    boolean toIdentify,
+    boolean failed,
+    @Nullable String called,
+    @Nullable String digits,
+    @Nullable String saying,
+    @Nullable List<Span> spans) {
+
+  /** Bounds on one line: from included, to excluded. */
+  public record Span(
+      long line,
+      @Nullable Instant dueFrom,
+      @Nullable Instant dueTo,
+      @Nullable Instant lastFrom,
+      @Nullable Instant lastTo) {}
+}

@@ -1,0 +1,15 @@
+package fabulum.server.conversations.store;
+
+import fabulum.core.conversation.Group;
+import org.jspecify.annotations.Nullable;
+
+/** What counting needs of a conversation. */
+public record FactsRow(
+    long id,
+    long version,
+    Group box,
+    long lineId,
+    @Nullable Long ownerId,
+    @Nullable Long startedBy,
+    boolean toIdentify,
+    boolean failed) {}

@@ -1,0 +1,52 @@
+package fabulum.server.conversations.web;
+
+import fabulum.server.conversations.WriteTo;
+import fabulum.server.lines.LineId;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.Size;
+import org.jspecify.annotations.Nullable;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Whom to write to, and where. */
+@RestController
+class WriteToController {
+  private final WriteTo writeTo;
+
+  WriteToController(WriteTo writeTo) {
+    this.writeTo = writeTo;
+  }
+
+  /**
+   * Whom to write to.
+   *
+   * @param number as it was typed
+   * @param makeCustomer whether the number becomes a customer's, when nobody holds it
+   * @param name of that customer; empty for the number as their name
+   */
+  record OpenRequest(
+      long line,
+      @NotBlank(message = "Type a number.") @Size(max = 40, message = "No number is this long.")
+          String number,
+      boolean makeCustomer,
+      @Nullable String name) {}
+
+  record OpenResponse(long id) {}
+
+  @GetMapping("/api/write-to")
+  WriteTo.Found find(@RequestParam String words, @RequestParam long line) {
+    return writeTo.find(words, new LineId(line));
+  }
+
+  @PostMapping("/api/write-to")
+  OpenResponse open(@Valid @RequestBody OpenRequest wanted) {
+    String name = wanted.name() == null ? "" : wanted.name();
+    WriteTo.Wanted whom =
+        new WriteTo.Wanted(new LineId(wanted.line()), wanted.number(), wanted.makeCustomer(), name);
+    return new OpenResponse(writeTo.open(whom).value());
+  }
+}

@@ -1,0 +1,12 @@
+package fabulum.server.lines;
+
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Whose public holidays a line keeps.
+ *
+ * @param country ISO 3166-1, two capital letters
+ * @param region a part of it as ISO 3166-2 names it within the country, such as {@code WI}; null
+ *     for the holidays of the whole country only
+ */
+public record HolidayCalendar(String country, @Nullable String region) {}

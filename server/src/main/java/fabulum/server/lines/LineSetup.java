@@ -1,0 +1,39 @@
+package fabulum.server.lines;
+
+import fabulum.core.hours.Stretch;
+import java.time.LocalDate;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * All that is set up about a line.
+ *
+ * @param number in E.164, or as people write it in the region
+ * @param region ISO 3166-1
+ * @param zone IANA name
+ * @param promiseMinutes of working time within which it answers
+ * @param week empty for always open
+ * @param closedDays entered by hand, in order
+ * @param holidays whose public holidays it keeps as well
+ * @param openHolidays public holidays on which it opens all the same
+ */
+public record LineSetup(
+    String name,
+    String number,
+    String region,
+    long siteId,
+    long teamId,
+    String zone,
+    boolean inUse,
+    int promiseMinutes,
+    List<Stretch> week,
+    List<LocalDate> closedDays,
+    @Nullable HolidayCalendar holidays,
+    List<LocalDate> openHolidays) {
+
+  public LineSetup {
+    week = List.copyOf(week);
+    closedDays = closedDays.stream().distinct().sorted().toList();
+    openHolidays = openHolidays.stream().distinct().sorted().toList();
+  }
+}

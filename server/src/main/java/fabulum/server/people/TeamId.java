@@ -1,0 +1,4 @@
+package fabulum.server.people;
+
+/** Names one team. */
+public record TeamId(long value) {}

@@ -1,0 +1,17 @@
+package fabulum.server.people.store;
+
+import java.util.List;
+import org.apache.ibatis.annotations.Mapper;
+
+/** Teams in the database. */
+@Mapper
+public interface TeamMapper {
+
+  List<TeamRow> list();
+
+  List<MemberRow> listMembers();
+
+  long insert(String name);
+
+  void addMember(long teamId, long staffId);
+}

@@ -1,0 +1,116 @@
+package fabulum.server.sentences;
+
+import fabulum.core.conversation.Group;
+import fabulum.core.sentence.SentenceText;
+import fabulum.server.conversations.Inbox;
+import fabulum.server.conversations.InboxCounts;
+import fabulum.server.conversations.ListOrder;
+import fabulum.server.conversations.Sentences;
+import fabulum.server.people.StaffId;
+import fabulum.server.people.TeamView;
+import fabulum.server.people.Teams;
+import fabulum.server.platform.Problem;
+import fabulum.server.platform.Problem.FieldProblem;
+import fabulum.server.sentences.store.SentenceMapper;
+import fabulum.server.sentences.store.SentenceRow;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Sentences that were saved, with how many they mean now. */
+@Service
+public class SavedSentences {
+  private static final int LONGEST_NAME = 60;
+  private static final int LONGEST_SENTENCE = 1_000;
+  private static final int MOST = 40;
+
+  private final SentenceMapper sentences;
+  private final Inbox inbox;
+  private final Teams teams;
+
+  SavedSentences(SentenceMapper sentences, Inbox inbox, Teams teams) {
+    this.sentences = sentences;
+    this.inbox = inbox;
+    this.teams = teams;
+  }
+
+  /**
+   * A sentence to be saved.
+   *
+   * @param name 1 to 60 characters
+   * @param said as addresses carry it
+   * @param teamId for that team; null for oneself
+   */
+  public record NewSentence(
+      String name, String said, Group group, ListOrder order, @Nullable Long teamId) {}
+
+  /** My own and my teams', by name; each counts as it means for me. */
+  public List<SentenceView> list(StaffId me) {
+    return sentences.list(me.value()).stream().map(row -> view(row, me)).toList();
+  }
+
+  private SentenceView view(SentenceRow row, StaffId me) {
+    InboxCounts counts = inbox.counts(Sentences.read(row.said()), me);
+    int count =
+        switch (row.box()) {
+          case OUR_TURN -> counts.ourTurn();
+          case THEIR_TURN -> counts.theirTurn();
+          case SET_ASIDE -> counts.setAside();
+          case DONE -> counts.done();
+          case BLANK -> 0;
+        };
+    return new SentenceView(
+        row.id(),
+        row.name(),
+        row.said(),
+        row.box(),
+        row.listOrder(),
+        row.teamId(),
+        row.staffId() == me.value(),
+        count,
+        counts.most() > 0 && count >= counts.most());
+  }
+
+  /** Saves a sentence. */
+  @Transactional
+  public long save(NewSentence wanted, StaffId by) {
+    String name = wanted.name().strip();
+    if (name.isEmpty() || name.length() > LONGEST_NAME) {
+      throw bad("name", "Give it a name of at most 60 characters.");
+    }
+    String said = SentenceText.write(Sentences.read(wanted.said()));
+    if (said.length() > LONGEST_SENTENCE) {
+      throw bad("said", "This sentence is too long to be saved.");
+    }
+    Long team = wanted.teamId();
+    if (team != null && teams.list().stream().noneMatch(known -> isMember(known, team, by))) {
+      throw bad("teamId", "You can save a sentence for a team of yours only.");
+    }
+    List<SentenceRow> mine = sentences.list(by.value());
+    if (mine.size() >= MOST) {
+      throw bad("name", "There are 40 saved sentences already. Drop one first.");
+    }
+    if (mine.stream().anyMatch(row -> row.name().equalsIgnoreCase(name))) {
+      throw bad("name", "There is a saved sentence of this name already.");
+    }
+    return sentences.insert(
+        new SentenceRow(0, by.value(), team, name, said, wanted.group(), wanted.order()));
+  }
+
+  private static boolean isMember(TeamView known, long team, StaffId staff) {
+    return known.id() == team && known.members().contains(staff.value());
+  }
+
+  private static Problem bad(String field, String why) {
+    return Problem.fields(List.of(new FieldProblem(field, why)));
+  }
+
+  /** Drops one of my own making. */
+  @Transactional
+  public void drop(long id, StaffId by) {
+    if (sentences.delete(id, by.value()) == 0) {
+      throw Problem.notFound("saved sentence of yours");
+    }
+  }
+}

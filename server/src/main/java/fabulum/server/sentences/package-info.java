@@ -1,0 +1,7 @@
+/** Sentences that were saved, for oneself or for a team. */
+@ApplicationModule(allowedDependencies = {"platform", "people", "conversations"})
+@NullMarked
+package fabulum.server.sentences;
+
+import org.jspecify.annotations.NullMarked;
+import org.springframework.modulith.ApplicationModule;

@@ -1,0 +1,15 @@
+package fabulum.server.sentences.store;
+
+import fabulum.core.conversation.Group;
+import fabulum.server.conversations.ListOrder;
+import org.jspecify.annotations.Nullable;
+
+/** A row of sentence. The id of a row not yet inserted is 0. */
+public record SentenceRow(
+    long id,
+    long staffId,
+    @Nullable Long teamId,
+    String name,
+    String said,
+    Group box,
+    ListOrder listOrder) {}

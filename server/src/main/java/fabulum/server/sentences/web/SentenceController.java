@@ -1,0 +1,67 @@
+package fabulum.server.sentences.web;
+
+import fabulum.core.conversation.Group;
+import fabulum.server.conversations.ListOrder;
+import fabulum.server.people.SignedIn;
+import fabulum.server.sentences.SavedSentences;
+import fabulum.server.sentences.SavedSentences.NewSentence;
+import fabulum.server.sentences.SentenceView;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Saved sentences. */
+@RestController
+@RequestMapping("/api/sentences")
+class SentenceController {
+  private final SavedSentences sentences;
+
+  SentenceController(SavedSentences sentences) {
+    this.sentences = sentences;
+  }
+
+  /**
+   * A sentence to be saved.
+   *
+   * @param said as addresses carry it
+   * @param teamId for that team; empty for oneself
+   */
+  record SaveRequest(
+      @NotNull(message = "Give it a name.") String name,
+      @NotNull(message = "Which sentence?") String said,
+      @NotNull(message = "Which group?") Group group,
+      @NotNull(message = "In which order?") ListOrder order,
+      @Nullable Long teamId) {}
+
+  record SaveResponse(long id) {}
+
+  @GetMapping
+  List<SentenceView> list(@AuthenticationPrincipal SignedIn me) {
+    return sentences.list(me.id());
+  }
+
+  @PostMapping
+  SaveResponse save(@AuthenticationPrincipal SignedIn me, @Valid @RequestBody SaveRequest wanted) {
+    NewSentence sentence =
+        new NewSentence(
+            wanted.name(), wanted.said(), wanted.group(), wanted.order(), wanted.teamId());
+    return new SaveResponse(sentences.save(sentence, me.id()));
+  }
+
+  @DeleteMapping("/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void drop(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {
+    sentences.drop(id, me.id());
+  }
+}

@@ -1,0 +1,240 @@
+package fabulum.server.setup;
+
+import fabulum.server.conversations.Conversations;
+import fabulum.server.lines.LineId;
+import fabulum.server.lines.LineSetup;
+import fabulum.server.lines.Lines;
+import fabulum.server.lines.SiteView;
+import fabulum.server.people.People;
+import fabulum.server.people.StaffId;
+import fabulum.server.people.StaffView;
+import fabulum.server.people.TeamId;
+import fabulum.server.people.TeamView;
+import fabulum.server.people.Teams;
+import fabulum.server.setup.store.ChangeMapper;
+import fabulum.server.setup.store.ChangeRow;
+import fabulum.server.topics.TopicId;
+import fabulum.server.topics.TopicSetup;
+import fabulum.server.topics.TopicView;
+import fabulum.server.topics.Topics;
+import java.time.Clock;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.Function;
+import java.util.function.Supplier;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.scheduling.annotation.Scheduled;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/**
+ * Sets up lines, sites and topics while everybody works. Each change is kept with who made it and
+ * when; what waits is reckoned anew at once, and every open browser is told.
+ */
+@Service
+public class SetUp {
+  /** How often what waits is reckoned again after a change, in case a text came in just then. */
+  private static final int AGAIN = 2;
+
+  private final Lines lines;
+  private final Topics topics;
+  private final Teams teams;
+  private final People people;
+  private final Conversations conversations;
+  private final ChangeMapper changes;
+  private final TransactionTemplate transactions;
+  private final ApplicationEventPublisher events;
+  private final Clock clock;
+  private final AtomicInteger owed = new AtomicInteger();
+
+  SetUp(
+      Lines lines,
+      Topics topics,
+      Teams teams,
+      People people,
+      Conversations conversations,
+      ChangeMapper changes,
+      TransactionTemplate transactions,
+      ApplicationEventPublisher events,
+      Clock clock) {
+    this.lines = lines;
+    this.topics = topics;
+    this.teams = teams;
+    this.people = people;
+    this.conversations = conversations;
+    this.changes = changes;
+    this.transactions = transactions;
+    this.events = events;
+    this.clock = clock;
+  }
+
+  /**
+   * What a change came to.
+   *
+   * @param id of what was changed or made
+   * @param reckoned how many conversations are due at another time than before
+   */
+  public record Outcome(long id, int reckoned) {}
+
+  /** Sets up a new line. */
+  public Outcome addLine(LineSetup wanted, StaffId by) {
+    return carryOut(() -> {
+      LineId id = lines.add(wanted);
+      note(by, subject(wanted), "added", null, null);
+      return id.value();
+    });
+  }
+
+  /** Sets a line up otherwise. */
+  public Outcome changeLine(LineId id, LineSetup wanted, StaffId by) {
+    return carryOut(() -> {
+      LineSetup before = lines.setup(id);
+      lines.change(id, wanted);
+      noteAll(by, subject(before), said(before), said(lines.setup(id)));
+      return id.value();
+    });
+  }
+
+  private static String subject(LineSetup line) {
+    return "line " + line.name().strip();
+  }
+
+  private Map<String, String> said(LineSetup line) {
+    return Wording.of(line, this::siteName, this::teamName);
+  }
+
+  private String siteName(long id) {
+    return lines.listSites().stream()
+        .filter(site -> site.id() == id)
+        .map(SiteView::name)
+        .findFirst()
+        .orElse("");
+  }
+
+  private String teamName(long id) {
+    return teams.list().stream()
+        .filter(team -> team.id() == id)
+        .map(TeamView::name)
+        .findFirst()
+        .orElse("");
+  }
+
+  /** Adds a site. */
+  public Outcome addSite(String name, StaffId by) {
+    return carryOut(() -> {
+      SiteView site = lines.addSite(name);
+      note(by, "site " + site.name(), "added", null, null);
+      return site.id();
+    });
+  }
+
+  /** Gives a site another name. */
+  public Outcome renameSite(long id, String name, StaffId by) {
+    return carryOut(() -> {
+      String before = siteName(id);
+      lines.renameSite(id, name);
+      noteAll(by, "site " + before, Map.of("name", before), Map.of("name", name.strip()));
+      return id;
+    });
+  }
+
+  /** Adds a topic to a team's list. */
+  public Outcome addTopic(TeamId team, TopicSetup wanted, StaffId by) {
+    return carryOut(() -> {
+      TopicId id = topics.add(team, wanted);
+      note(by, "topic " + wanted.name().strip(), "added", null, teamName(team.value()));
+      return id.value();
+    });
+  }
+
+  /** Renames, recolours, retires or brings back a topic, or changes its promise. */
+  public Outcome changeTopic(TopicId id, TopicSetup wanted, StaffId by) {
+    return carryOut(() -> {
+      TopicView before = topics.present(id);
+      topics.change(id, wanted);
+      noteAll(by, "topic " + before.name(), said(before), said(topics.present(id)));
+      return id.value();
+    });
+  }
+
+  private static Map<String, String> said(TopicView topic) {
+    return Wording.of(
+        new TopicSetup(topic.name(), topic.colour(), topic.promiseMinutes(), topic.retired()));
+  }
+
+  /** Lets one topic stand for another everywhere, and retires that one. */
+  public Outcome mergeTopic(TopicId from, TopicId into, StaffId by) {
+    return carryOut(() -> {
+      String gone = topics.present(from).name();
+      String stays = topics.present(into).name();
+      topics.merge(from, into);
+      int had = conversations.mergeTopic(from.value(), into.value());
+      note(by, "topic " + gone, "merged", had + " conversations", stays);
+      return into.value();
+    });
+  }
+
+  /** The change first, then the reckoning: others go on meanwhile. */
+  private Outcome carryOut(Supplier<Long> change) {
+    long id = transactions.execute(status -> change.get());
+    lines.forget();
+    topics.forget();
+    int reckoned = conversations.reckonDue();
+    owed.set(AGAIN);
+    events.publishEvent(new SetUpChanged());
+    return new Outcome(id, reckoned);
+  }
+
+  /**
+   * A text that was coming in while the change was made may have been reckoned by what was before.
+   */
+  @Scheduled(fixedDelay = 2, timeUnit = TimeUnit.SECONDS)
+  void reckonAgain() {
+    if (owed.get() > 0) {
+      owed.decrementAndGet();
+      conversations.reckonDue();
+    }
+  }
+
+  private void noteAll(
+      StaffId by, String subject, Map<String, String> before, Map<String, String> after) {
+    after.forEach((what, now) -> {
+      String then = before.get(what);
+      if (!now.equals(then)) {
+        note(by, subject, what, then, now);
+      }
+    });
+  }
+
+  private void note(
+      StaffId by, String subject, String what, @Nullable String before, @Nullable String after) {
+    changes.insert(
+        new ChangeRow(
+            0, clock.instant(), by.value(), subject, what, shortened(before), shortened(after)));
+  }
+
+  private static @Nullable String shortened(@Nullable String words) {
+    return words == null || words.length() <= 4_000 ? words : words.substring(0, 3_999) + "…";
+  }
+
+  /** What was changed, the newest first, from before an id. */
+  public List<ChangeView> history(long before, int limit) {
+    Map<Long, StaffView> staff =
+        people.list().stream().collect(Collectors.toMap(StaffView::id, Function.identity()));
+    return changes.list(before, limit).stream()
+        .map(row ->
+            new ChangeView(
+                row.id(),
+                row.at(),
+                staff.get(row.staffId()),
+                row.subject(),
+                row.what(),
+                row.before(),
+                row.after()))
+        .toList();
+  }
+}

@@ -1,0 +1,4 @@
+package fabulum.server.setup;
+
+/** Lines, sites or topics are set up otherwise than before. */
+public record SetUpChanged() {}

@@ -1,0 +1,7 @@
+/** Setting up lines, sites and topics, and who changed what. */
+@ApplicationModule(allowedDependencies = {"platform", "people", "lines", "topics", "conversations"})
+@NullMarked
+package fabulum.server.setup;
+
+import org.jspecify.annotations.NullMarked;
+import org.springframework.modulith.ApplicationModule;

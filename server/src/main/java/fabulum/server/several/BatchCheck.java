@@ -1,0 +1,123 @@
+package fabulum.server.several;
+
+import fabulum.core.conversation.Group;
+import fabulum.core.hours.Openings;
+import fabulum.core.parts.PartCounter;
+import fabulum.core.phone.Sender;
+import fabulum.core.sending.SendDecision;
+import fabulum.core.sending.SendRules;
+import fabulum.server.conversations.Acts;
+import fabulum.server.conversations.ConversationView;
+import fabulum.server.conversations.Moment;
+import fabulum.server.lines.LineId;
+import fabulum.server.lines.LineView;
+import fabulum.server.lines.Lines;
+import fabulum.server.platform.Problem;
+import fabulum.server.platform.Problem.FieldProblem;
+import fabulum.server.topics.TopicId;
+import fabulum.server.topics.TopicView;
+import fabulum.server.topics.Topics;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import org.springframework.stereotype.Component;
+
+/** Which of several conversations an act must leave alone, and why. */
+@Component
+class BatchCheck {
+  private final Acts acts;
+  private final Topics topics;
+  private final Lines lines;
+  private final Clock clock;
+
+  BatchCheck(Acts acts, Topics topics, Lines lines, Clock clock) {
+    this.acts = acts;
+    this.topics = topics;
+    this.lines = lines;
+    this.clock = clock;
+  }
+
+  /** Refuses an act that lacks what it needs. */
+  void require(BatchAct act) {
+    switch (act.what()) {
+      case TOPIC -> {
+        if (act.topicId() == null || topics.find(new TopicId(act.topicId())).isEmpty()) {
+          throw bad("topicId", "Say which topic.");
+        }
+      }
+      case SET_ASIDE -> {
+        if (act.moment() == null) {
+          throw bad("moment", "Say until when.");
+        }
+      }
+      case TEXT -> {
+        if (act.words() == null || act.words().isBlank()) {
+          throw bad("words", "There are no words in it yet.");
+        }
+      }
+      case DONE -> {}
+    }
+  }
+
+  private static Problem bad(String field, String why) {
+    return Problem.fields(List.of(new FieldProblem(field, why)));
+  }
+
+  CheckView check(BatchAct act, List<ConversationView> chosen) {
+    List<Skipped> skipped = new ArrayList<>();
+    Set<String> numbers = new HashSet<>();
+    for (ConversationView one : chosen) {
+      Optional<String> why = objection(act, one);
+      if (why.isEmpty() && act.what() == BatchAct.What.TEXT && !numbers.add(one.address())) {
+        why = Optional.of("This number gets it already, in another conversation.");
+      }
+      why.ifPresent(sentence -> skipped.add(new Skipped(one.id(), name(one), sentence)));
+    }
+    int will = chosen.size() - skipped.size();
+    String words = act.words();
+    int parts =
+        act.what() == BatchAct.What.TEXT && words != null ? PartCounter.count(words).count() : 0;
+    return new CheckView(will, parts * will, skipped);
+  }
+
+  static String name(ConversationView one) {
+    return one.customerName() == null ? one.number() : one.customerName();
+  }
+
+  private Optional<String> objection(BatchAct act, ConversationView one) {
+    boolean isOpen = one.group() != Group.DONE && one.group() != Group.BLANK;
+    return switch (act.what()) {
+      case DONE -> isOpen ? Optional.empty() : Optional.of("It is done already.");
+      case SET_ASIDE -> isOpen ? momentObjection(act, one) : Optional.of("It is done.");
+      case TOPIC -> topicObjection(act, one);
+      case TEXT -> textObjection(act, one);
+    };
+  }
+
+  private Optional<String> momentObjection(BatchAct act, ConversationView one) {
+    Moment moment = Objects.requireNonNull(act.moment());
+    Openings openings = new Openings(lines.promise(new LineId(one.lineId())).hours());
+    return moment.objection(openings, clock.instant());
+  }
+
+  private Optional<String> topicObjection(BatchAct act, ConversationView one) {
+    long id = Objects.requireNonNull(act.topicId());
+    TopicView topic = topics.find(new TopicId(id)).orElseThrow();
+    return one.topics().contains(id)
+        ? Optional.of("It has this topic already.")
+        : acts.topicObjection(one.lineId(), topic);
+  }
+
+  private Optional<String> textObjection(BatchAct act, ConversationView one) {
+    LineView line = lines.get(new LineId(one.lineId()));
+    String words = Objects.requireNonNull(act.words());
+    SendDecision decision = SendRules.decide(words, Sender.ofAddress(one.address()), line.inUse());
+    return decision instanceof SendDecision.Refused refused
+        ? Optional.of(refused.why().get(0).sentence())
+        : Optional.empty();
+  }
+}

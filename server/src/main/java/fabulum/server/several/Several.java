@@ -1,0 +1,239 @@
+package fabulum.server.several;
+
+import fabulum.core.sending.SendDecision;
+import fabulum.server.conversations.Acts;
+import fabulum.server.conversations.ConversationId;
+import fabulum.server.conversations.ConversationView;
+import fabulum.server.conversations.Inbox;
+import fabulum.server.conversations.InboxQuery;
+import fabulum.server.conversations.Moment;
+import fabulum.server.conversations.Step;
+import fabulum.server.conversations.Undoing;
+import fabulum.server.messaging.Messaging;
+import fabulum.server.people.StaffId;
+import fabulum.server.platform.Problem;
+import fabulum.server.platform.Problem.FieldProblem;
+import fabulum.server.several.store.BatchMapper;
+import fabulum.server.several.store.BatchRow;
+import fabulum.server.several.store.ItemRow;
+import fabulum.server.topics.TopicId;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/**
+ * One act on several conversations. What is to be done is written down first, then done one
+ * conversation at a time, each with its tick in one transaction; a restart goes on where it
+ * stopped, and nobody gets a text twice.
+ */
+@Service
+public class Several {
+  /** The most that can be chosen at once. */
+  public static final int MOST = 5_000;
+
+  private static final Logger log = LoggerFactory.getLogger(Several.class);
+
+  private final BatchMapper batches;
+  private final BatchCheck check;
+  private final Inbox inbox;
+  private final Acts acts;
+  private final Messaging messaging;
+  private final Undoing undoing;
+  private final TransactionTemplate transactions;
+  private final Clock clock;
+  private final ExecutorService worker = Executors.newSingleThreadExecutor(Several::daemon);
+  private final Map<Long, String> undos = new ConcurrentHashMap<>();
+
+  Several(
+      BatchMapper batches,
+      BatchCheck check,
+      Inbox inbox,
+      Acts acts,
+      Messaging messaging,
+      Undoing undoing,
+      TransactionTemplate transactions,
+      Clock clock) {
+    this.batches = batches;
+    this.check = check;
+    this.inbox = inbox;
+    this.acts = acts;
+    this.messaging = messaging;
+    this.undoing = undoing;
+    this.transactions = transactions;
+    this.clock = clock;
+  }
+
+  private static Thread daemon(Runnable work) {
+    Thread thread = new Thread(work, "several");
+    thread.setDaemon(true);
+    return thread;
+  }
+
+  /** Those with these ids, and those that a sentence means; each once. */
+  public record Selection(List<ConversationId> ids, @Nullable InboxQuery all) {
+    public Selection {
+      ids = List.copyOf(ids);
+    }
+  }
+
+  private List<ConversationView> chosen(Selection selection) {
+    InboxQuery all = selection.all();
+    List<ConversationId> ids = all == null ? selection.ids() : inbox.ids(all, MOST + 1);
+    if (ids.size() > MOST) {
+      throw bad("ids", "At most 5,000 can be chosen at once. Narrow the sentence first.");
+    }
+    if (ids.isEmpty()) {
+      throw bad("ids", "Nothing is chosen.");
+    }
+    return inbox.list(ids.stream().distinct().toList());
+  }
+
+  private static Problem bad(String field, String why) {
+    return Problem.fields(List.of(new FieldProblem(field, why)));
+  }
+
+  /** What an act would come to, and which it would skip and why. Nothing is done. */
+  public CheckView check(BatchAct act, Selection selection) {
+    check.require(act);
+    return check.check(act, chosen(selection));
+  }
+
+  /**
+   * Begins an act on several.
+   *
+   * @param reference made by the caller, once for this act: beginning it again begins nothing
+   */
+  public BatchView begin(BatchAct act, Selection selection, String reference, StaffId by) {
+    Optional<BatchRow> known = batches.findByReference(reference);
+    if (known.isPresent()) {
+      return get(known.get().id(), by);
+    }
+    check.require(act);
+    List<ConversationView> chosen = chosen(selection);
+    Map<Long, Skipped> skipped =
+        check.check(act, chosen).skipped().stream()
+            .collect(Collectors.toMap(Skipped::conversationId, Function.identity()));
+    BatchRow row = BatchRow.of(act, by.value(), clock.instant(), reference);
+    long id = transactions.execute(status -> write(row, chosen, skipped));
+    worker.execute(() -> carryOut(id));
+    return get(id, by);
+  }
+
+  private long write(BatchRow row, List<ConversationView> chosen, Map<Long, Skipped> skipped) {
+    long id = batches.insert(row);
+    for (ConversationView one : chosen) {
+      Skipped skip = skipped.get(one.id());
+      batches.insertItem(
+          id,
+          one.id(),
+          skip == null ? ItemRow.Outcome.PENDING : ItemRow.Outcome.SKIPPED,
+          skip == null ? null : skip.why());
+    }
+    return id;
+  }
+
+  /** What was left when the last run ended is done now. */
+  @EventListener(ApplicationReadyEvent.class)
+  void goOn() {
+    batches.listUnfinished().forEach(id -> worker.execute(() -> carryOut(id)));
+  }
+
+  private void carryOut(long id) {
+    BatchRow batch = batches.find(id).orElseThrow();
+    List<Step> steps = new ArrayList<>();
+    for (long conversation : batches.listPending(id)) {
+      try {
+        transactions
+            .execute(status -> one(batch, new ConversationId(conversation)))
+            .ifPresent(steps::add);
+      } catch (Problem refused) {
+        skip(id, conversation, String.valueOf(refused.getMessage()));
+      } catch (RuntimeException e) {
+        log.warn("One of several conversations could not be dealt with", e);
+        skip(id, conversation, "Something broke on our side; try this one again.");
+      }
+    }
+    String undo = undoing.keep(new StaffId(batch.staffId()), steps);
+    if (undo != null) {
+      undos.put(id, undo);
+    }
+    batches.finish(id);
+  }
+
+  private void skip(long batch, long conversation, String why) {
+    batches.setOutcome(batch, conversation, ItemRow.Outcome.SKIPPED, why);
+  }
+
+  private Optional<Step> one(BatchRow batch, ConversationId id) {
+    StaffId by = new StaffId(batch.staffId());
+    batches.setOutcome(batch.id(), id.value(), ItemRow.Outcome.DONE, null);
+    return switch (batch.what()) {
+      case DONE -> acts.finish(id, by);
+      case TOPIC -> acts.addTopic(id, new TopicId(Objects.requireNonNull(batch.topicId())), by);
+      case SET_ASIDE ->
+          acts.setAside(id, new Moment(Objects.requireNonNull(batch.moment()), batch.until()), by);
+      case TEXT -> text(batch, id, by);
+    };
+  }
+
+  private Optional<Step> text(BatchRow batch, ConversationId id, StaffId by) {
+    String reference = "batch-" + batch.id() + "-" + id.value();
+    String words = Objects.requireNonNull(batch.words());
+    SendDecision decision = messaging.answer(id, words, reference, by);
+    if (decision instanceof SendDecision.Refused refused) {
+      skip(batch.id(), id.value(), refused.why().get(0).sentence());
+    }
+    return Optional.empty();
+  }
+
+  /** How far it has come. Only who began it is told. */
+  public BatchView get(long id, StaffId asking) {
+    BatchRow batch =
+        batches
+            .find(id)
+            .filter(row -> row.staffId() == asking.value())
+            .orElseThrow(() -> Problem.notFound("act on several"));
+    List<ItemRow> items = batches.listItems(id);
+    List<ItemRow> skips =
+        items.stream().filter(item -> item.outcome() == ItemRow.Outcome.SKIPPED).toList();
+    long done = items.stream().filter(item -> item.outcome() == ItemRow.Outcome.DONE).count();
+    return new BatchView(
+        id,
+        batch.what(),
+        items.size(),
+        (int) done,
+        skipped(skips),
+        !batch.finished(),
+        undos.get(id));
+  }
+
+  private List<Skipped> skipped(List<ItemRow> items) {
+    Map<Long, String> names =
+        inbox
+            .list(items.stream().map(item -> new ConversationId(item.conversationId())).toList())
+            .stream()
+            .collect(Collectors.toMap(ConversationView::id, BatchCheck::name));
+    return items.stream()
+        .map(item ->
+            new Skipped(
+                item.conversationId(),
+                names.getOrDefault(item.conversationId(), ""),
+                String.valueOf(item.why())))
+        .toList();
+  }
+}

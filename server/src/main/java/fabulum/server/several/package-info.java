@@ -1,0 +1,8 @@
+/** One act on several conversations at once. */
+@ApplicationModule(
+    allowedDependencies = {"platform", "people", "lines", "topics", "conversations", "messaging"})
+@NullMarked
+package fabulum.server.several;
+
+import org.jspecify.annotations.NullMarked;
+import org.springframework.modulith.ApplicationModule;

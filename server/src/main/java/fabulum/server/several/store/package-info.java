@@ -1,0 +1,5 @@
+/** Tables of batches. */
+@NullMarked
+package fabulum.server.several.store;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,101 @@
+package fabulum.server.several.web;
+
+import fabulum.core.conversation.Group;
+import fabulum.server.conversations.ConversationId;
+import fabulum.server.conversations.InboxQuery;
+import fabulum.server.conversations.ListOrder;
+import fabulum.server.conversations.Moment;
+import fabulum.server.conversations.Sentences;
+import fabulum.server.people.SignedIn;
+import fabulum.server.several.BatchAct;
+import fabulum.server.several.BatchView;
+import fabulum.server.several.CheckView;
+import fabulum.server.several.Several;
+import fabulum.server.several.Several.Selection;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Pattern;
+import java.time.Instant;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** One act on several conversations. */
+@RestController
+@RequestMapping("/api/several")
+class SeveralController {
+  private final Several several;
+
+  SeveralController(Several several) {
+    this.several = several;
+  }
+
+  /**
+   * What is to be done with which.
+   *
+   * @param ids the chosen ones; not needed with a group
+   * @param group all of this group that the sentence means
+   * @param topicId for a topic
+   * @param moment until when to set aside, and {@code at} for a time of one's own
+   * @param words of a text to each
+   */
+  record SeveralRequest(
+      @Nullable List<Long> ids,
+      @Nullable Group group,
+      @Nullable String sentence,
+      BatchAct.@NotNull(message = "Say what is to be done.") What what,
+      @Nullable Long topicId,
+      Moment.@Nullable Kind moment,
+      @Nullable Instant at,
+      @Nullable String words) {
+
+    BatchAct act() {
+      return new BatchAct(what, topicId, moment == null ? null : new Moment(moment, at), words);
+    }
+
+    Selection selection(SignedIn me) {
+      String said = sentence == null ? "" : sentence;
+      InboxQuery all =
+          group == null
+              ? null
+              : new InboxQuery(group, ListOrder.usual(group), Sentences.read(said), me.id());
+      List<Long> chosen = ids == null ? List.of() : ids;
+      return new Selection(chosen.stream().map(ConversationId::new).toList(), all);
+    }
+  }
+
+  /**
+   * An act to begin.
+   *
+   * @param reference made by the caller, once for this act: beginning it again begins nothing
+   */
+  record BeginRequest(
+      @Valid @NotNull(message = "Say what is to be done.") SeveralRequest act,
+      @NotNull(message = "A reference is needed.")
+          @Pattern(
+              regexp = "[A-Za-z0-9-]{8,64}",
+              message = "A reference has 8 to 64 letters, digits and hyphens.")
+          String reference) {}
+
+  @PostMapping("/check")
+  CheckView check(@AuthenticationPrincipal SignedIn me, @Valid @RequestBody SeveralRequest wanted) {
+    return several.check(wanted.act(), wanted.selection(me));
+  }
+
+  @PostMapping
+  BatchView begin(@AuthenticationPrincipal SignedIn me, @Valid @RequestBody BeginRequest wanted) {
+    SeveralRequest act = wanted.act();
+    return several.begin(act.act(), act.selection(me), wanted.reference(), me.id());
+  }
+
+  @GetMapping("/{id}")
+  BatchView get(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {
+    return several.get(id, me.id());
+  }
+}

@@ -1,0 +1,5 @@
+/** Batches over HTTP. */
+@NullMarked
+package fabulum.server.several.web;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,4 @@
+package fabulum.server.topics;
+
+/** Names one topic. */
+public record TopicId(long value) {}

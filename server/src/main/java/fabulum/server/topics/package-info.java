@@ -1,0 +1,7 @@
+/** Topics: what conversations are about, a short list for each team. */
+@ApplicationModule(allowedDependencies = {"platform", "people"})
+@NullMarked
+package fabulum.server.topics;
+
+import org.jspecify.annotations.NullMarked;
+import org.springframework.modulith.ApplicationModule;

@@ -1,0 +1,22 @@
+package fabulum.server.topics.store;
+
+import fabulum.server.topics.TopicSetup;
+import fabulum.server.topics.TopicView;
+import java.util.List;
+import org.apache.ibatis.annotations.Mapper;
+
+/** Topics in the database. */
+@Mapper
+public interface TopicMapper {
+
+  List<TopicView> list();
+
+  long insert(long teamId, TopicSetup topic, String name);
+
+  void update(long id, TopicSetup topic, String name);
+
+  void setMergedInto(long id, long into);
+
+  /** What pointed at one points at the other. */
+  void follow(long from, long into);
+}
