@@ -300,6 +300,49 @@ class InboxTest {
   }
 
   @Test
+  void answersAndDoneKeepTheWorkingTimeTheyTook() {
+    Hours week =
+        new Hours(ZoneId.of("America/Chicago"), WeekReader.read("Mon-Fri 8:00-17:00"), Set.of());
+    PhoneNumber number = new PhoneNumber("+19205550151");
+    Promise hour = new Promise(Duration.ofHours(1));
+    Region region = new Region("US");
+    fabulum
+        .context
+        .getBean(Lines.class)
+        .add(new NewLine("Pier", "Desk", "Week line", number, region, week, hour));
+    String from = fabulum.freshNumber();
+    advanceTo("2026-09-04T21:30:00Z");
+    webhook.text(from, number.e164(), "late on Friday").require(200);
+    long id = maren.conversationOf(from).path("id").asLong();
+    advanceTo("2026-09-07T14:00:00Z");
+    maren.answer(id, "On Monday morning").require(200);
+    webhook.text(from, number.e164(), "and?").require(200);
+    fabulum.clock.advance(Duration.ofMinutes(10));
+    maren.answer(id, "So").require(200);
+    maren.answer(id, "and so").require(200);
+    act(id, "done");
+
+    assertThat(
+            maren
+                .script(id)
+                .valueStream()
+                .filter(e -> e.has("workingSeconds"))
+                .map(e -> e.path("workingSeconds").asLong()))
+        .as("half an hour on Friday and one on Monday; ten minutes; all of it till done")
+        .containsExactly(90L * 60, 10L * 60, 100L * 60);
+    assertThat(
+            fabulum.tables.queryForList(
+                "select words from entry where first_answer and conversation_id = ?",
+                String.class,
+                id))
+        .containsExactly("On Monday morning");
+  }
+
+  private void advanceTo(String instant) {
+    fabulum.clock.advance(Duration.between(fabulum.clock.instant(), Instant.parse(instant)));
+  }
+
+  @Test
   void theScriptIsReadBackToTheVeryFirstText() {
     String number = fabulum.freshNumber();
     for (int i = 0; i < 7; i++) {
