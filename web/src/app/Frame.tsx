@@ -2,11 +2,14 @@ import { Box } from '@mui/material';
 import { useCallback, useState } from 'react';
 import { Navigate, Route, Routes } from 'react-router';
 import { Inbox } from '../features/inbox';
+import { SetUp } from '../features/setup';
+import { WriteTo } from '../features/write-to';
 import { useLive } from '../realtime';
 import type { LiveMessage, Session } from '../shared/api';
 import { useKeys } from '../shared/ui';
 import { KeysHelp } from './KeysHelp';
 import { Masthead } from './Masthead';
+import { UndoBar } from './UndoBar';
 
 /** What a new text is announced as, to those who listen rather than look. */
 function announcement(message: LiveMessage): string | undefined {
@@ -25,13 +28,15 @@ export function Frame({ session }: { session: Session }) {
     if (words) setAnnounced(words);
   }, []);
   const lineState = useLive(heard);
-  useKeys({ '?': () => setHelp(true) });
+  const [writing, setWriting] = useState(false);
+  useKeys({ '?': () => setHelp(true), w: () => setWriting(true) });
   return (
     <Box sx={{ height: '100dvh', display: 'flex', flexDirection: 'column' }}>
-      <Masthead session={session} lineState={lineState} onHelp={() => setHelp(true)} />
+      <Masthead session={session} lineState={lineState} onHelp={() => setHelp(true)} onWrite={() => setWriting(true)} />
       <Routes>
         <Route path="/inbox/:id?" element={<Inbox session={session} />} />
         <Route path="/identify/:id?" element={<Inbox session={session} toIdentify />} />
+        <Route path="/setup/*" element={<SetUp />} />
         <Route path="*" element={<Navigate to="/inbox" replace />} />
       </Routes>
       <Box
@@ -41,6 +46,8 @@ export function Frame({ session }: { session: Session }) {
       >
         {announced}
       </Box>
+      {writing && <WriteTo onClose={() => setWriting(false)} />}
+      <UndoBar />
       <KeysHelp open={help} onClose={() => setHelp(false)} />
     </Box>
   );

@@ -1,4 +1,4 @@
-import { Box } from '@mui/material';
+import { Box, Button, Tooltip } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { NavLink } from 'react-router';
@@ -12,6 +12,7 @@ interface Props {
   session: Session;
   lineState: LineState;
   onHelp: () => void;
+  onWrite: () => void;
 }
 
 const place = {
@@ -33,8 +34,8 @@ function Count({ of }: { of: number | undefined }) {
 }
 
 /** Wordmark, the places as words with counts, the jump box, and me. */
-export function Masthead({ session, lineState, onHelp }: Props) {
-  const counts = useQuery(countsQuery({ whose: 'EVERYONE', line: undefined, toIdentify: false })).data;
+export function Masthead({ session, lineState, onHelp, onWrite }: Props) {
+  const counts = useQuery(countsQuery('')).data;
   useEffect(() => {
     document.title = counts?.ourTurn ? `(${counts.ourTurn}) Fabulum` : 'Fabulum';
   }, [counts?.ourTurn]);
@@ -68,6 +69,9 @@ export function Masthead({ session, lineState, onHelp }: Props) {
           To identify
           <Count of={counts?.toIdentify} />
         </Box>
+        <Box component={NavLink} to="/setup" sx={place}>
+          Set-up
+        </Box>
         {session.handsets && (
           <Box component="a" href={session.handsets} target="_blank" rel="noreferrer" sx={place}>
             Handsets
@@ -77,6 +81,11 @@ export function Masthead({ session, lineState, onHelp }: Props) {
       <Box sx={{ flex: 1, display: 'flex', justifyContent: 'flex-end', minWidth: { xs: 120, sm: 200 } }}>
         <JumpBox />
       </Box>
+      <Tooltip title="W">
+        <Button variant="outlined" onClick={onWrite} sx={{ whiteSpace: 'nowrap' }}>
+          Write to…
+        </Button>
+      </Tooltip>
       {lineState === 'lost' && (
         <Box role="status" sx={{ color: 'warning.main', fontWeight: 600, typography: 'body2' }}>
           No connection; trying again

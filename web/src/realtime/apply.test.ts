@@ -18,6 +18,8 @@ const row = (id: number, version: number): Conversation => ({
   lastWords: `version ${version}`,
   lastSpeaker: 'CUSTOMER',
   failed: false,
+  openedAt: '2026-06-09T19:00:00.000Z',
+  topics: [],
 });
 
 const entry = (id: number, at: string, words: string): Entry => ({

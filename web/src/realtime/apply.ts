@@ -6,6 +6,7 @@ import {
   type InboxPage,
   keys,
   type LiveMessage,
+  readListsAgain,
   type ScriptPage,
 } from '../shared/api';
 
@@ -24,10 +25,8 @@ export function applyLive(queries: QueryClient, message: LiveMessage): void {
 
 function applyConversation(queries: QueryClient, row: Conversation, entries: Entry[]): void {
   queries.setQueriesData<InfiniteData<InboxPage>>({ queryKey: keys.lists }, (list) => list && withRow(list, row));
-  void queries.invalidateQueries({ queryKey: keys.lists });
-  void queries.invalidateQueries({ queryKey: keys.counts });
+  readListsAgain(queries);
   void queries.invalidateQueries({ queryKey: keys.jump });
-  void queries.invalidateQueries({ queryKey: keys.ribbon });
   queries.setQueryData<Dossier>(keys.dossier(row.id), (dossier) =>
     dossier && dossier.conversation.version < row.version ? { ...dossier, conversation: row } : dossier,
   );

@@ -20,7 +20,11 @@ export interface Inks {
   slate: string;
   /** Notes. */
   parchment: string;
+  /** The squares beside topics. */
+  topics: Record<TopicInk, string>;
 }
+
+type TopicInk = 'PINE' | 'MOSS' | 'REED' | 'SLATE' | 'LAKE' | 'PLUM' | 'ROSE' | 'CLAY' | 'UMBER' | 'STONE';
 
 declare module '@mui/material/styles' {
   interface Palette {
@@ -44,6 +48,18 @@ const light: Inks = {
   saffron: '#8A590F',
   slate: '#38556F',
   parchment: '#F2EBD8',
+  topics: {
+    PINE: '#2E6B5E',
+    MOSS: '#6E7F2F',
+    REED: '#A58A2B',
+    SLATE: '#4A667F',
+    LAKE: '#2F86A0',
+    PLUM: '#75508A',
+    ROSE: '#B0607E',
+    CLAY: '#B5663F',
+    UMBER: '#7A5A3C',
+    STONE: '#7C7F80',
+  },
 };
 
 const dark: Inks = {
@@ -59,6 +75,18 @@ const dark: Inks = {
   saffron: '#DDAE63',
   slate: '#A5C1DB',
   parchment: '#332D20',
+  topics: {
+    PINE: '#5FA893',
+    MOSS: '#A3B45C',
+    REED: '#D3B957',
+    SLATE: '#86A3BF',
+    LAKE: '#63B8D0',
+    PLUM: '#B391C7',
+    ROSE: '#DB93AE',
+    CLAY: '#DB9069',
+    UMBER: '#B5936F',
+    STONE: '#A9ACAD',
+  },
 };
 
 /** Conversations are set in a book serif, the interface in a humanist sans. */

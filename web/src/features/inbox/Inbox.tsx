@@ -1,14 +1,18 @@
 import { Box, useMediaQuery } from '@mui/material';
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
-import { useMemo } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
-import { countsQuery, linesQuery, listQuery, ribbonQuery, type Session } from '../../shared/api';
+import { countsQuery, linesQuery, listQuery, ribbonQuery, type Session, topicsQuery } from '../../shared/api';
+import { writeSentence } from '../../shared/sentence';
 import { useKeys } from '../../shared/ui';
 import { Script } from '../script';
+import { SeveralBar } from '../several';
 import { List } from './List';
-import { Ribbon } from './Ribbon';
 import { ListHead } from './ListHead';
-import { type ListAddress, readAddress, step, writeAddress } from './model/choice';
+import { inGroup, type ListAddress, type ListGroup, nextOrder, readAddress, step, writeAddress } from './model/choice';
+import { Ribbon } from './Ribbon';
+import { useHeldRows } from './useHeldRows';
+import { useMarks } from './useMarks';
 
 interface Props {
   session: Session;
@@ -19,11 +23,12 @@ interface Props {
 const EMPTY = {
   OUR_TURN: 'Nobody waits on us here. A text from a customer appears here by itself.',
   THEIR_TURN: 'Nothing here. What we answered waits here for the customer.',
+  SET_ASIDE: 'Nothing is set aside here. Press A in a conversation to put it out of sight until a time.',
   DONE: 'Nothing is done here yet. Press D in a conversation to finish it; it stays findable.',
 };
-const NO_LINES =
-  'No line is set up yet, so no text can arrive. Name the business’s lines in the configuration and start again.';
+const NO_LINES = 'No line is set up yet, so no text can arrive. Add the business’s lines under Set-up.';
 const EMPTY_TO_IDENTIFY = 'Nobody to identify here. Texts from numbers that nobody we know holds appear here.';
+const NARROWED = 'No conversation in this group is meant by the sentence. Leave out a part of it to see more.';
 
 /** The list and the script beside it; on a phone, one after the other. */
 export function Inbox({ session, toIdentify = false }: Props) {
@@ -32,36 +37,81 @@ export function Inbox({ session, toIdentify = false }: Props) {
   const id = Number(useParams().id) || undefined;
   const narrow = useMediaQuery('(max-width: 760px)');
   const address = readAddress(params);
-  const choice = { ...address, toIdentify };
-  const list = useInfiniteQuery(listQuery(choice));
-  const counts = useQuery(countsQuery({ whose: address.whose, line: address.line, toIdentify }));
-  const waiting = useQuery(ribbonQuery({ whose: address.whose, line: address.line, toIdentify })).data ?? [];
+  const meant = toIdentify ? { ...address.sentence, toIdentify } : address.sentence;
+  const sentence = writeSentence(meant);
+  const list = useInfiniteQuery(listQuery({ group: address.group, order: address.order, sentence }));
+  const counts = useQuery(countsQuery(sentence));
+  const waiting = useQuery(ribbonQuery(writeSentence({ ...meant, left: undefined }))).data ?? [];
   const lineList = useQuery(linesQuery);
+  const topics = useQuery(topicsQuery).data ?? [];
   const lines = lineList.data ?? [];
-  const rows = useMemo(() => list.data?.pages.flatMap((page) => page.rows) ?? [], [list.data]);
+  const fresh = useMemo(() => list.data?.pages.flatMap((page) => page.rows) ?? [], [list.data]);
+  const scroller = useRef<HTMLDivElement>(null);
+  const name = `${address.group} ${address.order} ${sentence}`;
+  const { rows, waiting: changes, release } = useHeldRows(fresh, name, scroller);
+  const ids = rows.map((row) => row.id);
 
   const place = toIdentify ? '/identify' : '/inbox';
   const search = writeAddress(address).toString();
+  const at = id === undefined ? -1 : ids.indexOf(id);
+  // Where the open row stood when it was last in the list: from there the arrows go on once it has left.
+  const [stood, setStood] = useState({ id, at });
+  if (stood.id !== id || (at >= 0 && stood.at !== at)) setStood({ id, at });
   const open = (next: number | undefined) => {
     if (next !== undefined) void navigate({ pathname: `${place}/${next}`, search });
   };
   const change = (next: ListAddress) => setParams(writeAddress(next));
-  const ids = rows.map((row) => row.id);
+  const total = counts.data
+    ? {
+        OUR_TURN: counts.data.ourTurn,
+        THEIR_TURN: counts.data.theirTurn,
+        SET_ASIDE: counts.data.setAside,
+        DONE: counts.data.done,
+      }[address.group]
+    : rows.length;
+  const marks = useMarks(name, ids, total);
+  const go = (group: ListGroup) => () => change(inGroup(address, group));
+  const walk = (by: 1 | -1) => () => open(step(ids, id, by, stood.at));
   useKeys({
-    arrowdown: () => open(step(ids, id, 1)),
-    arrowup: () => open(step(ids, id, -1)),
-    1: () => change({ ...address, group: 'OUR_TURN' }),
-    2: () => change({ ...address, group: 'THEIR_TURN' }),
-    3: () => change({ ...address, group: 'DONE' }),
+    arrowdown: walk(1),
+    arrowup: walk(-1),
+    'shift+arrowdown': () => {
+      const next = step(ids, id, 1);
+      if (id !== undefined && !marks.has(id)) marks.mark(id, false);
+      if (next !== undefined && next !== id) marks.mark(next, true);
+      open(next);
+    },
+    s: () => id !== undefined && marks.mark(id, false),
+    1: go('OUR_TURN'),
+    2: go('THEIR_TURN'),
+    3: go('SET_ASIDE'),
+    4: go('DONE'),
+    v: () => change({ ...address, order: nextOrder(address) }),
   });
 
-  const empty = lineList.data?.length === 0 ? NO_LINES : toIdentify ? EMPTY_TO_IDENTIFY : EMPTY[address.group];
+  const narrowed = sentence !== '' && !(toIdentify && sentence === 'to identify');
+  const empty =
+    lineList.data?.length === 0
+      ? NO_LINES
+      : narrowed
+        ? NARROWED
+        : toIdentify
+          ? EMPTY_TO_IDENTIFY
+          : EMPTY[address.group];
   const showList = !narrow || id === undefined;
   const showScript = !narrow || id !== undefined;
   return (
     <Box component="main" sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: 'column' }}>
       {showList && (
-        <Ribbon waiting={waiting} me={session.staff.id} zone={lines[0]?.zone ?? 'UTC'} chosen={id} onOpen={open} />
+        <Ribbon
+          waiting={waiting}
+          me={session.staff.id}
+          zone={lines[0]?.zone ?? 'UTC'}
+          chosen={id}
+          left={address.sentence.left}
+          onOpen={open}
+          onLeft={(span) => change({ ...inGroup(address, 'OUR_TURN'), sentence: { ...address.sentence, left: span } })}
+        />
       )}
       <Box
         sx={{
@@ -83,16 +133,42 @@ export function Inbox({ session, toIdentify = false }: Props) {
               borderColor: 'divider',
             }}
           >
-            <ListHead address={address} counts={counts.data} lines={lines} toIdentify={toIdentify} onChange={change} />
-            <List
-              query={list}
-              rows={rows}
-              me={session.staff.id}
-              lines={lines}
-              chosen={id}
-              empty={empty}
-              onOpen={open}
+            <ListHead
+              session={session}
+              address={address}
+              counts={counts.data}
+              toIdentify={toIdentify}
+              onChange={change}
             />
+            <Box sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: 'column', position: 'relative' }}>
+              <List
+                key={name}
+                query={list}
+                rows={rows}
+                me={session.staff.id}
+                lines={lines}
+                topics={topics}
+                chosen={id}
+                empty={empty}
+                marks={marks}
+                waiting={changes}
+                onRelease={release}
+                name={name}
+                scroller={scroller}
+                onOpen={open}
+              />
+            </Box>
+            {marks.count > 0 && (
+              <SeveralBar
+                chosen={marks.all ? { group: address.group, sentence } : { ids: marks.ids }}
+                count={marks.count}
+                total={total}
+                zone={lines[0]?.zone ?? 'UTC'}
+                topics={topics}
+                onAll={marks.all ? undefined : marks.markAll}
+                onClear={marks.clear}
+              />
+            )}
           </Box>
         )}
         {showScript &&

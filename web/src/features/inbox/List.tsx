@@ -1,10 +1,12 @@
-import { Box } from '@mui/material';
+import { Box, ButtonBase } from '@mui/material';
 import type { InfiniteData, UseInfiniteQueryResult } from '@tanstack/react-query';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { useEffect, useRef } from 'react';
-import type { Conversation, InboxPage, Line } from '../../shared/api';
+import { type RefObject, useEffect } from 'react';
+import type { Conversation, InboxPage, Line, Topic } from '../../shared/api';
 import { ProblemNote } from '../../shared/ui';
+import { waitingWords } from './model/quiet';
 import { Row, ROW_HEIGHT } from './Row';
+import type { Marks } from './useMarks';
 
 interface Props {
   query: UseInfiniteQueryResult<InfiniteData<InboxPage>>;
@@ -13,18 +15,30 @@ interface Props {
   lines: Line[];
   chosen: number | undefined;
   empty: string;
+  topics: Topic[];
+  marks: Marks;
+  /** How many changes of order wait for a quiet moment. */
+  waiting: number;
+  onRelease: () => void;
+  /** Under which the place of the list is remembered. */
+  name: string;
+  scroller: RefObject<HTMLDivElement | null>;
   onOpen: (id: number) => void;
 }
 
+/** Where each list stood when one left it. */
+const places = new Map<string, number>();
+
 /** The list: it scrolls through thousands, and reads on as one comes near the end. */
-export function List({ query, rows, me, lines, chosen, empty, onOpen }: Props) {
-  const scroller = useRef<HTMLDivElement>(null);
+export function List(props: Props) {
+  const { query, rows, me, lines, chosen, empty, topics, marks, waiting, name, scroller, onOpen } = props;
   // eslint-disable-next-line react-hooks/incompatible-library -- no compiler memoises this component
   const virtual = useVirtualizer({
     count: rows.length,
     getScrollElement: () => scroller.current,
     estimateSize: () => ROW_HEIGHT,
     overscan: 8,
+    initialOffset: () => places.get(name) ?? 0,
     getItemKey: (i) => rows[i]?.id ?? i,
   });
   const items = virtual.getVirtualItems();
@@ -43,28 +57,65 @@ export function List({ query, rows, me, lines, chosen, empty, onOpen }: Props) {
   if (query.error) return <ProblemNote problem={query.error} onRetry={() => void query.refetch()} />;
   if (!query.isPending && rows.length === 0) return <Box sx={{ p: 3, color: 'text.secondary' }}>{empty}</Box>;
   return (
-    <Box ref={scroller} role="region" aria-label="Conversations" sx={{ overflowY: 'auto', flex: 1, minHeight: 0 }}>
-      <Box component="ul" sx={{ height: virtual.getTotalSize(), position: 'relative', m: 0, p: 0, listStyle: 'none' }}>
-        {items.map((item) => {
-          const row = rows[item.index];
-          return row ? (
-            <Box
-              component="li"
-              key={item.key}
-              sx={{ position: 'absolute', insetInline: 0, top: 0 }}
-              style={{ transform: `translateY(${item.start}px)` }}
-            >
-              <Row
-                row={row}
-                me={me}
-                chosen={row.id === chosen}
-                lineName={lines.find((line) => line.id === row.lineId)?.name ?? ''}
-                onOpen={() => onOpen(row.id)}
-              />
-            </Box>
-          ) : null;
-        })}
+    <>
+      {waiting > 0 && (
+        <ButtonBase
+          onClick={props.onRelease}
+          sx={{
+            typography: 'caption',
+            py: 0.25,
+            borderRadius: 0,
+            borderBottom: 1,
+            borderColor: 'divider',
+            color: 'text.secondary',
+            justifyContent: 'center',
+            position: 'absolute',
+            insetInline: 0,
+            top: 0,
+            zIndex: 2,
+            bgcolor: 'background.paper',
+          }}
+        >
+          {waitingWords(waiting)} for a quiet moment ·&nbsp;<strong>show now</strong>
+        </ButtonBase>
+      )}
+      <Box
+        ref={scroller}
+        role="region"
+        aria-label="Conversations"
+        onScroll={(event) => places.set(name, event.currentTarget.scrollTop)}
+        sx={{ overflowY: 'auto', flex: 1, minHeight: 0 }}
+      >
+        <Box
+          component="ul"
+          sx={{ height: virtual.getTotalSize(), position: 'relative', m: 0, p: 0, listStyle: 'none' }}
+        >
+          {items.map((item) => {
+            const row = rows[item.index];
+            return row ? (
+              <Box
+                component="li"
+                key={item.key}
+                sx={{ position: 'absolute', insetInline: 0, top: 0 }}
+                style={{ transform: `translateY(${item.start}px)` }}
+              >
+                <Row
+                  row={row}
+                  me={me}
+                  chosen={row.id === chosen}
+                  lineName={lines.find((line) => line.id === row.lineId)?.name ?? ''}
+                  zone={lines.find((line) => line.id === row.lineId)?.zone ?? 'UTC'}
+                  topics={row.topics.flatMap((id) => topics.find((topic) => topic.id === id) ?? [])}
+                  marked={marks.has(row.id)}
+                  choosing={marks.count > 0}
+                  onOpen={() => onOpen(row.id)}
+                  onMark={(further) => marks.mark(row.id, further)}
+                />
+              </Box>
+            ) : null;
+          })}
+        </Box>
       </Box>
-    </Box>
+    </>
   );
 }

@@ -1,76 +1,67 @@
 import { Box, ButtonBase } from '@mui/material';
-import type { Group, InboxCounts, Line } from '../../shared/api';
-import { Blank } from '../../shared/ui';
-import type { ListAddress } from './model/choice';
+import type { InboxCounts, Session } from '../../shared/api';
+import { inGroup, type ListAddress, type ListGroup } from './model/choice';
+import { SavedSentences } from './SavedSentences';
+import { SentenceLine } from './SentenceLine';
 
 interface Props {
+  session: Session;
   address: ListAddress;
   counts: InboxCounts | undefined;
-  lines: Line[];
   toIdentify: boolean;
   onChange: (address: ListAddress) => void;
 }
 
-const GROUPS: { group: Group; words: string; count: (counts: InboxCounts) => number }[] = [
+export const GROUPS: { group: ListGroup; words: string; count: (counts: InboxCounts) => number }[] = [
   { group: 'OUR_TURN', words: 'Our turn', count: (c) => c.ourTurn },
   { group: 'THEIR_TURN', words: 'Their turn', count: (c) => c.theirTurn },
+  { group: 'SET_ASIDE', words: 'Set aside', count: (c) => c.setAside },
   { group: 'DONE', words: 'Done', count: (c) => c.done },
 ];
 
+function countWords(count: number, most: number): string {
+  return most > 0 && count >= most ? `${most}+` : String(count);
+}
+
 /** The groups with their counts, and the sentence that says which conversations these are. */
-export function ListHead({ address, counts, lines, toIdentify, onChange }: Props) {
+export function ListHead({ session, address, counts, toIdentify, onChange }: Props) {
   return (
     <Box sx={{ borderBottom: 1, borderColor: 'divider' }}>
-      <Box component="nav" aria-label="Groups" sx={{ display: 'flex', px: 1.5, gap: 2, pt: 0.75 }}>
+      <Box
+        component="nav"
+        aria-label="Groups"
+        sx={{ display: 'flex', px: 1.5, columnGap: 1.75, pt: 0.75, flexWrap: 'wrap' }}
+      >
         {GROUPS.map(({ group, words, count }) => {
           const chosen = group === address.group;
           return (
             <ButtonBase
               key={group}
               aria-pressed={chosen}
-              onClick={() => onChange({ ...address, group })}
+              onClick={() => onChange(inGroup(address, group))}
               sx={{
                 py: 0.75,
                 borderRadius: 0,
-                gap: 0.75,
+                gap: 0.5,
                 fontSize: '0.9375rem',
                 fontWeight: chosen ? 700 : 500,
                 color: chosen ? 'text.primary' : 'text.secondary',
                 borderBottom: 2,
                 borderColor: chosen ? 'primary.main' : 'transparent',
+                whiteSpace: 'nowrap',
               }}
             >
               {words}
               <Box component="span" className="figures" sx={{ typography: 'caption', color: 'text.secondary' }}>
-                {counts ? count(counts) : '·'}
+                {counts ? countWords(count(counts), counts.most) : '·'}
               </Box>
             </ButtonBase>
           );
         })}
       </Box>
-      <Box sx={{ px: 1.5, py: 1, typography: 'body2', color: 'text.secondary' }}>
-        {toIdentify ? 'To identify, ' : 'Showing '}
-        <Blank
-          name="Whose"
-          value={address.whose}
-          options={[
-            { value: 'EVERYONE', words: 'everyone’s' },
-            { value: 'MINE', words: 'mine' },
-            { value: 'NOBODY', words: 'nobody’s' },
-          ]}
-          onChange={(whose) => onChange({ ...address, whose })}
-        />
-        {' on '}
-        <Blank
-          name="Line"
-          value={address.line}
-          options={[
-            { value: undefined, words: 'any line' },
-            ...lines.map((line) => ({ value: line.id, words: line.name })),
-          ]}
-          onChange={(line) => onChange({ ...address, line })}
-        />
-        {address.group === 'OUR_TURN' ? ', least time left first' : ', newest first'}
+      <Box sx={{ px: 1.5, pt: 0.75, pb: 1, display: 'grid', gap: 0.5 }}>
+        <SentenceLine address={address} toIdentify={toIdentify} onChange={onChange} />
+        <SavedSentences session={session} address={address} onChange={onChange} />
       </Box>
     </Box>
   );

@@ -1,14 +1,18 @@
 import { Box } from '@mui/material';
 import { useTheme } from '@mui/material/styles';
-import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
+import { type KeyboardEvent, type PointerEvent, useEffect, useRef, useState } from 'react';
 import type { Conversation } from '../../shared/api';
 import { clock, timeLeft, urgency } from '../../shared/format';
+import type { Left } from '../../shared/sentence';
 import { RibbonMark } from './RibbonMark';
-import { place, ribbonWords, spacing, stack, TICKS } from './model/ribbon';
+import { place, ribbonWords, spacing, spanBetween, stack, TICKS } from './model/ribbon';
+import { leftWords } from './model/words';
 
 const MARK_WIDTH = 16;
 const STACK_HEIGHT = 46;
 const MARK_HEIGHT = 13;
+/** A shorter way of the pointer is a click, not a drag. */
+const DRAG_PX = 6;
 
 interface Props {
   /** What waits on us, least time left first. */
@@ -16,7 +20,10 @@ interface Props {
   me: number;
   zone: string;
   chosen: number | undefined;
+  /** The span the list shows. */
+  left: Left | undefined;
   onOpen: (id: number) => void;
+  onLeft: (left: Left | undefined) => void;
 }
 
 function useWidth() {
@@ -35,16 +42,54 @@ function describe(row: Conversation): string {
   return `${row.customerName ?? row.number}, ${timeLeft(row.secondsLeft ?? 0)}, ${row.owner?.name ?? 'nobody’s'}: ${row.lastWords}`;
 }
 
+/** Dragging along the ribbon chooses a span of time left. */
+function useDrag(onLeft: Props['onLeft']) {
+  const [drag, setDrag] = useState<{ from: number; to: number }>();
+  const at = (event: PointerEvent<HTMLElement>) => {
+    const box = event.currentTarget.getBoundingClientRect();
+    return Math.min(1, Math.max(0, (event.clientX - box.left) / box.width));
+  };
+  const isDrag = (width: number) => drag !== undefined && Math.abs(drag.to - drag.from) * width >= DRAG_PX;
+  return {
+    drag,
+    isDrag,
+    handlers: {
+      onPointerDown: (event: PointerEvent<HTMLElement>) => {
+        if (event.button === 0) setDrag({ from: at(event), to: at(event) });
+      },
+      onPointerMove: (event: PointerEvent<HTMLElement>) => {
+        if (!drag) return;
+        // Held from the first real move on, so that a click on a mark stays a click on the mark.
+        if (isDrag(event.currentTarget.clientWidth)) event.currentTarget.setPointerCapture(event.pointerId);
+        setDrag({ ...drag, to: at(event) });
+      },
+      onPointerUp: (event: PointerEvent<HTMLElement>) => {
+        if (drag && isDrag(event.currentTarget.clientWidth)) onLeft(spanBetween(drag.from, drag.to));
+        setDrag(undefined);
+      },
+      onPointerCancel: () => setDrag(undefined),
+    },
+  };
+}
+
 /** The time ribbon: every conversation that is our turn is one mark, from late at the left to comfortable at the right. */
-export function Ribbon({ waiting, me, zone, chosen, onOpen }: Props) {
+export function Ribbon({ waiting, me, zone, chosen, left: span, onOpen, onLeft }: Props) {
   const inks = useTheme().vars?.palette.inks;
   const { element, width } = useWidth();
+  const { drag, isDrag, handlers } = useDrag(onLeft);
   const [focused, setFocused] = useState(0);
+  const [read, setRead] = useState<number>();
   const marks = waiting.filter((row) => row.secondsLeft !== undefined);
   const left = marks.map((row) => row.secondsLeft ?? 0);
   const columns = Math.max(1, Math.floor(width / MARK_WIDTH));
   const standings = stack(left, columns);
   const next = marks.find((row) => (row.secondsLeft ?? -1) >= 0)?.dueAt;
+  const pointed = marks.find((row) => row.id === read);
+  const dragged = drag && isDrag(width) ? spanBetween(drag.from, drag.to) : undefined;
+  const shade =
+    drag && isDrag(width)
+      ? [Math.min(drag.from, drag.to), Math.max(drag.from, drag.to)]
+      : span && [span.from === undefined ? 0 : place(span.from * 60), span.to === undefined ? 1 : place(span.to * 60)];
   const walk = (event: KeyboardEvent<HTMLElement>) => {
     const by = { ArrowRight: 1, ArrowLeft: -1 }[event.key];
     if (by === undefined) return;
@@ -60,7 +105,17 @@ export function Ribbon({ waiting, me, zone, chosen, onOpen }: Props) {
       className="no-print"
       sx={{ px: 2, pt: 0.5, borderBottom: 1, borderColor: 'divider', bgcolor: 'background.paper' }}
     >
-      <Box ref={element} sx={{ position: 'relative', height: STACK_HEIGHT + 20 }}>
+      <Box
+        ref={element}
+        {...handlers}
+        sx={{
+          position: 'relative',
+          height: STACK_HEIGHT + 20,
+          userSelect: 'none',
+          touchAction: 'pan-y',
+          cursor: 'col-resize',
+        }}
+      >
         <Box
           aria-hidden
           sx={{
@@ -74,6 +129,20 @@ export function Ribbon({ waiting, me, zone, chosen, onOpen }: Props) {
             bgcolor: (t) => t.vars?.palette.inks.ground,
           }}
         />
+        {shade && (
+          <Box
+            aria-hidden
+            sx={{
+              position: 'absolute',
+              top: 0,
+              height: STACK_HEIGHT,
+              bgcolor: (t) => t.vars?.palette.inks.pineWash,
+              borderInline: 2,
+              borderColor: 'primary.main',
+            }}
+            style={{ left: `${(shade[0] ?? 0) * 100}%`, width: `${((shade[1] ?? 1) - (shade[0] ?? 0)) * 100}%` }}
+          />
+        )}
         <Box
           aria-hidden
           sx={{ position: 'absolute', insetInline: 0, top: STACK_HEIGHT, borderTop: 1, borderColor: 'text.secondary' }}
@@ -117,19 +186,25 @@ export function Ribbon({ waiting, me, zone, chosen, onOpen }: Props) {
                 <a
                   href={`/inbox/${row.id}`}
                   aria-label={describe(row)}
-                  title={describe(row)}
+                  draggable={false}
                   tabIndex={i === Math.min(focused, marks.length - 1) ? 0 : -1}
-                  onFocus={() => setFocused(i)}
+                  onFocus={() => {
+                    setFocused(i);
+                    setRead(row.id);
+                  }}
+                  onBlur={() => setRead(undefined)}
+                  onPointerEnter={() => setRead(row.id)}
+                  onPointerLeave={() => setRead(undefined)}
                   onClick={(event) => {
                     event.preventDefault();
                     onOpen(row.id);
                   }}
-                  style={{ display: 'block', height: MARK_HEIGHT, width: MARK_WIDTH }}
+                  style={{ display: 'block', height: MARK_HEIGHT, width: MARK_WIDTH, cursor: 'pointer' }}
                 >
                   <RibbonMark
                     owner={row.owner}
                     me={me}
-                    chosen={row.id === chosen}
+                    chosen={row.id === chosen || row.id === read}
                     height={MARK_HEIGHT}
                     colour={
                       { late: inks?.madder, soon: inks?.saffron, fine: inks?.pine }[urgency(row.secondsLeft ?? 0)]
@@ -141,8 +216,22 @@ export function Ribbon({ waiting, me, zone, chosen, onOpen }: Props) {
           })}
         </Box>
       </Box>
-      <Box className="figures" sx={{ typography: 'caption', color: 'text.secondary', pb: 0.5 }}>
-        {ribbonWords(left, next === undefined ? undefined : clock(new Date(next), zone))}
+      <Box
+        className="figures"
+        sx={{
+          typography: 'caption',
+          color: pointed || dragged ? 'text.primary' : 'text.secondary',
+          pb: 0.5,
+          overflow: 'hidden',
+          textOverflow: 'ellipsis',
+          whiteSpace: 'nowrap',
+        }}
+      >
+        {dragged
+          ? `Show what is ${leftWords(dragged)}`
+          : pointed
+            ? describe(pointed)
+            : ribbonWords(left, next === undefined ? undefined : clock(new Date(next), zone))}
       </Box>
     </Box>
   );

@@ -1,7 +1,7 @@
 import { Box, ButtonBase } from '@mui/material';
-import type { Conversation } from '../../shared/api';
-import { urgency } from '../../shared/format';
-import { OwnerMark, useNow } from '../../shared/ui';
+import type { Conversation, Topic } from '../../shared/api';
+import { moment, urgency } from '../../shared/format';
+import { OwnerMark, TopicMark, useNow } from '../../shared/ui';
 import { bookSerif } from '../../theme';
 import { standing } from './model/choice';
 
@@ -14,100 +14,145 @@ interface Props {
   me: number;
   chosen: boolean;
   lineName: string;
+  zone: string;
+  topics: Topic[];
+  /** One of several that are chosen. */
+  marked: boolean;
+  /** Something is chosen, so the boxes show. */
+  choosing: boolean;
   onOpen: () => void;
+  onMark: (further: boolean) => void;
+}
+
+const BACK_WORDS = { ITS_TIME: 'back: its time', CUSTOMER_WROTE: 'back: they wrote', TAKEN_UP: 'taken up again' };
+
+function standingWords(row: Conversation, now: Date, zone: string): string {
+  if (row.group !== 'SET_ASIDE') return standing(row, now);
+  return row.asideUntil ? `until ${moment(new Date(row.asideUntil), now, zone)}` : 'until they write';
 }
 
 /** Who, what they said first, and how long it stands so. */
-export function Row({ row, me, chosen, lineName, onOpen }: Props) {
+export function Row({ row, me, chosen, lineName, zone, topics, marked, choosing, onOpen, onMark }: Props) {
   const now = useNow();
   const who = row.customerName ?? row.number;
   const urgent = row.group === 'OUR_TURN' && row.secondsLeft !== undefined ? urgency(row.secondsLeft) : 'fine';
   return (
-    <ButtonBase
-      component="a"
-      href={`/inbox/${row.id}`}
-      onClick={(event) => {
-        if (event.ctrlKey || event.metaKey) return;
-        event.preventDefault();
-        onOpen();
-      }}
-      aria-current={chosen ? 'true' : undefined}
-      sx={{
-        width: '100%',
-        height: ROW_HEIGHT,
-        display: 'grid',
-        gridTemplateColumns: '30px 1fr',
-        columnGap: 1.25,
-        alignItems: 'start',
-        textAlign: 'left',
-        px: 1.5,
-        py: 1,
-        borderRadius: 0,
-        borderBottom: 1,
-        borderColor: 'divider',
-        bgcolor: (t) => (chosen ? t.vars?.palette.inks.pineWash : 'transparent'),
-        boxShadow: (t) => (chosen ? `inset 3px 0 0 ${t.vars?.palette.inks.pine ?? ''}` : 'none'),
-        '&:hover': { bgcolor: (t) => (chosen ? t.vars?.palette.inks.pineWash : t.vars?.palette.background.paper) },
-      }}
-    >
-      <OwnerMark owner={row.owner} me={me} />
-      <Box sx={{ minWidth: 0 }}>
-        <Box sx={{ display: 'flex', gap: 1, alignItems: 'baseline' }}>
-          <Box
-            component="span"
-            sx={{ fontWeight: 650, flex: 1, overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}
-          >
-            {who}
+    <Box sx={{ position: 'relative', '&:hover .mark-box, & .mark-box:focus-visible': { opacity: 1 } }}>
+      <Box
+        className="mark-box"
+        component="input"
+        type="checkbox"
+        aria-label={`Choose ${who}`}
+        checked={marked}
+        readOnly
+        onClick={(event: React.MouseEvent) => onMark(event.shiftKey)}
+        sx={{
+          position: 'absolute',
+          zIndex: 1,
+          left: 18,
+          top: 46,
+          m: 0,
+          width: 18,
+          height: 18,
+          accentColor: (t) => t.vars?.palette.inks.pine,
+          opacity: choosing ? 1 : 0,
+        }}
+      />
+      <ButtonBase
+        component="a"
+        href={`/inbox/${row.id}`}
+        onClick={(event) => {
+          if (event.ctrlKey || event.metaKey) return;
+          event.preventDefault();
+          if (event.shiftKey) onMark(true);
+          else onOpen();
+        }}
+        aria-current={chosen ? 'true' : undefined}
+        sx={{
+          width: '100%',
+          height: ROW_HEIGHT,
+          display: 'grid',
+          gridTemplateColumns: '30px 1fr',
+          columnGap: 1.25,
+          alignItems: 'start',
+          textAlign: 'left',
+          px: 1.5,
+          py: 1,
+          borderRadius: 0,
+          borderBottom: 1,
+          borderColor: 'divider',
+          bgcolor: (t) => (chosen || marked ? t.vars?.palette.inks.pineWash : 'transparent'),
+          boxShadow: (t) => (chosen ? `inset 3px 0 0 ${t.vars?.palette.inks.pine ?? ''}` : 'none'),
+          '&:hover': { bgcolor: (t) => (chosen ? t.vars?.palette.inks.pineWash : t.vars?.palette.background.paper) },
+        }}
+      >
+        <OwnerMark owner={row.owner} me={me} />
+        <Box sx={{ minWidth: 0 }}>
+          <Box sx={{ display: 'flex', gap: 1, alignItems: 'baseline' }}>
+            <Box
+              component="span"
+              sx={{ fontWeight: 650, flex: 1, overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}
+            >
+              {who}
+            </Box>
+            <Box
+              component="span"
+              className="figures"
+              sx={{
+                typography: 'caption',
+                color: URGENCY_COLOUR[urgent],
+                fontWeight: urgent === 'fine' ? 400 : 700,
+                whiteSpace: 'nowrap',
+              }}
+            >
+              {standingWords(row, now, zone)}
+            </Box>
           </Box>
           <Box
-            component="span"
-            className="figures"
             sx={{
-              typography: 'caption',
-              color: URGENCY_COLOUR[urgent],
-              fontWeight: urgent === 'fine' ? 400 : 700,
+              fontFamily: bookSerif,
+              fontSize: '0.875rem',
+              overflow: 'hidden',
+              textOverflow: 'ellipsis',
               whiteSpace: 'nowrap',
+              color: row.group === 'OUR_TURN' ? 'text.primary' : 'text.secondary',
             }}
           >
-            {standing(row, now)}
+            {row.lastSpeaker !== 'CUSTOMER' && <em>we: </em>}
+            {row.lastWords}
+          </Box>
+          <Box
+            sx={{
+              typography: 'caption',
+              color: 'text.secondary',
+              display: 'flex',
+              gap: 1,
+              whiteSpace: 'nowrap',
+              overflow: 'hidden',
+            }}
+          >
+            <span>{lineName}</span>
+            {row.back && row.group !== 'SET_ASIDE' && (
+              <Box component="span" sx={{ color: 'info.main', fontWeight: 600 }}>
+                ↩ {BACK_WORDS[row.back]}
+              </Box>
+            )}
+            {topics.map((topic) => (
+              <TopicMark key={topic.id} topic={topic} />
+            ))}
+            {row.toIdentify && (
+              <Box component="span" sx={{ color: 'info.main', fontWeight: 600 }}>
+                ? to identify
+              </Box>
+            )}
+            {row.failed && (
+              <Box component="span" sx={{ color: 'error.main', fontWeight: 600 }}>
+                × not delivered
+              </Box>
+            )}
           </Box>
         </Box>
-        <Box
-          sx={{
-            fontFamily: bookSerif,
-            fontSize: '0.875rem',
-            overflow: 'hidden',
-            textOverflow: 'ellipsis',
-            whiteSpace: 'nowrap',
-            color: row.group === 'OUR_TURN' ? 'text.primary' : 'text.secondary',
-          }}
-        >
-          {row.lastSpeaker !== 'CUSTOMER' && <em>we: </em>}
-          {row.lastWords}
-        </Box>
-        <Box
-          sx={{
-            typography: 'caption',
-            color: 'text.secondary',
-            display: 'flex',
-            gap: 1,
-            whiteSpace: 'nowrap',
-            overflow: 'hidden',
-          }}
-        >
-          <span>{lineName}</span>
-          {row.toIdentify && (
-            <Box component="span" sx={{ color: 'info.main', fontWeight: 600 }}>
-              ? to identify
-            </Box>
-          )}
-          {row.failed && (
-            <Box component="span" sx={{ color: 'error.main', fontWeight: 600 }}>
-              × not delivered
-            </Box>
-          )}
-        </Box>
-      </Box>
-    </ButtonBase>
+      </ButtonBase>
+    </Box>
   );
 }

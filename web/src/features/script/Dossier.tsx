@@ -1,8 +1,9 @@
 import { Box, Button, Tooltip } from '@mui/material';
-import type { ReactNode } from 'react';
-import type { Dossier as DossierData, Line } from '../../shared/api';
-import { Moment, OwnerMark } from '../../shared/ui';
+import type { ReactNode, Ref } from 'react';
+import type { Dossier as DossierData, Line, Topic } from '../../shared/api';
+import { Moment, OwnerMark, TopicMark } from '../../shared/ui';
 import { bookSerif } from '../../theme';
+import type { Acts } from './useActs';
 
 interface Props {
   dossier: DossierData;
@@ -11,7 +12,13 @@ interface Props {
   open: boolean;
   onFold: () => void;
   onBack: (() => void) | undefined;
-  acts: { take: () => void; letGo: () => void; finish: () => void; reopen: () => void };
+  acts: Acts;
+  topics: Topic[];
+  onSetAside: (anchor: HTMLElement) => void;
+  onAbout: (anchor: HTMLElement) => void;
+  /** Where the menus that keys open are hung up. */
+  setAsideButton: Ref<HTMLButtonElement>;
+  aboutButton: Ref<HTMLButtonElement>;
 }
 
 function Fact({ name, children }: { name: string; children: ReactNode }) {
@@ -26,7 +33,8 @@ function Fact({ name, children }: { name: string; children: ReactNode }) {
 }
 
 /** Who it is, and what one needs to know before answering; or, when that is not known, that it is not. */
-export function Dossier({ dossier, line, me, open, onFold, onBack, acts }: Props) {
+export function Dossier(props: Props) {
+  const { dossier, line, me, open, onFold, onBack, acts, topics, setAsideButton, aboutButton } = props;
   const { conversation, customer, holders } = dossier;
   const mine = conversation.owner?.id === me;
   const zone = line?.zone ?? 'UTC';
@@ -62,7 +70,28 @@ export function Dossier({ dossier, line, me, open, onFold, onBack, acts }: Props
             <Button onClick={acts.take}>Take</Button>
           </Tooltip>
         )}
-        {conversation.group === 'DONE' ? (
+        {(conversation.group === 'OUR_TURN' || conversation.group === 'THEIR_TURN') && (
+          <Tooltip title="A">
+            <Button
+              ref={setAsideButton}
+              aria-haspopup="menu"
+              onClick={(event) => props.onSetAside(event.currentTarget)}
+            >
+              Set aside
+            </Button>
+          </Tooltip>
+        )}
+        {conversation.group === 'SET_ASIDE' && (
+          <Tooltip title="O">
+            <Button onClick={acts.takeUp}>Take up again</Button>
+          </Tooltip>
+        )}
+        {conversation.group === 'OUR_TURN' && (
+          <Tooltip title="X">
+            <Button onClick={acts.needsNoAnswer}>Needs no answer</Button>
+          </Tooltip>
+        )}
+        {conversation.group === 'BLANK' ? null : conversation.group === 'DONE' ? (
           <Tooltip title="O">
             <Button variant="outlined" onClick={acts.reopen}>
               Open again
@@ -84,6 +113,29 @@ export function Dossier({ dossier, line, me, open, onFold, onBack, acts }: Props
           className="figures"
           sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 2.5, rowGap: 0.25, typography: 'body2', mt: 0.5 }}
         >
+          <Box
+            component="span"
+            sx={{ display: 'inline-flex', columnGap: 1.25, flexWrap: 'wrap', alignItems: 'center' }}
+          >
+            <Box component="span" sx={{ color: 'text.secondary' }}>
+              about
+            </Box>
+            {conversation.topics.map((id) => {
+              const topic = topics.find((each) => each.id === id);
+              return topic && <TopicMark key={id} topic={topic} />;
+            })}
+            <Tooltip title="B">
+              <Button
+                ref={aboutButton}
+                aria-label="Say what it is about"
+                aria-haspopup="dialog"
+                onClick={(event) => props.onAbout(event.currentTarget)}
+                sx={{ p: 0, fontSize: 'inherit' }}
+              >
+                {conversation.topics.length === 0 ? 'say what…' : 'change…'}
+              </Button>
+            </Tooltip>
+          </Box>
           {customer && <Fact name="writes from">{conversation.number}</Fact>}
           <Fact name="to">{line ? `${line.name}, ${line.shownNumber}` : '…'}</Fact>
           {customer?.details.map((detail) => (
@@ -103,6 +155,23 @@ export function Dossier({ dossier, line, me, open, onFold, onBack, acts }: Props
             </Fact>
           ))}
           {customer?.email && <Fact name="e-mail">{customer.email}</Fact>}
+        </Box>
+      )}
+      {conversation.group === 'SET_ASIDE' && (
+        <Box role="note" sx={{ mt: 0.75, pl: 1.5, borderLeft: 3, borderColor: 'info.main', typography: 'body2' }}>
+          <strong>Set aside</strong> until{' '}
+          {conversation.asideUntil ? (
+            <>
+              <Moment at={conversation.asideUntil} zone={zone} />, or until they write.
+            </>
+          ) : (
+            'they write.'
+          )}
+        </Box>
+      )}
+      {conversation.group === 'BLANK' && (
+        <Box role="note" sx={{ mt: 0.75, pl: 1.5, borderLeft: 3, borderColor: 'info.main', typography: 'body2' }}>
+          Nothing has been said here yet. It appears in the lists with the first text.
         </Box>
       )}
       {conversation.toIdentify && (

@@ -69,7 +69,7 @@ export function EntryLine({ line, zone, customer, onWriteAgain }: Props) {
               color: 'text.secondary',
             }}
           >
-            ({direction(entry)})
+            ({direction(entry, now, zone)})
           </Box>
         ) : (
           <>

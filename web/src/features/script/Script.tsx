@@ -1,11 +1,14 @@
 import { Box } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
-import { useRef, useState } from 'react';
-import { ApiProblem, dossierQuery, linesQuery, type Session } from '../../shared/api';
+import { useEffect, useRef, useState } from 'react';
+import { useLocation } from 'react-router';
+import { ApiProblem, dossierQuery, linesQuery, type Session, topicsQuery } from '../../shared/api';
 import { ProblemNote, useKeys } from '../../shared/ui';
 import { type WritingHandle, WritingPlace } from '../writing';
 import { Dossier } from './Dossier';
 import { Lines } from './Lines';
+import { SetAsideMenu } from './SetAsideMenu';
+import { TopicPicker } from './TopicPicker';
 import { useActs } from './useActs';
 
 const FOLDED = 'fabulum.dossier-folded';
@@ -26,19 +29,39 @@ interface Props {
 export function Script({ id, session, onBack }: Props) {
   const dossier = useQuery(dossierQuery(id));
   const lines = useQuery(linesQuery);
-  const acts = useActs(id);
+  const topics = useQuery(topicsQuery).data ?? [];
+  const conversation = dossier.data?.conversation;
+  const name = dossier.data?.customer?.name ?? conversation?.number ?? '';
+  const acts = useActs(id, name);
+  const [asideAnchor, setAsideAnchor] = useState<HTMLElement | null>(null);
+  const [aboutAnchor, setAboutAnchor] = useState<HTMLElement | null>(null);
+  const setAsideButton = useRef<HTMLButtonElement>(null);
+  const aboutButton = useRef<HTMLButtonElement>(null);
   const [open, setOpen] = useState(unfoldedAtFirst);
   const writing = useRef<WritingHandle>(null);
+  const begin = (useLocation().state as { write?: boolean } | null)?.write === true;
+  const loaded = dossier.data !== undefined;
+  useEffect(() => {
+    if (begin && loaded) writing.current?.begin('REPLY');
+  }, [begin, loaded]);
   const fold = () => {
     localStorage.setItem(FOLDED, open ? 'yes' : 'no');
     setOpen(!open);
   };
-  const conversation = dossier.data?.conversation;
+  const group = conversation?.group;
+  const inSight = group === 'OUR_TURN' || group === 'THEIR_TURN';
   useKeys({
     t: acts.take,
     l: acts.letGo,
-    d: conversation && conversation.group !== 'DONE' ? acts.finish : undefined,
-    o: conversation?.group === 'DONE' ? acts.reopen : undefined,
+    d: inSight || group === 'SET_ASIDE' ? acts.finish : undefined,
+    o: group === 'DONE' ? acts.reopen : group === 'SET_ASIDE' ? acts.takeUp : undefined,
+    a: inSight ? () => setAsideAnchor(setAsideButton.current) : undefined,
+    x: group === 'OUR_TURN' ? acts.needsNoAnswer : undefined,
+    b: () => {
+      if (!open) fold();
+      // The button may only now be there.
+      requestAnimationFrame(() => setAboutAnchor(aboutButton.current));
+    },
     r: () => writing.current?.begin('REPLY'),
     n: () => writing.current?.begin('NOTE'),
     i: fold,
@@ -55,7 +78,8 @@ export function Script({ id, session, onBack }: Props) {
   }
   if (!dossier.data || !conversation) return <Box aria-busy="true" />;
   const line = lines.data?.find((each) => each.id === conversation.lineId);
-  const name = dossier.data.customer?.name ?? conversation.number;
+  const zone = line?.zone ?? 'UTC';
+  const given = conversation.topics;
   return (
     <Box
       component="section"
@@ -70,14 +94,30 @@ export function Script({ id, session, onBack }: Props) {
         onFold={fold}
         onBack={onBack}
         acts={acts}
+        topics={topics}
+        onSetAside={setAsideAnchor}
+        onAbout={setAboutAnchor}
+        setAsideButton={setAsideButton}
+        aboutButton={aboutButton}
+      />
+      <SetAsideMenu
+        id={id}
+        zone={zone}
+        anchor={asideAnchor}
+        onClose={() => setAsideAnchor(null)}
+        onChoose={acts.setAside}
+      />
+      <TopicPicker
+        anchor={aboutAnchor}
+        topics={topics.filter((topic) => topic.teamId === line?.teamId && (!topic.retired || given.includes(topic.id)))}
+        given={given}
+        onClose={() => setAboutAnchor(null)}
+        onToggle={(topic) =>
+          given.includes(topic.id) ? acts.removeTopic(topic.id, topic.name) : acts.addTopic(topic.id)
+        }
       />
       {acts.problem && <ProblemNote problem={acts.problem} />}
-      <Lines
-        id={id}
-        zone={line?.zone ?? 'UTC'}
-        customer={name}
-        onWriteAgain={(words) => writing.current?.begin('REPLY', words)}
-      />
+      <Lines id={id} zone={zone} customer={name} onWriteAgain={(words) => writing.current?.begin('REPLY', words)} />
       <WritingPlace ref={writing} dossier={dossier.data} line={line} me={session.staff.id} onFinish={acts.finish} />
     </Box>
   );

@@ -1,5 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { ApiProblem, ask, keys, type Paper } from '../../shared/api';
+import { ApiProblem, ask, type Paper, readAgain } from '../../shared/api';
+import { tellOwnAct } from '../../shared/ui';
 
 const OTHER_WORDS = 'urn:fabulum:problem:sent-with-other-words';
 
@@ -15,11 +16,8 @@ export function useSend(id: number) {
     mutationFn: ({ paper, words, reference }: { paper: Paper; words: string; reference: string }) =>
       ask('POST', `/api/conversations/${id}/${paper === 'NOTE' ? 'notes' : 'texts'}`, { words, reference }),
     onSettled: () => {
-      void queries.invalidateQueries({ queryKey: keys.script(id) });
-      void queries.invalidateQueries({ queryKey: keys.dossier(id) });
-      void queries.invalidateQueries({ queryKey: keys.lists });
-      void queries.invalidateQueries({ queryKey: keys.counts });
-      void queries.invalidateQueries({ queryKey: keys.ribbon });
+      tellOwnAct();
+      readAgain(queries, id);
     },
   });
 }

@@ -1,3 +1,4 @@
 export { ApiProblem, ask, onSignedOut } from './client';
 export * from './queries';
 export type * from './types';
+export { readAgain, readListsAgain } from './refresh';

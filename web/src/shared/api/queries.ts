@@ -1,13 +1,33 @@
 import { infiniteQueryOptions, queryOptions } from '@tanstack/react-query';
 import { ApiProblem, ask } from './client';
-import type { Conversation, Dossier, Group, InboxCounts, InboxPage, Line, ScriptPage, Session, Whose } from './types';
+import type {
+  Conversation,
+  Dossier,
+  Country,
+  Group,
+  Holiday,
+  InboxCounts,
+  InboxPage,
+  Line,
+  LineSetup,
+  ListOrder,
+  Moments,
+  SavedSentence,
+  ScriptPage,
+  Session,
+  SetUpChange,
+  Site,
+  Staff,
+  Team,
+  Topic,
+} from './types';
 
-/** Which conversations a list shows. */
+/** Which conversations a list shows, and in what order. */
 export interface Choice {
   group: Group;
-  whose: Whose;
-  line?: number | undefined;
-  toIdentify: boolean;
+  order: ListOrder;
+  /** As addresses carry it. */
+  sentence: string;
 }
 
 export const keys = {
@@ -17,16 +37,11 @@ export const keys = {
   counts: ['counts'] as const,
   jump: ['jump'] as const,
   ribbon: ['ribbon'] as const,
+  sentences: ['sentences'] as const,
+  setup: ['setup'] as const,
   dossier: (id: number) => ['dossier', id] as const,
   script: (id: number) => ['script', id] as const,
 };
-
-function choiceParams(choice: Omit<Choice, 'group'>): URLSearchParams {
-  const params = new URLSearchParams({ whose: choice.whose });
-  if (choice.line !== undefined) params.set('line', String(choice.line));
-  if (choice.toIdentify) params.set('toIdentify', 'true');
-  return params;
-}
 
 /** Who is signed in; null for nobody. */
 export const sessionQuery = queryOptions({
@@ -48,6 +63,31 @@ export const linesQuery = queryOptions({
   staleTime: Infinity,
 });
 
+export const staffQuery = queryOptions({
+  queryKey: ['staff'] as const,
+  queryFn: () => ask<Staff[]>('GET', '/api/staff'),
+  staleTime: Infinity,
+});
+
+export const teamsQuery = queryOptions({
+  queryKey: ['teams'] as const,
+  queryFn: () => ask<Team[]>('GET', '/api/teams'),
+  staleTime: Infinity,
+});
+
+/** The topics of all teams, also retired ones. */
+export const topicsQuery = queryOptions({
+  queryKey: ['topics'] as const,
+  queryFn: () => ask<Topic[]>('GET', '/api/topics'),
+  staleTime: Infinity,
+});
+
+export const sitesQuery = queryOptions({
+  queryKey: ['sites'] as const,
+  queryFn: () => ask<Site[]>('GET', '/api/setup/sites'),
+  staleTime: Infinity,
+});
+
 /** Working time runs on without anyone's touch, so what shows it is read again now and then. */
 const TIME_RUNS_MS = 30_000;
 
@@ -55,9 +95,8 @@ export const listQuery = (choice: Choice) =>
   infiniteQueryOptions({
     queryKey: [...keys.lists, choice] as const,
     queryFn: ({ pageParam }) => {
-      const params = choiceParams(choice);
-      params.set('group', choice.group);
-      if (pageParam) params.set('from', pageParam);
+      const params = new URLSearchParams({ ...choice, from: pageParam });
+      if (!pageParam) params.delete('from');
       return ask<InboxPage>('GET', `/api/conversations?${params.toString()}`);
     },
     initialPageParam: '',
@@ -65,18 +104,64 @@ export const listQuery = (choice: Choice) =>
     refetchInterval: choice.group === 'OUR_TURN' ? TIME_RUNS_MS : false,
   });
 
-export const ribbonQuery = (choice: Omit<Choice, 'group'>) =>
+const said = (sentence: string) => new URLSearchParams({ sentence }).toString();
+
+export const ribbonQuery = (sentence: string) =>
   queryOptions({
-    queryKey: [...keys.ribbon, choiceParams(choice).toString()] as const,
-    queryFn: () => ask<Conversation[]>('GET', `/api/conversations/ribbon?${choiceParams(choice).toString()}`),
+    queryKey: [...keys.ribbon, sentence] as const,
+    queryFn: () => ask<Conversation[]>('GET', `/api/conversations/ribbon?${said(sentence)}`),
     refetchInterval: TIME_RUNS_MS,
   });
 
-export const countsQuery = (choice: Omit<Choice, 'group'>) =>
+export const countsQuery = (sentence: string) =>
   queryOptions({
-    queryKey: [...keys.counts, choiceParams(choice).toString()] as const,
-    queryFn: () => ask<InboxCounts>('GET', `/api/conversations/counts?${choiceParams(choice).toString()}`),
+    queryKey: [...keys.counts, sentence] as const,
+    queryFn: () => ask<InboxCounts>('GET', `/api/conversations/counts?${said(sentence)}`),
   });
+
+/** My saved sentences and my teams', with how many they mean now. */
+export const sentencesQuery = queryOptions({
+  queryKey: keys.sentences,
+  queryFn: () => ask<SavedSentence[]>('GET', '/api/sentences'),
+  refetchInterval: TIME_RUNS_MS,
+});
+
+/** The moments a conversation's line offers for setting aside; they move on, so they are asked for anew. */
+export const momentsQuery = (id: number, wanted: boolean) =>
+  queryOptions({
+    queryKey: ['moments', id] as const,
+    queryFn: () => ask<Moments>('GET', `/api/conversations/${id}/moments`),
+    enabled: wanted,
+    staleTime: 0,
+  });
+
+export const lineSetupQuery = (id: number) =>
+  queryOptions({
+    queryKey: [...keys.setup, 'line', id] as const,
+    queryFn: () => ask<LineSetup>('GET', `/api/setup/lines/${id}`),
+  });
+
+export const countriesQuery = queryOptions({
+  queryKey: ['countries'] as const,
+  queryFn: () => ask<Country[]>('GET', '/api/setup/holidays'),
+  staleTime: Infinity,
+});
+
+export const holidaysQuery = (country: string | undefined, region: string | undefined) =>
+  queryOptions({
+    queryKey: ['holidays', country, region] as const,
+    queryFn: () => ask<Holiday[]>('GET', `/api/setup/holidays/${country ?? ''}${region ? `?region=${region}` : ''}`),
+    enabled: country !== undefined,
+    staleTime: Infinity,
+  });
+
+export const historyQuery = infiniteQueryOptions({
+  queryKey: [...keys.setup, 'history'] as const,
+  queryFn: ({ pageParam }) => ask<SetUpChange[]>('GET', `/api/setup/history${pageParam ? `?before=${pageParam}` : ''}`),
+  initialPageParam: 0,
+  getNextPageParam: (page) => (page.length === 100 ? page[99]?.id : undefined),
+  staleTime: 0,
+});
 
 export const dossierQuery = (id: number) =>
   queryOptions({ queryKey: keys.dossier(id), queryFn: () => ask<Dossier>('GET', `/api/conversations/${id}`) });

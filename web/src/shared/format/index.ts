@@ -1,1 +1,2 @@
 export * from './time';
+export * from './zoned';

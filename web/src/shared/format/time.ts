@@ -13,11 +13,12 @@ export function clock(at: Date, zone: string): string {
   return new Intl.DateTimeFormat('en-GB', { timeZone: zone, hour: '2-digit', minute: '2-digit' }).format(at);
 }
 
-/** "today", "yesterday", "Tue 9 Jun", and with the year when it is another. */
+/** "today", "yesterday", "tomorrow", "Tue 9 Jun", and with the year when it is another. */
 export function day(at: Date, now: Date, zone: string): string {
   const key = dayKey(at, zone);
   if (key === dayKey(now, zone)) return 'today';
   if (key === dayKey(new Date(now.getTime() - 86_400_000), zone)) return 'yesterday';
+  if (key === dayKey(new Date(now.getTime() + 86_400_000), zone)) return 'tomorrow';
   const named = `${parts(at, zone, { weekday: 'short' })} ${parts(at, zone, { day: 'numeric' })} ${parts(at, zone, { month: 'short' })}`;
   const year = parts(at, zone, { year: 'numeric' });
   return year === parts(now, zone, { year: 'numeric' }) ? named : `${named} ${year}`;

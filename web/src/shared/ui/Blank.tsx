@@ -7,12 +7,20 @@ interface Props<T> {
   value: T;
   options: { value: T; words: string }[];
   onChange: (value: T) => void;
+  /** What stands there while nothing is chosen. */
+  unsaid?: string;
 }
 
 /** A blank in a sentence, edited in place. */
-export function Blank<T extends string | number | undefined>({ name, value, options, onChange }: Props<T>) {
+export function Blank<T extends string | number | undefined>({
+  name,
+  value,
+  options,
+  onChange,
+  unsaid = '…',
+}: Props<T>) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  const words = options.find((option) => option.value === value)?.words ?? '…';
+  const words = options.find((option) => option.value === value)?.words ?? unsaid;
   return (
     <>
       <ButtonBase
@@ -32,7 +40,12 @@ export function Blank<T extends string | number | undefined>({ name, value, opti
       >
         {words}
       </ButtonBase>
-      <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>
+      <Menu
+        slotProps={{ paper: { sx: { maxHeight: 380 } } }}
+        anchorEl={anchor}
+        open={anchor !== null}
+        onClose={() => setAnchor(null)}
+      >
         {options.map((option) => (
           <MenuItem
             key={String(option.value)}

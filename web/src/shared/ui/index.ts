@@ -5,3 +5,7 @@ export { useNow } from './now';
 export { NowProvider } from './NowProvider';
 export { OwnerMark } from './OwnerMark';
 export { ProblemNote } from './ProblemNote';
+export { BlankText } from './BlankText';
+export { TopicMark } from './TopicMark';
+export { offerUndo, OWN_ACT, tellOwnAct, useOffer, withdrawOffer } from './undo';
+export { TimeDialog } from './TimeDialog';

@@ -7,7 +7,7 @@ export function isTyping(target: EventTarget | null): boolean {
   );
 }
 
-/** Single keys that act while nobody is typing and no dialog or menu is open. Names are those of `KeyboardEvent.key`, lower case. */
+/** Single keys that act while nobody is typing and no dialog or menu is open. Names are those of `KeyboardEvent.key`, lower case; `shift+` before those that are no letter. */
 export function useKeys(acts: Record<string, (() => void) | undefined>): void {
   const latest = useRef(acts);
   useEffect(() => {
@@ -17,7 +17,8 @@ export function useKeys(acts: Record<string, (() => void) | undefined>): void {
     const pressed = (event: KeyboardEvent) => {
       if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
       if (document.querySelector('[role="dialog"], [role="menu"]')) return;
-      const act = latest.current[event.key.toLowerCase()];
+      const key = event.key.toLowerCase();
+      const act = latest.current[event.shiftKey && key.length > 1 ? `shift+${key}` : key];
       if (!act) return;
       event.preventDefault();
       act();

@@ -1,24 +1,35 @@
 import { describe, expect, it } from 'vitest';
-import { type ListAddress, readAddress, standing, step, writeAddress } from './choice';
+import { EVERYTHING, readSentence } from '../../../shared/sentence';
+import { inGroup, type ListAddress, nextOrder, ORDERS, readAddress, standing, step, writeAddress } from './choice';
+
+const usual: ListAddress = { group: 'OUR_TURN', order: 'TIME_LEFT', sentence: EVERYTHING };
 
 describe('the address of a list', () => {
   it('reads back as the same list, whatever is chosen', () => {
-    for (const group of ['OUR_TURN', 'THEIR_TURN', 'DONE'] as const) {
-      for (const whose of ['EVERYONE', 'MINE', 'NOBODY'] as const) {
-        for (const line of [undefined, 1, 27]) {
-          const address: ListAddress = { group, whose, line };
-          expect(readAddress(writeAddress(address))).toEqual(address);
+    for (const group of ['OUR_TURN', 'THEIR_TURN', 'SET_ASIDE', 'DONE'] as const) {
+      for (const { value: order } of ORDERS[group]) {
+        for (const said of ['', 'mine; line 2', 'saying a\\;b&c=d; left ..0']) {
+          const address: ListAddress = { group, order, sentence: readSentence(said) };
+          expect(readAddress(new URLSearchParams(writeAddress(address).toString()))).toEqual(address);
         }
       }
     }
   });
 
   it('falls back to the usual list when somebody typed nonsense', () => {
-    expect(readAddress(new URLSearchParams('group=x&whose=y&line=-3'))).toEqual({
-      group: 'OUR_TURN',
-      whose: 'EVERYONE',
-      line: undefined,
-    });
+    expect(readAddress(new URLSearchParams('group=x&order=y&show=line -3'))).toEqual(usual);
+    expect(readAddress(new URLSearchParams('order=waiting-longest')).order).toBe('TIME_LEFT');
+  });
+
+  it('of another group has the order that is usual there', () => {
+    expect(inGroup({ ...usual, order: 'NEWEST' }, 'SET_ASIDE').order).toBe('TIME_LEFT');
+    expect(inGroup(usual, 'DONE').order).toBe('NEWEST');
+  });
+
+  it('goes through the orders of its group and begins again', () => {
+    const second = { ...usual, order: nextOrder(usual) };
+    const third = { ...usual, order: nextOrder(second) };
+    expect([second.order, third.order, nextOrder(third)]).toEqual(['NEWEST', 'OPEN_LONGEST', 'TIME_LEFT']);
   });
 });
 
@@ -41,7 +52,12 @@ describe('arrow keys', () => {
     expect(step([4, 7, 9], 4, 1)).toBe(7);
     expect(step([4, 7, 9], 9, 1)).toBe(9);
     expect(step([4, 7, 9], 4, -1)).toBe(4);
-    expect(step([4, 7, 9], 8, 1)).toBe(4);
     expect(step([], 8, 1)).toBeUndefined();
+  });
+
+  it('go on from where a row was that has left the list', () => {
+    expect(step([4, 9], 7, 1, 1)).toBe(9);
+    expect(step([4, 9], 7, -1, 1)).toBe(4);
+    expect(step([4], 9, 1, 1)).toBe(4);
   });
 });

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { place, ribbonWords, spacing, stack, TICKS } from './ribbon';
+import { place, spanBetween, timeAt, ribbonWords, spacing, stack, TICKS } from './ribbon';
 
 describe('the time ribbon', () => {
   it('never puts a mark with more time left of one with less, and keeps all within its ends', () => {
@@ -45,5 +45,24 @@ describe('the time ribbon', () => {
     [[4000], '16:00', 'nothing late, 1 later, next promise 16:00'],
   ])('says in words what it shows: %s', (seconds, next, words) => {
     expect(ribbonWords(seconds, next)).toBe(words);
+  });
+});
+
+describe('a span dragged on the ribbon', () => {
+  it('is where the marks stand: a place and its time go with each other', () => {
+    for (const seconds of [-20 * 3600, -3600, -60, 0, 600, 1800, 3600, 7200, 6 * 3600, 12 * 3600, 30 * 3600]) {
+      expect(Math.abs(timeAt(place(seconds)) - seconds)).toBeLessThanOrEqual(1);
+    }
+  });
+
+  it('takes in what stands between its ends, either way round', () => {
+    expect(spanBetween(place(0), place(3600))).toEqual({ from: 0, to: 60 });
+    expect(spanBetween(place(3600), place(0))).toEqual({ from: 0, to: 60 });
+  });
+
+  it('goes on without bound at the edges', () => {
+    expect(spanBetween(0, place(0))).toEqual({ to: 0 });
+    expect(spanBetween(place(3600), 1)).toEqual({ from: 60 });
+    expect(spanBetween(0, 1)).toBeUndefined();
   });
 });

@@ -1,4 +1,4 @@
-/** Where marks stand on the time ribbon, and what it says in words. */
+/** Where marks stand on the time ribbon, what a span dragged there means, and what it says in words. */
 
 const HOUR = 3600;
 const MINUTE = 60;
@@ -29,6 +29,27 @@ export function place(secondsLeft: number): number {
     return HOUR_END + (DAY_END - HOUR_END) * (Math.log(secondsLeft / HOUR) / Math.log(DAY / HOUR));
   const far = Math.min(secondsLeft, MOST_COMFORTABLE);
   return DAY_END + (1 - DAY_END) * (Math.log(far / DAY) / Math.log(MOST_COMFORTABLE / DAY));
+}
+
+/** The time left at a place: what {@link place} undoes. At the edges it is without bound. */
+export function timeAt(at: number): number {
+  if (at <= NOW) return 0 - Math.round(((NOW - at) / NOW) ** 2 * MOST_LATE);
+  if (at <= HOUR_END) return Math.round(((at - NOW) / (HOUR_END - NOW)) * HOUR);
+  if (at <= DAY_END) return Math.round(HOUR * (DAY / HOUR) ** ((at - HOUR_END) / (DAY_END - HOUR_END)));
+  return Math.round(DAY * (MOST_COMFORTABLE / DAY) ** ((at - DAY_END) / (1 - DAY_END)));
+}
+
+/** Nearer to an edge than this, a drag means everything beyond. */
+const EDGE = 0.015;
+
+/** The span between two places, in whole minutes; empty when it is no span. */
+export function spanBetween(a: number, b: number): { from?: number; to?: number } | undefined {
+  const [low, high] = a < b ? [a, b] : [b, a];
+  const from = low < EDGE ? undefined : Math.floor(timeAt(low) / MINUTE);
+  const to = high > 1 - EDGE ? undefined : Math.ceil(timeAt(high) / MINUTE);
+  if (from === undefined && to === undefined) return undefined;
+  if (from !== undefined && to !== undefined && from >= to) return undefined;
+  return { ...(from === undefined ? {} : { from }), ...(to === undefined ? {} : { to }) };
 }
 
 export const TICKS: Tick[] = [

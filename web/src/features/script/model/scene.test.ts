@@ -28,11 +28,19 @@ describe('the script', () => {
     expect(lines.map((line) => line.newDay)).toEqual([true, false, false, false, true]);
   });
 
-  it('tells what happened as a stage direction', () => {
-    expect(direction(entry(1, '', 'EVENT', { event: 'TAKEN', speaker: priya }))).toBe('Priya Nandakumar takes it.');
-    expect(direction(entry(1, '', 'EVENT', { event: 'DONE_UNANSWERED', speaker: priya }))).toContain(
-      'without an answer',
-    );
+  it.each([
+    ['TAKEN', undefined, 'Priya Nandakumar takes it.'],
+    ['DONE_UNANSWERED', undefined, 'Done without an answer, by Priya Nandakumar.'],
+    ['SET_ASIDE', '2026-06-10T12:00:00Z', 'Priya Nandakumar sets it aside until tomorrow 07:00.'],
+    ['SET_ASIDE', undefined, 'Priya Nandakumar sets it aside until the customer writes.'],
+    ['BACK', 'CUSTOMER_WROTE', 'It is back: the customer wrote.'],
+    ['BACK', 'TAKEN_UP', 'Priya Nandakumar takes it up again.'],
+    ['TOPIC_ADDED', 'berths', 'About berths, says Priya Nandakumar.'],
+    ['UNDONE', 'DONE', 'Priya Nandakumar takes back done.'],
+  ] as const)('tells %s as a stage direction', (event, words, said) => {
+    const now = new Date('2026-06-09T19:05:00Z');
+    const told = entry(1, '', 'EVENT', { event, speaker: priya, ...(words ? { words } : {}) });
+    expect(direction(told, now, 'America/Chicago')).toBe(said);
   });
 
   it('says why a text was not delivered', () => {

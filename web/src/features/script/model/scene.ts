@@ -1,5 +1,5 @@
 import type { Entry } from '../../../shared/api/types';
-import { sameDay } from '../../../shared/format';
+import { moment, sameDay } from '../../../shared/format';
 
 /** A line of the script as it is printed. */
 export interface Printed {
@@ -22,9 +22,27 @@ export function printed(entries: Entry[], zone: string): Printed[] {
   });
 }
 
+const BACK: Record<string, string> = {
+  ITS_TIME: 'It is back: its time has come.',
+  CUSTOMER_WROTE: 'It is back: the customer wrote.',
+};
+
+const TAKEN_BACK: Record<string, string> = {
+  TAKEN: 'taking it',
+  LET_GO: 'letting it go',
+  DONE: 'done',
+  DONE_UNANSWERED: 'done',
+  REOPENED: 'opening it again',
+  SET_ASIDE: 'setting it aside',
+  BACK: 'taking it up',
+  NO_ANSWER_NEEDED: '“no answer needed”',
+  TOPIC_ADDED: 'the topic',
+  TOPIC_REMOVED: 'the topic',
+};
+
 /** What happened, as a stage direction. */
-export function direction(entry: Entry): string {
-  const who = entry.speaker?.name ?? 'Somebody';
+export function direction(entry: Entry, now: Date, zone: string): string {
+  const who = entry.speaker?.name ?? 'Fabulum';
   switch (entry.event) {
     case 'TAKEN':
       return `${who} takes it.`;
@@ -36,6 +54,20 @@ export function direction(entry: Entry): string {
       return `Done without an answer, by ${who}.`;
     case 'REOPENED':
       return `${who} opens it again.`;
+    case 'SET_ASIDE':
+      return entry.words
+        ? `${who} sets it aside until ${moment(new Date(entry.words), now, zone)}.`
+        : `${who} sets it aside until the customer writes.`;
+    case 'BACK':
+      return BACK[entry.words ?? ''] ?? `${who} takes it up again.`;
+    case 'NO_ANSWER_NEEDED':
+      return `No answer needed, says ${who}.`;
+    case 'TOPIC_ADDED':
+      return `About ${entry.words ?? ''}, says ${who}.`;
+    case 'TOPIC_REMOVED':
+      return `Not about ${entry.words ?? ''}, says ${who}.`;
+    case 'UNDONE':
+      return `${who} takes back ${TAKEN_BACK[entry.words ?? ''] ?? 'that'}.`;
     case undefined:
       return '';
   }

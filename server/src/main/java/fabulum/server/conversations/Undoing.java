@@ -36,7 +36,7 @@ public class Undoing {
    * @param undone conversations that are as they were
    * @param left conversations left alone, for something has happened to them since
    */
-  public record Outcome(int undone, int left) {}
+  public record TakenBack(int undone, int left) {}
 
   /** Keeps steps; the answer names them. Nothing for no steps. */
   public @Nullable String keep(StaffId by, List<Step> steps) {
@@ -54,7 +54,7 @@ public class Undoing {
   }
 
   /** Takes back what one did oneself; each conversation on its own. */
-  public Outcome undo(String name, StaffId by) {
+  public TakenBack undo(String name, StaffId by) {
     Kept found = kept.getIfPresent(name);
     if (found == null || !found.by().equals(by)) {
       throw Problem.conflict(
@@ -70,6 +70,6 @@ public class Undoing {
           Problem.Kind.CHANGED_MEANWHILE,
           "Something has happened there since, so it was left as it is.");
     }
-    return new Outcome(undone, found.steps().size() - undone);
+    return new TakenBack(undone, found.steps().size() - undone);
   }
 }

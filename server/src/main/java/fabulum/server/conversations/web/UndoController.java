@@ -17,7 +17,7 @@ class UndoController {
   }
 
   @PostMapping("/api/undo/{name}")
-  Undoing.Outcome undo(@AuthenticationPrincipal SignedIn me, @PathVariable String name) {
+  Undoing.TakenBack undo(@AuthenticationPrincipal SignedIn me, @PathVariable String name) {
     return undoing.undo(name, me.id());
   }
 }

@@ -1,0 +1,67 @@
+import { Box, Button } from '@mui/material';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { ApiProblem, ask, readListsAgain, type UndoAnswer } from '../shared/api';
+import { tellOwnAct, useKeys, useOffer, withdrawOffer } from '../shared/ui';
+
+const PROBLEM_SHOWN_MS = 6_000;
+
+/** What was just done, and for some seconds the way to take it back. */
+export function UndoBar() {
+  const queries = useQueryClient();
+  const offer = useOffer();
+  const [problem, setProblem] = useState('');
+  const undo = useMutation({
+    mutationFn: (name: string) => ask<UndoAnswer>('POST', `/api/undo/${name}`),
+    onSuccess: (answer) => {
+      if (answer.left > 0)
+        say(`${answer.undone} taken back; ${answer.left} left, for something has happened there since.`);
+    },
+    onError: (why) => say(why instanceof ApiProblem ? why.message : 'It could not be taken back.'),
+    onSettled: () => {
+      tellOwnAct();
+      readListsAgain(queries);
+      void queries.invalidateQueries({ queryKey: ['dossier'] });
+      void queries.invalidateQueries({ queryKey: ['script'] });
+    },
+  });
+  function say(words: string) {
+    setProblem(words);
+    setTimeout(() => setProblem(''), PROBLEM_SHOWN_MS);
+  }
+  const takeBack = () => {
+    if (!offer) return;
+    withdrawOffer();
+    undo.mutate(offer.undo);
+  };
+  useKeys({ z: offer ? takeBack : undefined });
+  if (!offer && problem === '') return null;
+  return (
+    <Box
+      role="status"
+      className="no-print"
+      sx={{
+        position: 'fixed',
+        left: 16,
+        bottom: 16,
+        zIndex: (t) => t.zIndex.modal + 1,
+        display: 'flex',
+        gap: 1.5,
+        alignItems: 'center',
+        maxWidth: 'min(440px, calc(100vw - 32px))',
+        px: 2,
+        py: 1,
+        borderRadius: 1,
+        bgcolor: 'text.primary',
+        color: 'background.default',
+      }}
+    >
+      <span>{offer?.words ?? problem}</span>
+      {offer && (
+        <Button color="inherit" onClick={takeBack} sx={{ textDecoration: 'underline', whiteSpace: 'nowrap' }}>
+          Take back (Z)
+        </Button>
+      )}
+    </Box>
+  );
+}

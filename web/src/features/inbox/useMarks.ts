@@ -1,0 +1,53 @@
+import { useState } from 'react';
+
+/** Several conversations that are chosen together. */
+export interface Marks {
+  ids: number[];
+  /** All that the sentence means in the group, also those not read yet. */
+  all: boolean;
+  count: number;
+  has: (id: number) => boolean;
+  /** Chooses one or leaves it; further takes in everything from the one chosen last. */
+  mark: (id: number, further: boolean) => void;
+  markAll: () => void;
+  clear: () => void;
+}
+
+interface State {
+  of: string;
+  ids: number[];
+  last: number | undefined;
+  all: boolean;
+}
+
+/**
+ * @param of the list; in another one nothing is chosen
+ * @param listed its rows in order
+ * @param total how many there are, read or not
+ */
+export function useMarks(of: string, listed: number[], total: number): Marks {
+  const none: State = { of, ids: [], last: undefined, all: false };
+  const [state, setState] = useState(none);
+  const { ids, last, all } = state.of === of ? state : none;
+  const mark = (id: number, further: boolean) => {
+    const from = last === undefined ? -1 : listed.indexOf(last);
+    const to = listed.indexOf(id);
+    if (further && from >= 0 && to >= 0) {
+      const span = listed.slice(Math.min(from, to), Math.max(from, to) + 1);
+      setState({ of, ids: [...new Set([...ids, ...span])], last: id, all: false });
+    } else {
+      const had = all ? listed : ids;
+      const next = had.includes(id) ? had.filter((each) => each !== id) : [...had, id];
+      setState({ of, ids: next, last: id, all: false });
+    }
+  };
+  return {
+    ids,
+    all,
+    count: all ? total : ids.length,
+    has: (id) => all || ids.includes(id),
+    mark,
+    markAll: () => setState({ ...none, all: true }),
+    clear: () => setState(none),
+  };
+}

@@ -1,0 +1,175 @@
+import { Autocomplete, Box, Button, Checkbox, FormControlLabel, TextField } from '@mui/material';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { type ReactNode, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { ApiProblem, ask, type LineSetup, sitesQuery, teamsQuery } from '../../shared/api';
+import { localOf } from '../../shared/format';
+import { Blank, ProblemNote, useNow } from '../../shared/ui';
+import { bookSerif } from '../../theme';
+import { ClosedDays } from './ClosedDays';
+import { LinePreview } from './LinePreview';
+import { type Outcome, outcomeWords } from './outcome';
+import { WeekEditor } from './WeekEditor';
+
+interface Props {
+  /** Empty for a new line. */
+  id: number | undefined;
+  first: LineSetup;
+}
+
+const ZONES = Intl.supportedValuesOf('timeZone');
+
+function Part({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <Box component="section" aria-label={title} sx={{ borderTop: 1, borderColor: 'divider', pt: 1.5 }}>
+      <Box component="h3" sx={{ m: 0, mb: 1, fontFamily: bookSerif, fontSize: '1.0625rem', fontWeight: 600 }}>
+        {title}
+      </Box>
+      {children}
+    </Box>
+  );
+}
+
+/** All that is set up about a line. Nothing changes for anybody until it is saved; then it does at once, for everyone. */
+export function LineForm({ id, first }: Props) {
+  const queries = useQueryClient();
+  const navigate = useNavigate();
+  const now = useNow();
+  const sites = useQuery(sitesQuery).data ?? [];
+  const teams = useQuery(teamsQuery).data ?? [];
+  const [line, setLine] = useState(first);
+  const save = useMutation({
+    mutationFn: () =>
+      ask<Outcome>(id === undefined ? 'POST' : 'PUT', `/api/setup/lines${id === undefined ? '' : `/${id}`}`, line),
+    onSuccess: async (outcome) => {
+      await queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'session' });
+      if (id === undefined) void navigate(`/setup/lines/${outcome.id}`);
+    },
+  });
+  const change = (next: Partial<LineSetup>) => {
+    save.reset();
+    setLine({ ...line, ...next });
+  };
+  const fields = save.error instanceof ApiProblem ? save.error.fields : [];
+  const why = (field: string) => fields.filter((each) => each.field === field).map((each) => each.why);
+  const text = (field: string) => ({ error: why(field).length > 0, helperText: why(field).join(' ') || undefined });
+  const hours = Math.floor(line.promiseMinutes / 60);
+  const changed = JSON.stringify(line) !== JSON.stringify(first);
+  return (
+    <Box
+      component="form"
+      aria-label={id === undefined ? 'New line' : first.name}
+      onSubmit={(event) => {
+        event.preventDefault();
+        save.mutate();
+      }}
+      sx={{ display: 'grid', gap: 2, p: 2, maxWidth: 980, alignContent: 'start' }}
+    >
+      <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, gap: 2 }}>
+        <TextField
+          label="Name"
+          value={line.name}
+          {...text('name')}
+          onChange={(e) => change({ name: e.target.value })}
+        />
+        <TextField
+          label={`Number, as written in ${line.region}`}
+          value={line.number}
+          {...text('number')}
+          onChange={(e) => change({ number: e.target.value })}
+        />
+        <Autocomplete
+          options={ZONES}
+          value={line.zone}
+          freeSolo
+          onInputChange={(_, zone) => zone !== line.zone && change({ zone })}
+          renderInput={(params) => <TextField {...params} label="Time zone" {...text('zone')} />}
+        />
+        <Box sx={{ typography: 'body2', alignSelf: 'end', pb: 0.5 }}>
+          {'Belongs to '}
+          <Blank
+            name="Site"
+            value={line.siteId}
+            options={sites.map((site) => ({ value: site.id, words: site.name }))}
+            onChange={(siteId) => change({ siteId })}
+          />
+          {', answered by '}
+          <Blank
+            name="Team"
+            value={line.teamId}
+            options={teams.map((team) => ({ value: team.id, words: team.name }))}
+            onChange={(teamId) => change({ teamId })}
+          />
+        </Box>
+      </Box>
+      <FormControlLabel
+        control={<Checkbox size="small" checked={line.inUse} onChange={(_, inUse) => change({ inUse })} />}
+        label="In use: texts leave from it. What customers write arrives either way."
+      />
+      <Part title="The promise">
+        <Box sx={{ display: 'flex', gap: 2, alignItems: 'flex-end', flexWrap: 'wrap', mb: 1 }}>
+          <TextField
+            label="Working minutes within which we answer"
+            type="number"
+            value={Number.isNaN(line.promiseMinutes) ? '' : line.promiseMinutes}
+            {...text('promiseMinutes')}
+            onChange={(e) => change({ promiseMinutes: Math.trunc(Number(e.target.value)) })}
+            sx={{ width: 290 }}
+          />
+          {hours > 0 && (
+            <Box className="figures" sx={{ color: 'text.secondary', pb: 0.5 }}>
+              = {hours} h {line.promiseMinutes % 60 || ''}
+              {line.promiseMinutes % 60 ? ' min' : ''}
+            </Box>
+          )}
+        </Box>
+        <LinePreview line={line} />
+      </Part>
+      <Part title="Opening hours">
+        <WeekEditor week={line.week} problems={why('week')} onChange={(week) => change({ week })} />
+      </Part>
+      <Part title="Closed days">
+        <ClosedDays line={line} today={localOf(now, 'UTC').slice(0, 10)} onChange={change} />
+        {[...why('closedDays'), ...why('holidays')].map((each) => (
+          <Box key={each} role="alert" sx={{ color: 'error.main' }}>
+            {each}
+          </Box>
+        ))}
+      </Part>
+      <Box
+        sx={{
+          position: 'sticky',
+          bottom: 0,
+          bgcolor: 'background.default',
+          borderTop: 1,
+          borderColor: 'divider',
+          py: 1,
+          display: 'flex',
+          gap: 2,
+          alignItems: 'center',
+          flexWrap: 'wrap',
+        }}
+      >
+        <Button type="submit" variant="contained" disabled={!changed || save.isPending}>
+          {id === undefined ? 'Add the line' : 'Save, at once for everyone'}
+        </Button>
+        {changed && (
+          <Button
+            onClick={() => {
+              save.reset();
+              setLine(first);
+            }}
+          >
+            As it was
+          </Button>
+        )}
+        {save.data && (
+          <Box role="status" sx={{ color: 'text.secondary' }}>
+            {outcomeWords(save.data)}
+          </Box>
+        )}
+        {save.error && <ProblemNote problem={save.error} />}
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,1 @@
+export { SetUp } from './SetUp';

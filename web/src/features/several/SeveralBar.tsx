@@ -1,0 +1,124 @@
+import { Box, Button, Menu, MenuItem } from '@mui/material';
+import { useState } from 'react';
+import type { MomentKind, SeveralAct, Topic } from '../../shared/api';
+import { TimeDialog, TopicMark, useKeys, useNow } from '../../shared/ui';
+import { SeveralDialog } from './SeveralDialog';
+import { TextToEach } from './TextToEach';
+
+interface Props {
+  chosen: Pick<SeveralAct, 'ids' | 'group' | 'sentence'>;
+  count: number;
+  total: number;
+  zone: string;
+  topics: Topic[];
+  /** Chooses all that the sentence means; empty when all are. */
+  onAll: (() => void) | undefined;
+  onClear: () => void;
+}
+
+const MOMENTS: { kind: MomentKind; words: string }[] = [
+  { kind: 'LATER_TODAY', words: 'Later today' },
+  { kind: 'TOMORROW', words: 'Tomorrow, at opening' },
+  { kind: 'NEXT_MONDAY', words: 'Next Monday, at opening' },
+  { kind: 'WHEN_THEY_WRITE', words: 'Until they write' },
+];
+
+/** How many are chosen, and what one can do with them all. */
+export function SeveralBar({ chosen, count, total, zone, topics, onAll, onClear }: Props) {
+  const now = useNow();
+  const [about, setAbout] = useState<HTMLElement | null>(null);
+  const [until, setUntil] = useState<HTMLElement | null>(null);
+  const [ownTime, setOwnTime] = useState(false);
+  const [writing, setWriting] = useState(false);
+  const [act, setAct] = useState<SeveralAct>();
+  useKeys({ escape: onClear });
+  const wanted = (rest: Omit<SeveralAct, 'ids' | 'group' | 'sentence'>) => {
+    setAbout(null);
+    setUntil(null);
+    setOwnTime(false);
+    setWriting(false);
+    setAct({ ...chosen, ...rest });
+  };
+  const usable = topics.filter((topic) => !topic.retired);
+  return (
+    <Box
+      role="toolbar"
+      aria-label="Chosen conversations"
+      sx={{
+        borderTop: 1,
+        borderColor: 'divider',
+        bgcolor: (t) => t.vars?.palette.inks.pineWash,
+        px: 1.5,
+        py: 0.75,
+        display: 'flex',
+        flexWrap: 'wrap',
+        columnGap: 1,
+        alignItems: 'center',
+      }}
+    >
+      <Box className="figures" role="status" sx={{ fontWeight: 700, mr: 0.5 }}>
+        {count} chosen
+      </Box>
+      {onAll && count < total && <Button onClick={onAll}>All {total}</Button>}
+      <Button onClick={onClear}>None</Button>
+      <Box sx={{ flexBasis: '100%' }} />
+      <Button aria-haspopup="menu" onClick={(event) => setAbout(event.currentTarget)}>
+        About…
+      </Button>
+      <Button aria-haspopup="menu" onClick={(event) => setUntil(event.currentTarget)}>
+        Set aside…
+      </Button>
+      <Button onClick={() => wanted({ what: 'DONE' })}>Done…</Button>
+      <Button onClick={() => setWriting(true)}>Text to each…</Button>
+      <Menu anchorEl={about} open={about !== null} onClose={() => setAbout(null)}>
+        {usable.map((topic) => (
+          <MenuItem key={topic.id} onClick={() => wanted({ what: 'TOPIC', topicId: topic.id })}>
+            <TopicMark topic={topic} />
+          </MenuItem>
+        ))}
+        {usable.length === 0 && <MenuItem disabled>No topics are set up yet</MenuItem>}
+      </Menu>
+      <Menu anchorEl={until} open={until !== null} onClose={() => setUntil(null)}>
+        {MOMENTS.map(({ kind, words }) => (
+          <MenuItem key={kind} onClick={() => wanted({ what: 'SET_ASIDE', moment: kind })}>
+            {words}
+          </MenuItem>
+        ))}
+        <MenuItem
+          onClick={() => {
+            setUntil(null);
+            setOwnTime(true);
+          }}
+        >
+          At a time…
+        </MenuItem>
+      </Menu>
+      {ownTime && (
+        <TimeDialog
+          title="Set aside until"
+          act="Go on"
+          zone={zone}
+          now={now}
+          onClose={() => setOwnTime(false)}
+          onChoose={(at) => wanted({ what: 'SET_ASIDE', moment: 'AT', at })}
+        />
+      )}
+      {writing && (
+        <TextToEach
+          count={count}
+          onClose={() => setWriting(false)}
+          onText={(words) => wanted({ what: 'TEXT', words })}
+        />
+      )}
+      {act && (
+        <SeveralDialog
+          act={act}
+          onClose={(finished) => {
+            setAct(undefined);
+            if (finished) onClear();
+          }}
+        />
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,96 @@
+import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, LinearProgress } from '@mui/material';
+import type { SeveralAct, SeveralCheck } from '../../shared/api';
+import { ProblemNote } from '../../shared/ui';
+import { useSeveral } from './useSeveral';
+
+interface Props {
+  act: SeveralAct;
+  onClose: (finished: boolean) => void;
+}
+
+const TITLES = {
+  TOPIC: 'Give them the topic',
+  SET_ASIDE: 'Set them aside',
+  DONE: 'Finish them',
+  TEXT: 'Send the text',
+};
+
+function many(count: number): string {
+  return count === 1 ? '1 conversation' : `${count} conversations`;
+}
+
+/** What the button does, with its count. */
+function goWords(act: SeveralAct, check: SeveralCheck): string {
+  switch (act.what) {
+    case 'TOPIC':
+      return `Give it to ${check.will}`;
+    case 'SET_ASIDE':
+      return `Set ${check.will} aside`;
+    case 'DONE':
+      return `Finish ${check.will}`;
+    case 'TEXT':
+      return `Send ${check.will} texts, ${check.parts} parts`;
+  }
+}
+
+function Skips({ skipped }: Pick<SeveralCheck, 'skipped'>) {
+  return (
+    <Box
+      component="ul"
+      aria-label="Skipped"
+      sx={{ maxHeight: 220, overflowY: 'auto', pl: 2.5, my: 1, typography: 'body2' }}
+    >
+      {skipped.map((skip) => (
+        <li key={skip.conversationId}>
+          <strong>{skip.name}</strong>: {skip.why}
+        </li>
+      ))}
+    </Box>
+  );
+}
+
+/** Says before anything goes what will happen and who is skipped; then shows how far it is. */
+export function SeveralDialog({ act, onClose }: Props) {
+  const { check, begin, result } = useSeveral(act);
+  const running = begin.isPending || result?.running === true;
+  const finished = result !== undefined && !result.running;
+  const coming = check.data;
+  const skipped = result?.skipped ?? coming?.skipped ?? [];
+  return (
+    <Dialog open onClose={() => onClose(finished)} aria-labelledby="several-title" fullWidth maxWidth="sm">
+      <DialogTitle id="several-title">{TITLES[act.what]}</DialogTitle>
+      <DialogContent>
+        {(check.error ?? begin.error) && <ProblemNote problem={check.error ?? begin.error} />}
+        {!result && coming && (
+          <p>
+            {coming.will === 0 ? 'There is nothing to do.' : `This is done to ${many(coming.will)}.`}
+            {skipped.length > 0 && ` ${many(skipped.length)} will be skipped:`}
+          </p>
+        )}
+        {result && (
+          <p role="status">
+            {running ? `${result.done} of ${result.total - skipped.length}…` : `Done to ${many(result.done)}.`}
+            {finished && skipped.length > 0 && ` Skipped:`}
+          </p>
+        )}
+        {running && (
+          <LinearProgress
+            variant="determinate"
+            aria-label="How far it is"
+            value={result ? (100 * result.done) / Math.max(1, result.total - skipped.length) : 0}
+          />
+        )}
+        {skipped.length > 0 && <Skips skipped={skipped} />}
+        {act.what === 'TEXT' && !result && <Box sx={{ whiteSpace: 'pre-wrap', fontStyle: 'italic' }}>{act.words}</Box>}
+      </DialogContent>
+      <DialogActions>
+        <Button onClick={() => onClose(finished)}>{finished || running ? 'Close' : 'Cancel'}</Button>
+        {!result && coming && (
+          <Button variant="contained" disabled={running || coming.will === 0} onClick={() => begin.mutate()}>
+            {goWords(act, coming)}
+          </Button>
+        )}
+      </DialogActions>
+    </Dialog>
+  );
+}

@@ -1,0 +1,1 @@
+export { SeveralBar } from './SeveralBar';

@@ -1,0 +1,42 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect, useRef, useState } from 'react';
+import { ask, type Batch, readListsAgain, type SeveralAct, type SeveralCheck } from '../../shared/api';
+import { offerUndo, tellOwnAct } from '../../shared/ui';
+
+/** How often one looks how far it has come. */
+const LOOK_MS = 300;
+
+const DONE_WORDS = { TOPIC: 'Topic given', SET_ASIDE: 'Set aside', DONE: 'Done', TEXT: 'Texts sent' };
+
+/** Looks at what an act on several would come to, then does it and follows it to its end. */
+export function useSeveral(act: SeveralAct) {
+  const queries = useQueryClient();
+  const [batch, setBatch] = useState<number>();
+  const reference = useRef(crypto.randomUUID());
+  const check = useQuery({
+    queryKey: ['several', 'check', act],
+    queryFn: () => ask<SeveralCheck>('POST', '/api/several/check', act),
+    staleTime: 0,
+    gcTime: 0,
+    retry: false,
+  });
+  const begin = useMutation({
+    mutationFn: () => ask<Batch>('POST', '/api/several', { act, reference: reference.current }),
+    onSuccess: (begun) => setBatch(begun.id),
+  });
+  const progress = useQuery({
+    queryKey: ['several', 'batch', batch],
+    queryFn: () => ask<Batch>('GET', `/api/several/${batch ?? 0}`),
+    enabled: batch !== undefined,
+    refetchInterval: (query) => (query.state.data?.running === false ? false : LOOK_MS),
+  });
+  const result = progress.data;
+  useEffect(() => {
+    if (!result || result.running) return;
+    tellOwnAct();
+    readListsAgain(queries);
+    if (result.undo)
+      offerUndo({ words: `${DONE_WORDS[result.what]}: ${result.done} conversations`, undo: result.undo });
+  }, [result, queries]);
+  return { check, begin, result };
+}

@@ -1,0 +1,149 @@
+import {
+  Box,
+  Button,
+  Checkbox,
+  Dialog,
+  DialogContent,
+  DialogTitle,
+  FormControlLabel,
+  MenuItem,
+  TextField,
+} from '@mui/material';
+import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { ask, type FoundPeople, linesQuery } from '../../shared/api';
+import { Blank, ProblemNote } from '../../shared/ui';
+
+interface Whom {
+  number: string;
+  makeCustomer: boolean;
+  name: string;
+}
+
+/** Writes to somebody unasked: a customer found by any part of name, number or detail, or a number that is typed. */
+export function WriteTo({ onClose }: { onClose: () => void }) {
+  const navigate = useNavigate();
+  const lines = (useQuery(linesQuery).data ?? []).filter((line) => line.inUse);
+  const [chosenLine, setLine] = useState<number>();
+  const [words, setWords] = useState('');
+  const [makeCustomer, setMakeCustomer] = useState(true);
+  const [name, setName] = useState('');
+  const line = chosenLine ?? lines[0]?.id ?? 0;
+  const found = useQuery({
+    queryKey: ['write-to', line, words],
+    queryFn: () =>
+      ask<FoundPeople>('GET', `/api/write-to?${new URLSearchParams({ words, line: String(line) }).toString()}`),
+    enabled: words.trim() !== '' && line > 0,
+    placeholderData: keepPreviousData,
+    staleTime: 0,
+  }).data;
+  const open = useMutation({
+    mutationFn: (whom: Whom) => ask<{ id: number }>('POST', '/api/write-to', { line, ...whom }),
+    onSuccess: ({ id }) => {
+      onClose();
+      void navigate(`/inbox/${id}`, { state: { write: true } });
+    },
+  });
+  const people = words.trim() === '' ? [] : (found?.people ?? []);
+  const known = (number: string) => open.mutate({ number, makeCustomer: false, name: '' });
+  const typed = words.trim() === '' ? undefined : found?.number;
+  const digits = words.replace(/\D/g, '').length;
+  return (
+    <Dialog
+      open
+      onClose={onClose}
+      aria-labelledby="write-title"
+      fullWidth
+      maxWidth="sm"
+      sx={{ '& .MuiDialog-container': { alignItems: 'flex-start' } }}
+    >
+      <DialogTitle id="write-title" sx={{ pb: 0.5 }}>
+        Write to someone
+      </DialogTitle>
+      <DialogContent>
+        <Box
+          component="form"
+          onSubmit={(event) => {
+            event.preventDefault();
+            const first = people[0];
+            if (typed) open.mutate({ number: typed, makeCustomer, name });
+            else if (first) known(first.address);
+            else open.mutate({ number: words, makeCustomer, name });
+          }}
+          sx={{ display: 'grid', gap: 1.5 }}
+        >
+          <Box sx={{ typography: 'body2' }}>
+            {'From '}
+            <Blank
+              name="From which line"
+              value={line}
+              options={lines.map((each) => ({ value: each.id, words: `${each.name}, ${each.shownNumber}` }))}
+              onChange={setLine}
+            />
+          </Box>
+          <TextField
+            label="To"
+            placeholder="a name, a number, a boat"
+            value={words}
+            // Whoever asked for the dialog wants to write to someone.
+            // eslint-disable-next-line jsx-a11y/no-autofocus
+            autoFocus
+            autoComplete="off"
+            onChange={(event) => {
+              setWords(event.target.value);
+              open.reset();
+            }}
+          />
+          {people.length > 0 && (
+            <Box role="menu" aria-label="Found" sx={{ maxHeight: 260, overflowY: 'auto', mx: -1 }}>
+              {people.map((person) => (
+                <MenuItem
+                  key={`${person.address} ${person.name ?? ''}`}
+                  onClick={() => known(person.address)}
+                  sx={{ gap: 1.5, px: 1, alignItems: 'baseline', whiteSpace: 'normal' }}
+                >
+                  <Box sx={{ fontWeight: 650 }}>{person.name ?? 'nobody we know'}</Box>
+                  <Box className="figures">{person.number}</Box>
+                  <Box sx={{ flex: 1, color: 'text.secondary', typography: 'caption' }}>{person.detail}</Box>
+                  <Box sx={{ color: 'text.secondary', typography: 'caption' }}>
+                    {person.conversations.some((each) => each.lineId === line) ? 'go on in the conversation' : 'begin'}
+                  </Box>
+                </MenuItem>
+              ))}
+            </Box>
+          )}
+          {typed && (
+            <Box sx={{ display: 'grid', gap: 1 }}>
+              <FormControlLabel
+                control={
+                  <Checkbox checked={makeCustomer} onChange={(_, checked) => setMakeCustomer(checked)} size="small" />
+                }
+                label={`Nobody we know holds ${found?.shownNumber ?? typed}. Make them a customer.`}
+              />
+              {makeCustomer && (
+                <TextField
+                  label="Name, if you know it"
+                  value={name}
+                  onChange={(event) => setName(event.target.value)}
+                  slotProps={{ htmlInput: { maxLength: 160 } }}
+                />
+              )}
+              <Button type="submit" variant="contained" disabled={open.isPending}>
+                Write to {found?.shownNumber ?? typed}
+              </Button>
+            </Box>
+          )}
+          {!typed && people.length === 0 && words.trim() !== '' && found && (
+            <Box sx={{ color: 'text.secondary', typography: 'body2' }}>
+              {digits >= 7
+                ? 'Nobody has this number, and there can be no such number in the country of this line. Look at its digits again.'
+                : 'Nobody is called so. Type the whole number to write to someone new.'}
+            </Box>
+          )}
+          {open.error && <ProblemNote problem={open.error} />}
+        </Box>
+      </DialogContent>
+    </Dialog>
+  );
+}

@@ -1,0 +1,1 @@
+export { WriteTo } from './WriteTo';

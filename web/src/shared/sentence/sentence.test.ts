@@ -1,0 +1,26 @@
+/// <reference types="vite/client" />
+import { describe, expect, it } from 'vitest';
+import table from '../../../../core/src/test/resources/sentences.txt?raw';
+import { EVERYTHING, readSentence, writeSentence } from './sentence';
+
+const sentences = table.split('\n').filter((line) => line !== '' && !line.startsWith('#'));
+
+describe('a sentence', () => {
+  it.each(sentences)('%s is read and written unchanged, here as on the server', (text) => {
+    expect(readSentence(text)).not.toEqual(EVERYTHING);
+    expect(writeSentence(readSentence(text))).toBe(text);
+  });
+
+  it('of nothing is everything', () => {
+    expect(readSentence('')).toEqual(EVERYTHING);
+    expect(writeSentence(EVERYTHING)).toBe('');
+  });
+
+  it('that somebody typed wrongly keeps what can be read', () => {
+    expect(readSentence('mine; line zero; left; left x..y; last week; saying tow')).toEqual({
+      ...EVERYTHING,
+      whose: { kind: 'mine' },
+      saying: 'tow',
+    });
+  });
+});

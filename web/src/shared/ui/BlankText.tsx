@@ -1,0 +1,60 @@
+import { Box } from '@mui/material';
+import { type KeyboardEvent, useState } from 'react';
+
+interface Props {
+  name: string;
+  value: string;
+  placeholder: string;
+  type?: 'text' | 'date';
+  /** The cursor goes there as soon as it is shown. */
+  begin?: boolean;
+  onChange: (value: string) => void;
+}
+
+/** A blank in a sentence that is filled with words. Enter, or leaving it, says them; Escape leaves it as it was. */
+export function BlankText({ name, value, placeholder, type = 'text', begin = false, onChange }: Props) {
+  const [words, setWords] = useState(value);
+  const [before, setBefore] = useState(value);
+  if (before !== value) {
+    setBefore(value);
+    setWords(value);
+  }
+  const pressed = (event: KeyboardEvent<HTMLInputElement>) => {
+    if (event.key === 'Enter') event.currentTarget.blur();
+    if (event.key === 'Escape') setWords(value);
+  };
+  return (
+    <Box
+      component="input"
+      type={type}
+      aria-label={name}
+      value={words}
+      placeholder={placeholder}
+      maxLength={80}
+      ref={(field: HTMLInputElement | null) => {
+        if (begin && field && !field.dataset.begun) {
+          field.dataset.begun = 'yes';
+          field.focus();
+        }
+      }}
+      onChange={(event: React.ChangeEvent<HTMLInputElement>) => setWords(event.target.value)}
+      onBlur={() => {
+        if (words !== value) onChange(words);
+      }}
+      onKeyDown={pressed}
+      style={type === 'text' ? { width: `${Math.min(26, Math.max(words.length, placeholder.length) + 1)}ch` } : {}}
+      sx={{
+        font: 'inherit',
+        fontWeight: 600,
+        color: 'primary.main',
+        bgcolor: 'transparent',
+        border: 0,
+        borderBottom: 1,
+        borderColor: 'primary.main',
+        p: 0,
+        lineHeight: 1.2,
+        '&::placeholder': { color: 'text.secondary', fontWeight: 400, fontStyle: 'italic', opacity: 1 },
+      }}
+    />
+  );
+}

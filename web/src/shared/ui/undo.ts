@@ -1,0 +1,47 @@
+import { useSyncExternalStore } from 'react';
+
+/** Something that can be taken back for a few seconds. */
+export interface Offer {
+  /** What was done, as "Done: Greta Moss". */
+  words: string;
+  /** The server's name for it. */
+  undo: string;
+}
+
+/** Told to the window when somebody did something themselves, so that the list follows at once. */
+export const OWN_ACT = 'fabulum:own-act';
+
+const SHOWN_MS = 10_000;
+const listeners = new Set<() => void>();
+let offer: Offer | undefined;
+let timer: ReturnType<typeof setTimeout> | undefined;
+
+function show(next: Offer | undefined): void {
+  clearTimeout(timer);
+  offer = next;
+  if (next) timer = setTimeout(() => show(undefined), SHOWN_MS);
+  listeners.forEach((listener) => listener());
+}
+
+/** Offers to take something back; the one before can no longer be taken back here. */
+export function offerUndo(next: Offer): void {
+  show(next);
+}
+
+export function withdrawOffer(): void {
+  show(undefined);
+}
+
+export function tellOwnAct(): void {
+  window.dispatchEvent(new Event(OWN_ACT));
+}
+
+function subscribe(listener: () => void): () => void {
+  listeners.add(listener);
+  return () => listeners.delete(listener);
+}
+
+/** What can be taken back just now. */
+export function useOffer(): Offer | undefined {
+  return useSyncExternalStore(subscribe, () => offer);
+}
