@@ -9,7 +9,6 @@ import type { LiveMessage, Session } from '../shared/api';
 import { useKeys } from '../shared/ui';
 import { KeysHelp } from './KeysHelp';
 import { Masthead } from './Masthead';
-import { UndoBar } from './UndoBar';
 
 /** What a new text is announced as, to those who listen rather than look. */
 function announcement(message: LiveMessage): string | undefined {
@@ -47,7 +46,6 @@ export function Frame({ session }: { session: Session }) {
         {announced}
       </Box>
       {writing && <WriteTo onClose={() => setWriting(false)} />}
-      <UndoBar />
       <KeysHelp open={help} onClose={() => setHelp(false)} />
     </Box>
   );

@@ -7,6 +7,7 @@ import { countsQuery, type Session } from '../shared/api';
 import { bookSerif } from '../theme';
 import { JumpBox } from './JumpBox';
 import { MyMenu } from './MyMenu';
+import { UndoBar } from './UndoBar';
 
 interface Props {
   session: Session;
@@ -78,6 +79,7 @@ export function Masthead({ session, lineState, onHelp, onWrite }: Props) {
           </Box>
         )}
       </Box>
+      <UndoBar />
       <Box sx={{ flex: 1, display: 'flex', justifyContent: 'flex-end', minWidth: { xs: 120, sm: 200 } }}>
         <JumpBox />
       </Box>

@@ -41,22 +41,20 @@ export function UndoBar() {
       role="status"
       className="no-print"
       sx={{
-        position: 'fixed',
-        left: 16,
-        bottom: 16,
-        zIndex: (t) => t.zIndex.modal + 1,
         display: 'flex',
-        gap: 1.5,
+        gap: 1,
         alignItems: 'center',
-        maxWidth: 'min(440px, calc(100vw - 32px))',
-        px: 2,
-        py: 1,
+        minWidth: 0,
+        px: 1.25,
         borderRadius: 1,
+        typography: 'body2',
         bgcolor: 'text.primary',
         color: 'background.default',
       }}
     >
-      <span>{offer?.words ?? problem}</span>
+      <Box component="span" sx={{ overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}>
+        {offer?.words ?? problem}
+      </Box>
       {offer && (
         <Button color="inherit" onClick={takeBack} sx={{ textDecoration: 'underline', whiteSpace: 'nowrap' }}>
           Take back (Z)

@@ -123,7 +123,8 @@ export const theme = createTheme({
     MuiButtonBase: { defaultProps: { disableRipple: true }, styleOverrides: { root: { fontFamily: 'inherit' } } },
     MuiButton: { defaultProps: { size: 'small' }, styleOverrides: { root: { minWidth: 0, lineHeight: 1.5 } } },
     MuiPaper: { defaultProps: { elevation: 0 }, styleOverrides: { root: { backgroundImage: 'none' } } },
-    MuiMenu: {
+    MuiMenu: { defaultProps: { transitionDuration: 0 } },
+    MuiPopover: {
       defaultProps: { transitionDuration: 0 },
       styleOverrides: { paper: ({ theme: t }) => ({ border: `1px solid ${t.vars?.palette.inks.hairline ?? ''}` }) },
     },

@@ -137,7 +137,8 @@ export function Ribbon({ waiting, me, zone, chosen, left: span, onOpen, onLeft }
               top: 0,
               height: STACK_HEIGHT,
               bgcolor: (t) => t.vars?.palette.inks.pineWash,
-              borderInline: 2,
+              borderLeft: 2,
+              borderRight: 2,
               borderColor: 'primary.main',
             }}
             style={{ left: `${(shade[0] ?? 0) * 100}%`, width: `${((shade[1] ?? 1) - (shade[0] ?? 0)) * 100}%` }}

@@ -24,7 +24,12 @@ export function SetAsideMenu({ id, zone, anchor, onClose, onChoose }: Props) {
     onChoose(kind, at);
   };
   const item = (kind: MomentKind, words: string, at: string | undefined) => (
-    <MenuItem key={kind} disabled={at === undefined} onClick={() => choose(kind)} sx={{ gap: 3 }}>
+    <MenuItem
+      key={kind}
+      disabled={offered !== undefined && at === undefined}
+      onClick={() => choose(kind)}
+      sx={{ gap: 3 }}
+    >
       <Box sx={{ flex: 1 }}>{words}</Box>
       <Box className="figures" sx={{ color: 'text.secondary' }}>
         {at ? moment(new Date(at), now, zone) : offered ? 'not open then' : ''}

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { countriesQuery, holidaysQuery, type LineSetup } from '../../shared/api';
 import { Blank } from '../../shared/ui';
+import { DAYS } from './model/week';
 import { monthAfter, monthWords, weeksOf } from './model/month';
 
 interface Props {
@@ -68,6 +69,13 @@ export function ClosedDays({ line, today, onChange }: Props) {
         </Button>
       </Box>
       <Box role="grid" aria-label={monthWords(month)} sx={{ maxWidth: 308 }}>
+        <Box role="row" sx={{ display: 'grid', gridTemplateColumns: 'repeat(7, 1fr)', textAlign: 'center' }}>
+          {DAYS.map((day) => (
+            <Box key={day} role="columnheader" sx={{ typography: 'caption', color: 'text.secondary' }}>
+              {day}
+            </Box>
+          ))}
+        </Box>
         {weeksOf(month).map((week, i) => (
           <Box key={i} role="row" sx={{ display: 'grid', gridTemplateColumns: 'repeat(7, 1fr)' }}>
             {week.map((day, j) => {

@@ -120,7 +120,8 @@ export function WeekEditor({ week, problems, onChange }: Props) {
                       bottom: 2,
                       p: 0,
                       border: 0,
-                      borderInline: 4,
+                      borderLeft: 4,
+                      borderRight: 4,
                       borderColor: 'primary.main',
                       bgcolor: (t) => t.vars?.palette.inks.pineWash,
                       color: 'text.primary',
@@ -160,6 +161,8 @@ export function WeekEditor({ week, problems, onChange }: Props) {
               component="span"
               sx={{
                 position: 'absolute',
+                whiteSpace: 'nowrap',
+                display: { xs: hour % 12 === 0 && hour < 24 ? 'block' : 'none', sm: 'block' },
                 transform: `translateX(${hour === 0 ? '0' : hour === 30 ? '-100%' : '-50%'})`,
               }}
               style={{ left: share(hour * 60) }}

@@ -7,6 +7,7 @@ import {
   DialogTitle,
   FormControlLabel,
   MenuItem,
+  MenuList,
   TextField,
 } from '@mui/material';
 import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
@@ -96,7 +97,7 @@ export function WriteTo({ onClose }: { onClose: () => void }) {
             }}
           />
           {people.length > 0 && (
-            <Box role="menu" aria-label="Found" sx={{ maxHeight: 260, overflowY: 'auto', mx: -1 }}>
+            <MenuList aria-label="Found" sx={{ maxHeight: 260, overflowY: 'auto', mx: -1 }}>
               {people.map((person) => (
                 <MenuItem
                   key={`${person.address} ${person.name ?? ''}`}
@@ -111,7 +112,7 @@ export function WriteTo({ onClose }: { onClose: () => void }) {
                   </Box>
                 </MenuItem>
               ))}
-            </Box>
+            </MenuList>
           )}
           {typed && (
             <Box sx={{ display: 'grid', gap: 1 }}>

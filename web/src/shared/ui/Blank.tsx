@@ -20,6 +20,11 @@ export function Blank<T extends string | number | undefined>({
   unsaid = '…',
 }: Props<T>) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const close = () => {
+    setAnchor(null);
+    // Back to where one was, unless what was chosen has put the cursor elsewhere.
+    setTimeout(() => document.activeElement === document.body && anchor?.focus());
+  };
   const words = options.find((option) => option.value === value)?.words ?? unsaid;
   return (
     <>
@@ -44,14 +49,15 @@ export function Blank<T extends string | number | undefined>({
         slotProps={{ paper: { sx: { maxHeight: 380 } } }}
         anchorEl={anchor}
         open={anchor !== null}
-        onClose={() => setAnchor(null)}
+        onClose={close}
+        disableRestoreFocus
       >
         {options.map((option) => (
           <MenuItem
             key={String(option.value)}
             selected={option.value === value}
             onClick={() => {
-              setAnchor(null);
+              close();
               onChange(option.value);
             }}
           >

@@ -34,7 +34,8 @@ export function BlankText({ name, value, placeholder, type = 'text', begin = fal
       ref={(field: HTMLInputElement | null) => {
         if (begin && field && !field.dataset.begun) {
           field.dataset.begun = 'yes';
-          field.focus();
+          // A menu that is just closing holds the focus until it is gone.
+          setTimeout(() => field.focus());
         }
       }}
       onChange={(event: React.ChangeEvent<HTMLInputElement>) => setWords(event.target.value)}

@@ -35,9 +35,12 @@ final class Generator {
   private static final int HOURS_A_DAY = 9;
   private static final int NUMBERS_AN_AREA = 100;
 
+  /** How many of the open situations happen to two customers at once. */
+  private static final int TOLD_TWICE = 8;
+
   /** Minutes the open conversations have waited: most just now, some for long. */
   private static final int[] WAITED = {
-    2, 5, 9, 12, 16, 20, 25, 31, 38, 44, 52, 58, 75, 105, 160, 1230
+    2, 4, 7, 9, 12, 16, 18, 22, 27, 33, 38, 41, 44, 47, 52, 55, 58, 75, 95, 210
   };
 
   private final Random random;
@@ -178,11 +181,10 @@ final class Generator {
 
   private void addOpen() {
     int customer = 0;
-    for (int round = 0; round < 4; round++) {
-      for (Situation situation : ofKind(Kind.OPEN)) {
-        reopen(situation, customer);
-        customer += 5;
-      }
+    List<Situation> usual = ofKind(Kind.OPEN);
+    for (int i = 0; i < usual.size() + TOLD_TWICE; i++) {
+      reopen(usual.get(i % usual.size()), customer);
+      customer += 6;
     }
     for (Situation situation : ofKind(Kind.OPEN_UNKNOWN)) {
       numbers.add(new Number(freshNumber(), List.of()));
@@ -291,11 +293,10 @@ final class Generator {
     for (int i = 0; i < conversations.size(); i++) {
       ConversationState state = conversations.get(i).state();
       if (state.group() == Group.THEIR_TURN && ++theirs % 3 == 0) {
-        boolean soon = theirs % 2 == 0;
-        Optional<Instant> until =
-            theirs % 5 == 0 ? Optional.empty() : Optional.of(soon ? tomorrow : nextWeek);
-        stand(i, state.setAside(until));
-      } else if (state.group() == Group.OUR_TURN && ++ours % 11 == 0) {
+        stand(i, state.setAside(theirs % 2 == 0 ? Optional.of(nextWeek) : Optional.empty()));
+      } else if (state.group() == Group.OUR_TURN && ++ours % 12 == 0) {
+        stand(i, state.setAside(Optional.of(tomorrow)));
+      } else if (state.group() == Group.OUR_TURN && ours % 10 == 0) {
         stand(i, state.setAside(Optional.of(now.minusSeconds(1))).cameBack(now));
       }
     }

@@ -89,7 +89,7 @@ class SetUpController {
       @NotNull(message = "Say in which time zone.") String zone,
       boolean inUse,
       int promiseMinutes,
-      @Valid @NotNull(message = "Hours are needed; none for always open.") List<SpanMessage> week,
+      @NotNull(message = "Hours are needed; none for always open.") List<@Valid SpanMessage> week,
       @NotNull(message = "Closed days are needed, if only none.") List<LocalDate> closedDays,
       @Nullable HolidayCalendar holidays,
       @NotNull(message = "Open holidays are needed, if only none.") List<LocalDate> openHolidays) {
