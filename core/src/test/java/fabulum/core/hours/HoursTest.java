@@ -188,6 +188,11 @@ class HoursTest {
         assertThat(hours.between(latest, due)).as("back from %s", due).isEqualTo(working);
         assertThat(latest).as("the last such instant").isAfterOrEqualTo(from);
       }
+      Duration span = Duration.ofMinutes(random.nextInt(600) - 300);
+      Instant about = from.plus(span).plus(Duration.ofMinutes(random.nextInt(300) - 150));
+      assertThat(hours.reach(from, span).filter(first -> !about.isBefore(first)).isPresent())
+          .as("seed %s, case %s, %s: %s from %s reaches %s", SEED, i, hours, span, from, about)
+          .isEqualTo(hours.between(from, about).compareTo(span) >= 0);
     }
   }
 

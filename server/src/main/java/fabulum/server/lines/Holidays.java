@@ -83,7 +83,7 @@ public class Holidays {
     if (!isKnown(calendar)) {
       throw Problem.notFound("calendar of public holidays");
     }
-    int year = Year.now(clock.withZone(ZoneOffset.UTC)).getValue();
+    int year = clock.instant().atZone(ZoneOffset.UTC).getYear();
     return IntStream.rangeClosed(year - YEARS_BACK, year + YEARS_AHEAD)
         .mapToObj(Year::of)
         .map(of -> holidays(of, calendar))

@@ -44,6 +44,8 @@ public final class Fabulum implements AutoCloseable {
   public static final String SECRET = "a secret for tests";
   public static final Instant NOW = Instant.parse("2026-06-09T19:05:00Z");
 
+  private static final long PATIENCE_NANOS = 20_000_000_000L;
+
   public final ConfigurableApplicationContext context;
   public final FakeNetwork network;
   public final SettableClock clock;
@@ -150,6 +152,21 @@ public final class Fabulum implements AutoCloseable {
   /** What the network's webhook call does. */
   public Webhook webhook() {
     return new Webhook(port(), SECRET, clock);
+  }
+
+  /**
+   * Looks again and again, without sleeping, until a query gives a value; for what the program does
+   * by itself.
+   */
+  public boolean comesTo(String query, String wanted) {
+    long deadline = System.nanoTime() + PATIENCE_NANOS;
+    while (System.nanoTime() < deadline) {
+      if (wanted.equals(tables.queryForObject(query, String.class))) {
+        return true;
+      }
+      Thread.onSpinWait();
+    }
+    return false;
   }
 
   /** A number nobody has used in this run, in the reserved block. */
