@@ -18,7 +18,7 @@ const KEYS: [string, string][] = [
   ['B', 'say what it is about'],
   ['Z', 'take back what was just done'],
   ['S', 'choose it, for several at once'],
-  ['Shift+↓', 'choose on'],
+  ['Shift+↓', 'choose on; then B, A, D and R mean all that are chosen'],
   ['I', 'fold the dossier'],
   ['Ctrl+K', 'jump to a customer or number'],
   ['Esc', 'leave the paper; back to the list'],

@@ -135,7 +135,7 @@ export const theme = createTheme({
     MuiTextField: {
       defaultProps: { variant: 'standard', slotProps: { inputLabel: { shrink: true, required: false } } },
     },
-    MuiTooltip: { defaultProps: { enterDelay: 500 } },
+    MuiTooltip: { defaultProps: { enterDelay: 500, describeChild: true } },
     MuiCssBaseline: {
       styleOverrides: (t) => ({
         'html, body, #root': { height: '100%' },

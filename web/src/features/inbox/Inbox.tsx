@@ -1,6 +1,6 @@
 import { Box, useMediaQuery } from '@mui/material';
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
-import { useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { countsQuery, linesQuery, listQuery, ribbonQuery, type Session, topicsQuery } from '../../shared/api';
 import { writeSentence } from '../../shared/sentence';
@@ -57,7 +57,13 @@ export function Inbox({ session, toIdentify = false }: Props) {
   // Where the open row stood when it was last in the list: from there the arrows go on once it has left.
   const [stood, setStood] = useState({ id, at });
   if (stood.id !== id || (at >= 0 && stood.at !== at)) setStood({ id, at });
+  // Where the keys are, which may be ahead of what is shown while one holds an arrow down.
+  const here = useRef(id);
+  useEffect(() => {
+    here.current = id;
+  }, [id]);
   const open = (next: number | undefined) => {
+    here.current = next ?? here.current;
     if (next !== undefined) void navigate({ pathname: `${place}/${next}`, search });
   };
   const change = (next: ListAddress) => setParams(writeAddress(next));
@@ -71,17 +77,18 @@ export function Inbox({ session, toIdentify = false }: Props) {
     : rows.length;
   const marks = useMarks(name, ids, total);
   const go = (group: ListGroup) => () => change(inGroup(address, group));
-  const walk = (by: 1 | -1) => () => open(step(ids, id, by, stood.at));
+  const walk = (by: 1 | -1) => () => open(step(ids, here.current, by, stood.at));
   useKeys({
     arrowdown: walk(1),
     arrowup: walk(-1),
     'shift+arrowdown': () => {
-      const next = step(ids, id, 1);
-      if (id !== undefined && !marks.has(id)) marks.mark(id, false);
-      if (next !== undefined && next !== id) marks.mark(next, true);
+      const from = here.current;
+      const next = step(ids, from, 1);
+      if (from !== undefined && !marks.has(from)) marks.mark(from, false);
+      if (next !== undefined && next !== from) marks.mark(next, true);
       open(next);
     },
-    s: () => id !== undefined && marks.mark(id, false),
+    s: () => here.current !== undefined && marks.mark(here.current, false),
     1: go('OUR_TURN'),
     2: go('THEIR_TURN'),
     3: go('SET_ASIDE'),

@@ -20,6 +20,19 @@ interface State {
   all: boolean;
 }
 
+function marked(state: State, listed: number[], id: number, further: boolean): State {
+  const { of, ids, last, all } = state;
+  const from = last === undefined ? -1 : listed.indexOf(last);
+  const to = listed.indexOf(id);
+  if (further && from >= 0 && to >= 0) {
+    const span = listed.slice(Math.min(from, to), Math.max(from, to) + 1);
+    return { of, ids: [...new Set([...ids, ...span])], last: id, all: false };
+  }
+  const had = all ? listed : ids;
+  const next = had.includes(id) ? had.filter((each) => each !== id) : [...had, id];
+  return { of, ids: next, last: id, all: false };
+}
+
 /**
  * @param of the list; in another one nothing is chosen
  * @param listed its rows in order
@@ -28,19 +41,9 @@ interface State {
 export function useMarks(of: string, listed: number[], total: number): Marks {
   const none: State = { of, ids: [], last: undefined, all: false };
   const [state, setState] = useState(none);
-  const { ids, last, all } = state.of === of ? state : none;
-  const mark = (id: number, further: boolean) => {
-    const from = last === undefined ? -1 : listed.indexOf(last);
-    const to = listed.indexOf(id);
-    if (further && from >= 0 && to >= 0) {
-      const span = listed.slice(Math.min(from, to), Math.max(from, to) + 1);
-      setState({ of, ids: [...new Set([...ids, ...span])], last: id, all: false });
-    } else {
-      const had = all ? listed : ids;
-      const next = had.includes(id) ? had.filter((each) => each !== id) : [...had, id];
-      setState({ of, ids: next, last: id, all: false });
-    }
-  };
+  const { ids, all } = state.of === of ? state : none;
+  const mark = (id: number, further: boolean) =>
+    setState((had) => marked(had.of === of ? had : none, listed, id, further));
   return {
     ids,
     all,

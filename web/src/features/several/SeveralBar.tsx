@@ -1,5 +1,5 @@
 import { Box, Button, Menu, MenuItem } from '@mui/material';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import type { MomentKind, SeveralAct, Topic } from '../../shared/api';
 import { TimeDialog, TopicMark, useKeys, useNow } from '../../shared/ui';
 import { SeveralDialog } from './SeveralDialog';
@@ -26,12 +26,12 @@ const MOMENTS: { kind: MomentKind; words: string }[] = [
 /** How many are chosen, and what one can do with them all. */
 export function SeveralBar({ chosen, count, total, zone, topics, onAll, onClear }: Props) {
   const now = useNow();
+  const bar = useRef<HTMLDivElement>(null);
   const [about, setAbout] = useState<HTMLElement | null>(null);
   const [until, setUntil] = useState<HTMLElement | null>(null);
   const [ownTime, setOwnTime] = useState(false);
   const [writing, setWriting] = useState(false);
   const [act, setAct] = useState<SeveralAct>();
-  useKeys({ escape: onClear });
   const wanted = (rest: Omit<SeveralAct, 'ids' | 'group' | 'sentence'>) => {
     setAbout(null);
     setUntil(null);
@@ -39,9 +39,21 @@ export function SeveralBar({ chosen, count, total, zone, topics, onAll, onClear 
     setWriting(false);
     setAct({ ...chosen, ...rest });
   };
+  // While several are chosen, the keys mean all of them.
+  useKeys(
+    {
+      escape: onClear,
+      b: () => setAbout(bar.current),
+      a: () => setUntil(bar.current),
+      d: () => wanted({ what: 'DONE' }),
+      r: () => setWriting(true),
+    },
+    true,
+  );
   const usable = topics.filter((topic) => !topic.retired);
   return (
     <Box
+      ref={bar}
       role="toolbar"
       aria-label="Chosen conversations"
       sx={{

@@ -7,15 +7,20 @@ export function isTyping(target: EventTarget | null): boolean {
   );
 }
 
-/** Single keys that act while nobody is typing and no dialog or menu is open. Names are those of `KeyboardEvent.key`, lower case; `shift+` before those that are no letter. */
-export function useKeys(acts: Record<string, (() => void) | undefined>): void {
+/**
+ * Single keys that act while nobody is typing and no dialog or menu is open. Names are those of `KeyboardEvent.key`, lower case;
+ * `shift+` before those that are no letter.
+ *
+ * @param first these go before those of other places that have the same key
+ */
+export function useKeys(acts: Record<string, (() => void) | undefined>, first = false): void {
   const latest = useRef(acts);
   useEffect(() => {
     latest.current = acts;
   });
   useEffect(() => {
     const pressed = (event: KeyboardEvent) => {
-      if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
+      if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
       if (document.querySelector('[role="dialog"], [role="menu"]')) return;
       const key = event.key.toLowerCase();
       const act = latest.current[event.shiftKey && key.length > 1 ? `shift+${key}` : key];
@@ -23,7 +28,7 @@ export function useKeys(acts: Record<string, (() => void) | undefined>): void {
       event.preventDefault();
       act();
     };
-    window.addEventListener('keydown', pressed);
-    return () => window.removeEventListener('keydown', pressed);
-  }, []);
+    window.addEventListener('keydown', pressed, first);
+    return () => window.removeEventListener('keydown', pressed, first);
+  }, [first]);
 }

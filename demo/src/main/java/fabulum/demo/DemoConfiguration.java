@@ -10,13 +10,28 @@ import javax.sql.DataSource;
 import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.context.annotation.Import;
+import org.springframework.core.annotation.Order;
 import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Fills an empty data folder with Quillhaven before anybody can come in. */
 @Configuration(proxyBeanMethods = false)
+@Import(DemoClock.class)
 class DemoConfiguration {
+
+  /** What only a demonstration has is open to whoever plays with it. */
+  @Bean
+  @Order(0)
+  SecurityFilterChain demonstrationOnly(HttpSecurity http) {
+    return http.securityMatcher("/demo/**")
+        .authorizeHttpRequests(requests -> requests.anyRequest().permitAll())
+        .csrf(csrf -> csrf.disable())
+        .build();
+  }
 
   @Bean
   SmartInitializingSingleton quillhaven(

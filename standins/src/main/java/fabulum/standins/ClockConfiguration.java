@@ -12,14 +12,15 @@ import org.springframework.context.annotation.Configuration;
 class ClockConfiguration {
 
   @Bean
-  Clock clock(Settings settings) {
+  MovableClock clock(Settings settings) {
     Clock real = Clock.tick(Clock.systemUTC(), Duration.ofMillis(1));
     if (settings.at() == null) {
-      return real;
+      return new MovableClock(real);
     }
     Instant start = settings.at().toInstant();
-    return settings.runs()
-        ? Clock.offset(real, Duration.between(real.instant(), start))
-        : Clock.fixed(start, ZoneOffset.UTC);
+    return new MovableClock(
+        settings.runs()
+            ? Clock.offset(real, Duration.between(real.instant(), start))
+            : Clock.fixed(start, ZoneOffset.UTC));
   }
 }

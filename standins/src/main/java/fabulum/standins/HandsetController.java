@@ -5,6 +5,8 @@ import fabulum.standins.Network.HandsetState;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
@@ -14,6 +16,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 import tools.jackson.databind.json.JsonMapper;
@@ -28,12 +31,15 @@ class HandsetController {
   private final Pages pages;
   private final Settings settings;
   private final JsonMapper json;
+  private final MovableClock clock;
 
-  HandsetController(Network network, Pages pages, Settings settings, JsonMapper json) {
+  HandsetController(
+      Network network, Pages pages, Settings settings, JsonMapper json, MovableClock clock) {
     this.network = network;
     this.pages = pages;
     this.settings = settings;
     this.json = json;
+    this.clock = clock;
   }
 
   record Named(String number, String name) {}
@@ -95,6 +101,15 @@ class HandsetController {
     network.misbehave(wanted);
     return network.faults();
   }
+
+  /** Lets time pass; the program beside it must be told the same. */
+  @PostMapping("/control/clock")
+  ClockAnswer letPass(@RequestParam int minutes) {
+    clock.advance(Duration.ofMinutes(Math.max(0, minutes)));
+    return new ClockAnswer(clock.instant());
+  }
+
+  record ClockAnswer(Instant now) {}
 
   @GetMapping(path = "/live", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
   SseEmitter live() {

@@ -55,13 +55,20 @@ public class LiveStream implements SmartLifecycle {
 
   @TransactionalEventListener(phase = TransactionPhase.AFTER_COMMIT)
   void changed(ConversationChanged change) {
-    teller.execute(() -> tell(change));
+    tellLater(() -> tell(change));
   }
 
   /** Lines, topics and promises show everywhere, so everyone reads again. */
   @EventListener
   void changed(SetUpChanged change) {
-    teller.execute(() -> broadcast(LiveMessage.readAgain()));
+    tellLater(() -> broadcast(LiveMessage.readAgain()));
+  }
+
+  /** While the program ends nobody listens any more. */
+  private void tellLater(Runnable telling) {
+    if (!teller.isShutdown()) {
+      teller.execute(telling);
+    }
   }
 
   private void tell(ConversationChanged change) {

@@ -6,22 +6,30 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
 
-/** A clock that stands still until it is moved. Always in UTC. */
+/** A clock that can be moved forward; it stands still otherwise, or runs with another. In UTC. */
 public final class SettableClock extends Clock {
-  private volatile Instant now;
+  private final Clock other;
+  private volatile Duration ahead;
 
+  /** Stands still. */
   public SettableClock(Instant start) {
-    this.now = start;
+    this(Clock.fixed(start, ZoneOffset.UTC), start);
+  }
+
+  /** Begins at {@code start} and runs with the other. */
+  public SettableClock(Clock other, Instant start) {
+    this.other = other;
+    this.ahead = Duration.between(other.instant(), start);
   }
 
   /** Moves it forward. */
   public synchronized void advance(Duration by) {
-    now = now.plus(by);
+    ahead = ahead.plus(by);
   }
 
   @Override
   public Instant instant() {
-    return now;
+    return other.instant().plus(ahead);
   }
 
   @Override
