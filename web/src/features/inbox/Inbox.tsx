@@ -55,8 +55,8 @@ export function Inbox({ session, toIdentify = false }: Props) {
   const search = writeAddress(address).toString();
   const at = id === undefined ? -1 : ids.indexOf(id);
   // Where the open row stood when it was last in the list: from there the arrows go on once it has left.
-  const [stood, setStood] = useState({ id, at });
-  if (stood.id !== id || (at >= 0 && stood.at !== at)) setStood({ id, at });
+  const [stood, setStood] = useState({ id, at, of: name });
+  if (stood.id !== id || stood.of !== name || (at >= 0 && stood.at !== at)) setStood({ id, at, of: name });
   // Where the keys are, which may be ahead of what is shown while one holds an arrow down.
   const here = useRef(id);
   useEffect(() => {
@@ -77,10 +77,10 @@ export function Inbox({ session, toIdentify = false }: Props) {
     : rows.length;
   const marks = useMarks(name, ids, total);
   const go = (group: ListGroup) => () => change(inGroup(address, group));
-  const walk = (by: 1 | -1) => () => open(step(ids, here.current, by, stood.at));
+  const walk = (by: 1 | -1) => open(step(ids, here.current, by, stood.at));
   useKeys({
-    arrowdown: walk(1),
-    arrowup: walk(-1),
+    arrowdown: () => walk(1),
+    arrowup: () => walk(-1),
     'shift+arrowdown': () => {
       const from = here.current;
       const next = step(ids, from, 1);
