@@ -165,7 +165,7 @@ export function Inbox({ session, toIdentify = false }: Props) {
                 onOpen={open}
               />
             </Box>
-            {marks.count > 0 && (
+            {marks.any && (
               <SeveralBar
                 chosen={marks.all ? { group: address.group, sentence } : { ids: marks.ids }}
                 count={marks.count}

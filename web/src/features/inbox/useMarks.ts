@@ -6,6 +6,8 @@ export interface Marks {
   /** All that the sentence means in the group, also those not read yet. */
   all: boolean;
   count: number;
+  /** Whether anything is chosen, also when all that was is gone meanwhile. */
+  any: boolean;
   has: (id: number) => boolean;
   /** Chooses one or leaves it; further takes in everything from the one chosen last. */
   mark: (id: number, further: boolean) => void;
@@ -48,6 +50,7 @@ export function useMarks(of: string, listed: number[], total: number): Marks {
     ids,
     all,
     count: all ? total : ids.length,
+    any: all || ids.length > 0,
     has: (id) => all || ids.includes(id),
     mark,
     markAll: () => setState({ ...none, all: true }),

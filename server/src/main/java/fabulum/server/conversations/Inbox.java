@@ -1,5 +1,7 @@
 package fabulum.server.conversations;
 
+import com.github.benmanes.caffeine.cache.Caffeine;
+import com.github.benmanes.caffeine.cache.LoadingCache;
 import fabulum.core.conversation.Group;
 import fabulum.core.phone.NumberReader;
 import fabulum.core.phone.Region;
@@ -48,6 +50,10 @@ public class Inbox {
   public static final int LONGEST_RIBBON = 500;
 
   private static final int JUMPS = 8;
+
+  /** How many numbers are remembered as people at home write them. */
+  private static final int SHOWN_NUMBERS = 20_000;
+
   private static final Sentence TO_IDENTIFY = SentenceText.read("to identify");
 
   /** Beyond this, a count is only "so many and more". */
@@ -63,6 +69,10 @@ public class Inbox {
   private final Tally tally;
   private final Clock clock;
   private final NumberReader numbers = new NumberReader();
+  private final LoadingCache<Shown, String> shownNumbers =
+      Caffeine.newBuilder()
+          .maximumSize(SHOWN_NUMBERS)
+          .build(shown -> numbers.forPeople(shown.other(), shown.region()));
 
   Inbox(
       ConversationMapper conversations,
@@ -84,6 +94,8 @@ public class Inbox {
     this.tally = tally;
     this.clock = clock;
   }
+
+  private record Shown(Sender other, Region region) {}
 
   /** A stretch of the list. */
   public InboxPage page(InboxQuery query, @Nullable String from, int limit) {
@@ -274,7 +286,7 @@ public class Inbox {
         row.dueAt(),
         secondsLeft(row),
         row.lineId(),
-        numbers.forPeople(other, region),
+        shownNumbers.get(new Shown(other, region)),
         row.address(),
         other.answerable().isPresent(),
         row.customerId(),
