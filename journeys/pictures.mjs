@@ -28,10 +28,15 @@ async function picture(name, { viewport = WIDE, colorScheme = 'light', signedIn 
   await page.close();
 }
 
-async function jump(page, words) {
-  await page.getByLabel('Jump to a customer or number').fill(words);
-  await page.getByRole('option').first().click();
+/** Opens the first conversation whose row says this. */
+async function row(page, words) {
+  await page.getByRole('region', { name: 'Time ribbon' }).getByRole('link', { name: words }).first().click();
   await page.getByRole('region', { name: 'Script' }).waitFor();
+}
+
+async function narrow(page, part) {
+  await page.getByRole('button', { name: /^Narrow it further/ }).click();
+  await page.getByRole('menuitem', { name: part }).click();
 }
 
 async function write(page, key, words) {
@@ -41,10 +46,52 @@ async function write(page, key, words) {
 }
 
 await picture('sign-in', { signedIn: false }, (page) => page.getByLabel('Name').waitFor());
-await picture('inbox', {}, (page) => jump(page, 'emeka ollerton'));
+await picture('inbox', {}, (page) => row(page, /club regatta|41 ft/));
 await picture('inbox-dark', { colorScheme: 'dark' }, async (page) => {
-  await jump(page, 'kasper pennyfeather');
-  await write(page, 'n', 'Trailer is the blue one behind hall 1.');
+  await row(page, /touched ground/);
+  await write(page, 'n', 'Lift is free on Thursday from 10, ask Eli.');
+});
+await picture('sentence', {}, async (page) => {
+  await row(page, /sheen of diesel/);
+  await narrow(page, /^about/);
+  await narrow(page, /^by the time left/);
+  await page.getByRole('button', { name: /^Time left/ }).click();
+  await page.getByRole('menuitem', { name: 'less than 15 min left' }).hover();
+});
+await picture('several', {}, async (page) => {
+  await row(page, /touched ground/);
+  await page.getByRole('region', { name: 'Script' }).focus();
+  await page.keyboard.press('s');
+  for (let i = 0; i < 4; i++) {
+    await page.keyboard.press('Shift+ArrowDown');
+    await page.waitForTimeout(150);
+  }
+  await page.keyboard.press('b');
+  await page.getByRole('menuitem', { name: 'visitors' }).first().click();
+  await page.getByRole('list', { name: 'Skipped' }).waitFor();
+});
+await picture('set-aside', {}, async (page) => {
+  await row(page, /35 knots/);
+  await page.getByRole('region', { name: 'Script' }).focus();
+  await page.keyboard.press('a');
+  await page.getByRole('menuitem', { name: /^Later today.*\d/ }).waitFor();
+});
+await picture('write-to', {}, async (page) => {
+  await row(page, /35 knots/);
+  await page.getByRole('region', { name: 'Script' }).focus();
+  await page.keyboard.press('w');
+  await page.keyboard.type('lantern');
+  await page.getByRole('menuitem').first().waitFor();
+});
+await picture('line-setup', { viewport: { width: 1280, height: 1180 } }, async (page) => {
+  await page.goto(`${APP}/setup/lines/2`);
+  await page.getByText(/A text now/).waitFor();
+  await page.getByRole('button', { name: 'The month after' }).click();
+  await page.getByText('United States of America').waitFor();
+});
+await picture('topics', {}, async (page) => {
+  await page.goto(`${APP}/setup/topics`);
+  await page.getByRole('button', { name: 'Change weather' }).click();
 });
 await picture('to-identify', {}, async (page) => {
   await page.getByRole('link', { name: /^To identify/ }).click();
@@ -52,11 +99,14 @@ await picture('to-identify', {}, async (page) => {
   await page.getByRole('region', { name: 'Script' }).waitFor();
 });
 await picture('part-meter', {}, async (page) => {
-  await jump(page, 'quentin');
-  await write(page, 'r', 'Hello Quentin — we’ve found it… the “November” invoice was printed twice. Please pay only one, Wen takes the other back');
+  await row(page, /charged twice/);
+  await write(page, 'r', 'Hello — we’ve found it… the “November” invoice was printed twice. Please pay only one, Wen takes the other back');
   await page.getByRole('button', { name: /^Plain wording/ }).waitFor();
 });
-await picture('phone', { viewport: PHONE }, (page) => jump(page, 'kalinda zielinska'));
+await picture('phone', { viewport: PHONE }, async (page) => {
+  await page.getByRole('region', { name: 'Conversations' }).getByText(/student card/).first().click();
+  await page.getByRole('region', { name: 'Script' }).waitFor();
+});
 await picture('handsets', { signedIn: false }, async (page) => {
   await page.goto(HANDSETS);
   await page.getByRole('button', { name: /stranger/ }).first().click();

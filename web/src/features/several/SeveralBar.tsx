@@ -1,6 +1,7 @@
 import { Box, Button, Menu, MenuItem } from '@mui/material';
+import { useQuery } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
-import type { MomentKind, SeveralAct, Topic } from '../../shared/api';
+import { type MomentKind, type SeveralAct, teamsQuery, type Topic } from '../../shared/api';
 import { TimeDialog, TopicMark, useKeys, useNow } from '../../shared/ui';
 import { SeveralDialog } from './SeveralDialog';
 import { TextToEach } from './TextToEach';
@@ -26,6 +27,7 @@ const MOMENTS: { kind: MomentKind; words: string }[] = [
 /** How many are chosen, and what one can do with them all. */
 export function SeveralBar({ chosen, count, total, zone, topics, onAll, onClear }: Props) {
   const now = useNow();
+  const teams = useQuery(teamsQuery).data ?? [];
   const bar = useRef<HTMLDivElement>(null);
   const [about, setAbout] = useState<HTMLElement | null>(null);
   const [until, setUntil] = useState<HTMLElement | null>(null);
@@ -86,6 +88,8 @@ export function SeveralBar({ chosen, count, total, zone, topics, onAll, onClear 
         {usable.map((topic) => (
           <MenuItem key={topic.id} onClick={() => wanted({ what: 'TOPIC', topicId: topic.id })}>
             <TopicMark topic={topic} />
+            {usable.filter((each) => each.name === topic.name).length > 1 &&
+              `, ${teams.find((team) => team.id === topic.teamId)?.name ?? ''}`}
           </MenuItem>
         ))}
         {usable.length === 0 && <MenuItem disabled>No topics are set up yet</MenuItem>}
