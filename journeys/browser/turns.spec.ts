@@ -185,6 +185,37 @@ test('an arriving text moves nothing under the pointer until a quiet moment', as
   await expect(first).toContainText('in at the top');
 });
 
+test('the list opens where it was, and what comes in above moves nothing one is looking at', async ({ page }) => {
+  await signIn(page);
+  await group(page, 'Done').click();
+  const region = list(page);
+  await expect(region.getByRole('link').first()).toBeVisible();
+  await region.evaluate((element) => element.scrollTo(0, 4_000));
+  const inView = () =>
+    region.evaluate((element) => {
+      const top = element.getBoundingClientRect().top;
+      const rows = [...element.querySelectorAll('a')].sort((a, b) => a.getBoundingClientRect().top - b.getBoundingClientRect().top);
+      const first = rows.find((row) => row.getBoundingClientRect().top >= top);
+      return `${first?.getAttribute('href') ?? ''} at ${Math.round((first?.getBoundingClientRect().top ?? 0) - top)}`;
+    });
+  await expect.poll(inView).toContain('/inbox/');
+  const looked = await inView();
+  const number = freshNumber();
+  await textFrom(page, number, DOCK, 'finished in a moment');
+  const other = await page.context().newPage();
+  await signIn(other);
+  await open(other, number);
+  await script(other).focus();
+  await other.keyboard.press('d');
+  await expect(other.getByRole('button', { name: 'Open again' })).toBeVisible();
+  await expect.poll(inView).toBe(looked);
+  await group(page, 'Our turn').click();
+  await expect(page).not.toHaveURL(/group=done/);
+  await group(page, 'Done').click();
+  await expect.poll(async () => (await inView()).split(' ')[0]).not.toBe('');
+  expect(await region.evaluate((element) => element.scrollTop)).toBeGreaterThan(3_500);
+});
+
 test('a promise is changed in the set-up, and what waits is due otherwise at once', async ({ page }) => {
   const number = freshNumber();
   await textFrom(page, number, '+19205550103', 'a question about storage');

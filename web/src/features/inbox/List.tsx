@@ -1,7 +1,7 @@
 import { Box, ButtonBase } from '@mui/material';
 import type { InfiniteData, UseInfiniteQueryResult } from '@tanstack/react-query';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { type RefObject, useEffect } from 'react';
+import { type RefObject, useEffect, useLayoutEffect, useRef } from 'react';
 import type { Conversation, InboxPage, Line, Topic } from '../../shared/api';
 import { ProblemNote } from '../../shared/ui';
 import { waitingWords } from './model/quiet';
@@ -29,6 +29,22 @@ interface Props {
 /** Where each list stood when one left it. */
 const places = new Map<string, number>();
 
+/** What comes in above or leaves there moves nothing of what one is looking at. */
+function useKeepPlace(scroller: RefObject<HTMLDivElement | null>, rows: Conversation[]) {
+  const before = useRef(rows);
+  useLayoutEffect(() => {
+    const element = scroller.current;
+    const had = before.current;
+    before.current = rows;
+    if (!element || element.scrollTop === 0 || had === rows) return;
+    const at = Math.floor(element.scrollTop / ROW_HEIGHT);
+    const stayed = had.slice(at).find((row) => rows.some((each) => each.id === row.id));
+    if (!stayed) return;
+    const moved = rows.findIndex((row) => row.id === stayed.id) - had.indexOf(stayed);
+    if (moved !== 0) element.scrollBy(0, moved * ROW_HEIGHT);
+  }, [scroller, rows]);
+}
+
 /** The list: it scrolls through thousands, and reads on as one comes near the end. */
 export function List(props: Props) {
   const { query, rows, me, lines, chosen, empty, topics, marks, waiting, name, scroller, onOpen } = props;
@@ -47,6 +63,7 @@ export function List(props: Props) {
   useEffect(() => {
     if (hasNextPage && !isFetchingNextPage && last > rows.length - 12) void fetchNextPage();
   }, [hasNextPage, isFetchingNextPage, fetchNextPage, last, rows.length]);
+  useKeepPlace(scroller, rows);
   useEffect(() => {
     const at = rows.findIndex((row) => row.id === chosen);
     if (at >= 0) virtual.scrollToIndex(at, { align: 'auto' });

@@ -95,7 +95,7 @@ export const listQuery = (choice: Choice) =>
   infiniteQueryOptions({
     queryKey: [...keys.lists, choice] as const,
     queryFn: ({ pageParam }) => {
-      const params = new URLSearchParams({ ...choice, from: pageParam });
+      const params = new URLSearchParams({ ...choice, limit: '100', from: pageParam });
       if (!pageParam) params.delete('from');
       return ask<InboxPage>('GET', `/api/conversations?${params.toString()}`);
     },

@@ -9,10 +9,12 @@ import fabulum.server.conversations.store.TopicRow;
 import fabulum.server.lines.LineView;
 import fabulum.server.lines.Lines;
 import fabulum.server.people.StaffId;
+import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.Set;
 import java.util.function.Function;
@@ -37,7 +39,7 @@ class Tally {
   private final Map<Long, Placed> placed = new HashMap<>();
   private final Map<Standing, Integer> counts = new HashMap<>();
   private final Map<Standing, Standing> known = new HashMap<>();
-  private boolean loaded;
+  private volatile boolean loaded;
 
   Tally(ConversationMapper conversations, Lines lines) {
     this.conversations = conversations;
@@ -56,38 +58,44 @@ class Tally {
 
   private record Placed(long version, Standing standing) {}
 
-  /** Counts all anew. */
+  /**
+   * Counts all anew. The database is never asked while the counters are held: whoever tells of a
+   * commit still has a connection, and waiting for one another would be for ever.
+   */
   @EventListener(ApplicationReadyEvent.class)
-  synchronized void load() {
-    placed.clear();
-    counts.clear();
-    known.clear();
+  void load() {
+    List<FactsRow> rows = new ArrayList<>();
+    List<FactsRow> chunk = conversations.listFacts(0, CHUNK);
+    while (!chunk.isEmpty()) {
+      rows.addAll(chunk);
+      chunk = conversations.listFacts(chunk.get(chunk.size() - 1).id(), CHUNK);
+    }
     Map<Long, Set<Long>> topics =
         conversations.listAllTopics().stream()
             .collect(
                 Collectors.groupingBy(
                     TopicRow::conversationId,
                     Collectors.mapping(TopicRow::topicId, Collectors.toSet())));
-    long after = 0;
-    List<FactsRow> chunk = conversations.listFacts(after, CHUNK);
-    while (!chunk.isEmpty()) {
-      chunk.forEach(row -> place(row, topics.getOrDefault(row.id(), Set.of())));
-      after = chunk.get(chunk.size() - 1).id();
-      chunk = conversations.listFacts(after, CHUNK);
+    synchronized (this) {
+      rows.forEach(row -> place(row, topics.getOrDefault(row.id(), Set.of())));
+      loaded = true;
     }
-    loaded = true;
   }
 
-  /** The row is read anew, so being told twice, or in another order, does no harm. */
+  /**
+   * The row is read anew, so being told twice, or in another order, does no harm. Topics are read
+   * after it: they are then at least as new as its version says.
+   */
   @TransactionalEventListener(phase = TransactionPhase.AFTER_COMMIT)
-  synchronized void changed(ConversationChanged change) {
+  void changed(ConversationChanged change) {
     long id = change.id().value();
-    if (loaded) {
-      Set<Long> topics =
-          conversations.listTopics(List.of(id)).stream()
-              .map(TopicRow::topicId)
-              .collect(Collectors.toSet());
-      conversations.findFacts(id).ifPresent(row -> place(row, topics));
+    Optional<FactsRow> row = conversations.findFacts(id);
+    Set<Long> topics =
+        conversations.listTopics(List.of(id)).stream()
+            .map(TopicRow::topicId)
+            .collect(Collectors.toSet());
+    synchronized (this) {
+      row.ifPresent(read -> place(read, topics));
     }
   }
 
@@ -120,19 +128,21 @@ class Tally {
   }
 
   /** How many stand in each group, for a sentence that facts alone decide. */
-  synchronized Map<Group, Integer> count(Sentence sentence, StaffId me) {
+  Map<Group, Integer> count(Sentence sentence, StaffId me) {
     if (!loaded) {
       load();
     }
     Map<Long, LineView> byId =
         lines.list().stream().collect(Collectors.toMap(LineView::id, Function.identity()));
     Map<Group, Integer> sums = new EnumMap<>(Group.class);
-    counts.forEach((standing, n) -> {
-      LineView line = byId.get(standing.line());
-      if (line != null && sentence.agreesWith(facts(standing, line), me.value())) {
-        sums.merge(standing.group(), n, Integer::sum);
-      }
-    });
+    synchronized (this) {
+      counts.forEach((standing, n) -> {
+        LineView line = byId.get(standing.line());
+        if (line != null && sentence.agreesWith(facts(standing, line), me.value())) {
+          sums.merge(standing.group(), n, Integer::sum);
+        }
+      });
+    }
     return sums;
   }
 
