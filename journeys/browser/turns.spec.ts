@@ -203,7 +203,7 @@ test('the list opens where it was, and what comes in above moves nothing one is 
   const number = freshNumber();
   await textFrom(page, number, DOCK, 'finished in a moment');
   const other = await page.context().newPage();
-  await signIn(other);
+  await other.goto('/');
   await open(other, number);
   await script(other).focus();
   await other.keyboard.press('d');

@@ -54,7 +54,6 @@ export function List(props: Props) {
     getScrollElement: () => scroller.current,
     estimateSize: () => ROW_HEIGHT,
     overscan: 8,
-    initialOffset: () => places.get(name) ?? 0,
     getItemKey: (i) => rows[i]?.id ?? i,
   });
   const items = virtual.getVirtualItems();
@@ -64,6 +63,10 @@ export function List(props: Props) {
     if (hasNextPage && !isFetchingNextPage && last > rows.length - 12) void fetchNextPage();
   }, [hasNextPage, isFetchingNextPage, fetchNextPage, last, rows.length]);
   useKeepPlace(scroller, rows);
+  const filled = rows.length > 0;
+  useLayoutEffect(() => {
+    if (filled) scroller.current?.scrollTo(0, places.get(name) ?? 0);
+  }, [filled, name, scroller]);
   useEffect(() => {
     const at = rows.findIndex((row) => row.id === chosen);
     if (at >= 0) virtual.scrollToIndex(at, { align: 'auto' });
