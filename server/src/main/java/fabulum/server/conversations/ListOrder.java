@@ -1,9 +1,7 @@
 package fabulum.server.conversations;
 
 import fabulum.core.conversation.Group;
-import fabulum.server.conversations.store.ConversationRow;
 import fabulum.server.conversations.store.SortRow;
-import java.time.Instant;
 
 /** The orders of the list. */
 public enum ListOrder {
@@ -29,14 +27,6 @@ public enum ListOrder {
       case TIME_LEFT, WAITING_LONGEST -> SortRow.BY_PLACE;
       case NEWEST -> group == Group.DONE ? SortRow.BY_PLACE_LAST_FIRST : SortRow.BY_LAST_TEXT;
       case OPEN_LONGEST -> SortRow.BY_OPENING;
-    };
-  }
-
-  Instant placeOf(ConversationRow row) {
-    return switch (column(row.box())) {
-      case BY_PLACE, BY_PLACE_LAST_FIRST -> row.sortAt();
-      case BY_LAST_TEXT -> row.lastAt();
-      case BY_OPENING -> row.openedAt();
     };
   }
 }

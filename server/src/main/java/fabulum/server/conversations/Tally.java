@@ -5,7 +5,6 @@ import fabulum.core.sentence.Facts;
 import fabulum.core.sentence.Sentence;
 import fabulum.server.conversations.store.ConversationMapper;
 import fabulum.server.conversations.store.FactsRow;
-import fabulum.server.conversations.store.TopicRow;
 import fabulum.server.lines.LineView;
 import fabulum.server.lines.Lines;
 import fabulum.server.people.StaffId;
@@ -35,14 +34,16 @@ class Tally {
   private static final int CHUNK = 20_000;
 
   private final ConversationMapper conversations;
+  private final Bookkeeping books;
   private final Lines lines;
   private final Map<Long, Placed> placed = new HashMap<>();
   private final Map<Standing, Integer> counts = new HashMap<>();
   private final Map<Standing, Standing> known = new HashMap<>();
   private volatile boolean loaded;
 
-  Tally(ConversationMapper conversations, Lines lines) {
+  Tally(ConversationMapper conversations, Bookkeeping books, Lines lines) {
     this.conversations = conversations;
+    this.books = books;
     this.lines = lines;
   }
 
@@ -70,12 +71,7 @@ class Tally {
       rows.addAll(chunk);
       chunk = conversations.listFacts(chunk.get(chunk.size() - 1).id(), CHUNK);
     }
-    Map<Long, Set<Long>> topics =
-        conversations.listAllTopics().stream()
-            .collect(
-                Collectors.groupingBy(
-                    TopicRow::conversationId,
-                    Collectors.mapping(TopicRow::topicId, Collectors.toSet())));
+    Map<Long, Set<Long>> topics = books.topicsOfAll();
     synchronized (this) {
       rows.forEach(row -> place(row, topics.getOrDefault(row.id(), Set.of())));
       loaded = true;
@@ -90,10 +86,7 @@ class Tally {
   void changed(ConversationChanged change) {
     long id = change.id().value();
     Optional<FactsRow> row = conversations.findFacts(id);
-    Set<Long> topics =
-        conversations.listTopics(List.of(id)).stream()
-            .map(TopicRow::topicId)
-            .collect(Collectors.toSet());
+    Set<Long> topics = books.topicsOf(id);
     synchronized (this) {
       row.ifPresent(read -> place(read, topics));
     }
