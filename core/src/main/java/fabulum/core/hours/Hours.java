@@ -33,6 +33,9 @@ public record Hours(ZoneId zone, List<Span> week, Set<LocalDate> closedDays) {
    */
   private static final int PATIENCE_DAYS = 2 * 366;
 
+  /** More spans than these do not follow each other without a gap within that time. */
+  private static final int LONGEST_RUN = 4 * PATIENCE_DAYS;
+
   public Hours {
     week = week.stream().sorted(Comparator.comparingInt(Span::start)).toList();
     closedDays = Set.copyOf(closedDays);
@@ -76,6 +79,29 @@ public record Hours(ZoneId zone, List<Span> week, Set<LocalDate> closedDays) {
    */
   public Optional<Instant> nextOpen(Instant at) {
     return plus(at, Duration.ofNanos(1)).map(end -> end.minusNanos(1));
+  }
+
+  /**
+   * When it next closes, while it is open, or next opens; empty when that is not within two years.
+   */
+  public Optional<Instant> nextChange(Instant at) {
+    if (week.isEmpty() && closedDays.isEmpty()) {
+      return Optional.empty();
+    }
+    if (!isOpen(at)) {
+      return nextOpen(at);
+    }
+    Instant end = at;
+    for (int spans = 0; spans < LONGEST_RUN && isOpen(end); spans++) {
+      Instant now = end;
+      end =
+          openOn(dateOf(now)).stream()
+              .filter(open -> !now.isBefore(open.from()) && now.isBefore(open.to()))
+              .map(Open::to)
+              .findFirst()
+              .orElseThrow();
+    }
+    return isOpen(end) ? Optional.empty() : Optional.of(end);
   }
 
   /** Working time from one instant to another; negative when the second comes first. */
@@ -160,6 +186,19 @@ public record Hours(ZoneId zone, List<Span> week, Set<LocalDate> closedDays) {
     return working.isNegative() || working.isZero()
         ? minus(now, working.negated().plusNanos(1)).map(last -> last.plusNanos(1))
         : plus(now, working);
+  }
+
+  /**
+   * The last instant to which no more than this much working time passes from {@code now}. So
+   * {@code between(now, t)} is at most {@code working} exactly when {@code t} is not after it.
+   *
+   * @param working may be negative
+   * @return empty when there is none within two years of closed days
+   */
+  public Optional<Instant> latest(Instant now, Duration working) {
+    return working.isNegative()
+        ? minus(now, working.negated())
+        : plus(now, working.plusNanos(1)).map(first -> first.minusNanos(1));
   }
 
   private LocalDate dateOf(Instant at) {

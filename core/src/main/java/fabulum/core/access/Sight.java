@@ -1,0 +1,54 @@
+package fabulum.core.access;
+
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Which conversations somebody sees: those on their teams' lines, and those handed to their teams;
+ * on a line that is narrowed only what nobody owns or is their own.
+ *
+ * @param who it is
+ * @param lines they see; empty for all
+ * @param narrowed lines on which they do not see what is a colleague's
+ * @param teams they are in
+ */
+public record Sight(long who, Optional<Set<Long>> lines, Set<Long> narrowed, Set<Long> teams) {
+
+  public Sight {
+    lines = lines.map(Set::copyOf);
+    narrowed = Set.copyOf(narrowed);
+    teams = Set.copyOf(teams);
+  }
+
+  /** Who sees everything; for what the program does by itself. */
+  public static Sight everything(long who) {
+    return new Sight(who, Optional.empty(), Set.of(), Set.of());
+  }
+
+  /** Who sees nothing. */
+  public static Sight nothing(long who) {
+    return new Sight(who, Optional.of(Set.of()), Set.of(), Set.of());
+  }
+
+  /** Whether nothing is hidden. */
+  public boolean isEverything() {
+    return lines.isEmpty() && narrowed.isEmpty();
+  }
+
+  /** Whether they see a line at all. */
+  public boolean seesLine(long line) {
+    return lines.isEmpty() || lines.get().contains(line);
+  }
+
+  /** Whether they see a conversation that is there. */
+  public boolean sees(Spot spot) {
+    boolean within =
+        seesLine(spot.line())
+            || (spot.team().isPresent() && teams.contains(spot.team().getAsLong()));
+    boolean hidden =
+        narrowed.contains(spot.line())
+            && spot.owner().isPresent()
+            && spot.owner().getAsLong() != who;
+    return within && !hidden;
+  }
+}

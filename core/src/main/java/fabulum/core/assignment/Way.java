@@ -1,0 +1,11 @@
+package fabulum.core.assignment;
+
+/** How a line gives out what nobody owns. */
+public enum Way {
+  /** It does not; people take. */
+  NOBODY,
+  IN_TURN,
+  LEAST_WAITING,
+  /** To whoever had the customer last, when they are in; else to whoever has least waiting. */
+  LAST_OWNER
+}
