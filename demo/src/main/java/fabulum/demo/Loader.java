@@ -1,5 +1,6 @@
 package fabulum.demo;
 
+import fabulum.core.access.Role;
 import fabulum.core.conversation.ConversationState;
 import fabulum.core.conversation.Group;
 import fabulum.core.delivery.DeliveryState;
@@ -13,7 +14,6 @@ import fabulum.server.lines.LineId;
 import fabulum.server.lines.Lines;
 import fabulum.server.people.NewStaff;
 import fabulum.server.people.People;
-import fabulum.server.people.Role;
 import fabulum.server.people.StaffId;
 import fabulum.server.people.TeamId;
 import fabulum.server.people.Teams;

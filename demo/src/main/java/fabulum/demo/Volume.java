@@ -1,5 +1,6 @@
 package fabulum.demo;
 
+import fabulum.core.access.Role;
 import fabulum.core.hours.Hours;
 import fabulum.core.phone.PhoneNumber;
 import fabulum.core.phone.Region;
@@ -8,7 +9,6 @@ import fabulum.server.lines.Lines;
 import fabulum.server.lines.NewLine;
 import fabulum.server.people.NewStaff;
 import fabulum.server.people.People;
-import fabulum.server.people.Role;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneOffset;

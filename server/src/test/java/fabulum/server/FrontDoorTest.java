@@ -44,6 +44,7 @@ class FrontDoorTest {
       for (String pattern : info.getPatternValues()) {
         for (RequestMethod method : info.getMethodsCondition().getMethods()) {
           if (pattern.startsWith("/api")
+              && !pattern.startsWith("/api/invitations/")
               && !(pattern.equals("/api/session") && method == RequestMethod.POST)) {
             String path = pattern.replaceAll("\\{[^}]+}", "1");
             Browser stranger = fabulum.browser();

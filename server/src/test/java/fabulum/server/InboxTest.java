@@ -309,7 +309,7 @@ class InboxTest {
     fabulum
         .context
         .getBean(Lines.class)
-        .add(new NewLine("Pier", "Desk", "Week line", number, region, week, hour));
+        .add(new NewLine("Pier", NewLine.FIRST_TEAM, "Week line", number, region, week, hour));
     String from = fabulum.freshNumber();
     advanceTo("2026-09-04T21:30:00Z");
     webhook.text(from, number.e164(), "late on Friday").require(200);

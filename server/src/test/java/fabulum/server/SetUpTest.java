@@ -44,6 +44,7 @@ class SetUpTest {
     line.put("week", List.of(week));
     line.put("closedDays", List.of());
     line.put("openHolidays", List.of());
+    line.put("narrowed", false);
     return line;
   }
 

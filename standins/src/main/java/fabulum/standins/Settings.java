@@ -17,6 +17,7 @@ import org.springframework.boot.context.properties.bind.DefaultValue;
  * @param secret with which it signs what it tells
  * @param directory a JSON file with lines and people, for the handsets page
  * @param carrying how long a text travels to its handset
+ * @param mailPort where its mail server listens; 0 for none
  * @param at a moment at which the clock stands; empty for the real time
  * @param runs with {@code at}: the clock runs on from there
  */
@@ -28,5 +29,6 @@ public record Settings(
     @DefaultValue("stand-in-secret") String secret,
     @Nullable Path directory,
     @DefaultValue("300ms") Duration carrying,
+    @DefaultValue("0") int mailPort,
     @Nullable OffsetDateTime at,
     boolean runs) {}

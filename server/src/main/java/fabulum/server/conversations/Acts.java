@@ -21,6 +21,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -33,72 +34,57 @@ public class Acts {
   private final ConversationMapper conversations;
   private final EntryMapper entries;
   private final Bookkeeping books;
+  private final InSight inSight;
   private final Lines lines;
   private final Topics topics;
+  private final ApplicationEventPublisher events;
 
   Acts(
       ConversationMapper conversations,
       EntryMapper entries,
       Bookkeeping books,
+      InSight inSight,
       Lines lines,
-      Topics topics) {
+      Topics topics,
+      ApplicationEventPublisher events) {
     this.conversations = conversations;
     this.entries = entries;
     this.books = books;
+    this.inSight = inSight;
     this.lines = lines;
     this.topics = topics;
-  }
-
-  /** Makes it the colleague's own. */
-  @Transactional
-  public Optional<Step> take(ConversationId id, StaffId by) {
-    ConversationRow row = books.lock(id);
-    boolean mine = row.ownerId() != null && row.ownerId() == by.value();
-    return mine ? Optional.empty() : own(row, by.value(), EventKind.TAKEN, by);
-  }
-
-  /** Back to nobody. */
-  @Transactional
-  public Optional<Step> letGo(ConversationId id, StaffId by) {
-    ConversationRow row = books.lock(id);
-    return row.ownerId() == null ? Optional.empty() : own(row, null, EventKind.LET_GO, by);
-  }
-
-  private Optional<Step> own(
-      ConversationRow row, @Nullable Long owner, EventKind kind, StaffId by) {
-    Snapshot before = snapshot(row);
-    conversations.setOwner(row.id(), owner);
-    return Optional.of(done(row, kind, books.event(row, kind, by, null), before));
+    this.events = events;
   }
 
   /** Finishes it, and keeps how much working time passed since it was opened. */
   @Transactional
   public Optional<Step> finish(ConversationId id, StaffId by) {
-    ConversationRow row = books.lock(id);
+    ConversationRow row = inSight.lock(id, by);
     Instant now = books.now();
     ConversationState after = row.state().finished(now);
     if (after.equals(row.state())) {
       return Optional.empty();
     }
-    Snapshot before = snapshot(row);
+    Snapshot before = books.snapshot(row);
     books.save(row, after, now);
     EventKind kind = after.finishedUnanswered() ? EventKind.DONE_UNANSWERED : EventKind.DONE;
     long took = books.workingSeconds(row, row.openedAt(), now);
     long event = entries.insert(EntryRow.event(row.id(), now, kind, by.value(), null, took));
-    return Optional.of(done(row, kind, event, before));
+    conversations.setHanded(row.id(), null);
+    return Optional.of(books.done(row, kind, new EntryId(event), before, List.of(event)));
   }
 
   /** Opens it again. */
   @Transactional
   public Optional<Step> reopen(ConversationId id, StaffId by) {
-    ConversationRow row = books.lock(id);
+    ConversationRow row = inSight.lock(id, by);
     return stand(row, row.state().reopened(books.now()), EventKind.REOPENED, by, null);
   }
 
   /** Puts it out of sight until a moment by its line's calendar, or until the customer writes. */
   @Transactional
   public Optional<Step> setAside(ConversationId id, Moment moment, StaffId by) {
-    ConversationRow row = books.lock(id);
+    ConversationRow row = inSight.lock(id, by);
     if (!row.state().isOpen()) {
       throw Problem.conflict(
           Problem.Kind.NOT_OPEN, "Only what is open can be set aside. Nothing was changed.");
@@ -110,8 +96,8 @@ public class Acts {
 
   /** The moments its line's calendar gives now. */
   @Transactional(readOnly = true)
-  public Moment.Offer moments(ConversationId id) {
-    ConversationRow row = books.row(id);
+  public Moment.Offer moments(ConversationId id, StaffId asking) {
+    ConversationRow row = inSight.row(id, asking);
     Openings openings = openings(row);
     Instant now = books.now();
     return new Moment.Offer(
@@ -128,7 +114,7 @@ public class Acts {
   /** Takes up again what was set aside. */
   @Transactional
   public Optional<Step> takeUp(ConversationId id, StaffId by) {
-    ConversationRow row = books.lock(id);
+    ConversationRow row = inSight.lock(id, by);
     ConversationState after = row.state().takenUp();
     return stand(row, after, EventKind.BACK, by, Back.TAKEN_UP.name());
   }
@@ -136,7 +122,7 @@ public class Acts {
   /** What the customer wrote last needs no answer. */
   @Transactional
   public Optional<Step> needsNoAnswer(ConversationId id, StaffId by) {
-    ConversationRow row = books.lock(id);
+    ConversationRow row = inSight.lock(id, by);
     ConversationState after = row.state().neededNoAnswer(books.now());
     return stand(row, after, EventKind.NO_ANSWER_NEEDED, by, null);
   }
@@ -150,15 +136,16 @@ public class Acts {
     if (after.equals(row.state())) {
       return Optional.empty();
     }
-    Snapshot before = snapshot(row);
+    Snapshot before = books.snapshot(row);
     books.save(row, after, books.now());
-    return Optional.of(done(row, kind, books.event(row, kind, by, words), before));
+    long event = books.event(row, kind, by, words);
+    return Optional.of(books.done(row, kind, new EntryId(event), before, List.of(event)));
   }
 
   /** Says what it is about. */
   @Transactional
   public Optional<Step> addTopic(ConversationId id, TopicId topic, StaffId by) {
-    ConversationRow row = books.lock(id);
+    ConversationRow row = inSight.lock(id, by);
     TopicView wanted = topics.find(topic).orElseThrow(() -> Problem.notFound("topic"));
     topicObjection(row.lineId(), wanted)
         .ifPresent(why -> {
@@ -167,7 +154,7 @@ public class Acts {
     if (books.topicsOf(row.id()).contains(topic.value())) {
       return Optional.empty();
     }
-    Snapshot before = snapshot(row);
+    Snapshot before = books.snapshot(row);
     conversations.addTopic(row.id(), topic.value());
     return Optional.of(topicDone(row, EventKind.TOPIC_ADDED, wanted, by, before));
   }
@@ -190,9 +177,9 @@ public class Acts {
   /** It is not about that. */
   @Transactional
   public Optional<Step> removeTopic(ConversationId id, TopicId topic, StaffId by) {
-    ConversationRow row = books.lock(id);
+    ConversationRow row = inSight.lock(id, by);
     TopicView gone = topics.find(topic).orElseThrow(() -> Problem.notFound("topic"));
-    Snapshot before = snapshot(row);
+    Snapshot before = books.snapshot(row);
     return conversations.removeTopic(row.id(), topic.value()) == 0
         ? Optional.empty()
         : Optional.of(topicDone(row, EventKind.TOPIC_REMOVED, gone, by, before));
@@ -202,7 +189,8 @@ public class Acts {
   private Step topicDone(
       ConversationRow row, EventKind kind, TopicView topic, StaffId by, Snapshot before) {
     books.save(row, row.state(), books.now());
-    return done(row, kind, books.event(row, kind, by, topic.name()), before);
+    long event = books.event(row, kind, by, topic.name());
+    return books.done(row, kind, new EntryId(event), before, List.of(event));
   }
 
   /**
@@ -212,8 +200,8 @@ public class Acts {
    */
   @Transactional
   public boolean takeBack(Step step, StaffId by) {
-    ConversationRow row = books.lock(step.conversation());
-    if (!snapshot(row).equals(step.after())) {
+    ConversationRow row = inSight.lock(step.conversation(), by);
+    if (!books.snapshot(row).equals(step.after())) {
       return false;
     }
     Snapshot before = step.before();
@@ -222,21 +210,13 @@ public class Acts {
         .forEach(topic -> conversations.removeTopic(row.id(), topic));
     before.topics().forEach(topic -> conversations.addTopic(row.id(), topic));
     conversations.setOwner(row.id(), before.owner());
+    conversations.setTeam(row.id(), before.team());
+    conversations.setHanded(row.id(), null);
     books.saveAsOpenedAt(row, before.state(), before.openedAt());
     entries.clearWorkingSeconds(step.event().value());
     long event = books.event(row, EventKind.UNDONE, by, step.kind().name());
+    events.publishEvent(new SightChanged(step.conversation(), row.spot()));
     books.changed(row.id(), List.of(step.event().value(), event));
     return true;
-  }
-
-  private Step done(ConversationRow row, EventKind kind, long event, Snapshot before) {
-    ConversationId id = new ConversationId(row.id());
-    Snapshot after = snapshot(books.row(id));
-    books.changed(row.id(), List.of(event));
-    return new Step(id, kind, new EntryId(event), before, after);
-  }
-
-  private Snapshot snapshot(ConversationRow row) {
-    return new Snapshot(row.state(), row.openedAt(), row.ownerId(), books.topicsOf(row.id()));
   }
 }

@@ -2,6 +2,7 @@ package fabulum.server.conversations;
 
 import fabulum.core.conversation.ConversationState;
 import fabulum.core.promise.Promise;
+import fabulum.server.conversations.Step.Snapshot;
 import fabulum.server.conversations.store.ConversationMapper;
 import fabulum.server.conversations.store.ConversationRow;
 import fabulum.server.conversations.store.EntryMapper;
@@ -123,6 +124,20 @@ class Bookkeeping {
   long event(ConversationRow row, EventKind kind, @Nullable StaffId by, @Nullable String words) {
     return entries.insert(
         EntryRow.event(row.id(), now(), kind, by == null ? null : by.value(), words, null));
+  }
+
+  Snapshot snapshot(ConversationRow row) {
+    return new Snapshot(
+        row.state(), row.openedAt(), row.ownerId(), row.teamId(), topicsOf(row.id()));
+  }
+
+  /** The step an act was, told to everybody. */
+  Step done(
+      ConversationRow row, EventKind kind, EntryId event, Snapshot before, List<Long> touched) {
+    ConversationId id = new ConversationId(row.id());
+    Snapshot after = snapshot(row(id));
+    changed(row.id(), touched);
+    return new Step(id, kind, event, before, after);
   }
 
   void changed(long conversation, List<Long> touched) {

@@ -1,5 +1,6 @@
 package fabulum.server.conversations;
 
+import fabulum.core.access.Sight;
 import fabulum.core.hours.Hours;
 import fabulum.core.sentence.Days;
 import fabulum.core.sentence.Left;
@@ -7,10 +8,11 @@ import fabulum.core.sentence.Sentence;
 import fabulum.core.sentence.Whose;
 import fabulum.server.conversations.store.ChoiceRow;
 import fabulum.server.conversations.store.ChoiceRow.Span;
+import fabulum.server.conversations.store.SightRow;
 import fabulum.server.lines.LineId;
 import fabulum.server.lines.LineView;
 import fabulum.server.lines.Lines;
-import fabulum.server.people.StaffId;
+import fabulum.server.platform.LikePattern;
 import fabulum.server.topics.TopicId;
 import fabulum.server.topics.Topics;
 import java.time.Clock;
@@ -18,7 +20,6 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalLong;
 import org.jspecify.annotations.Nullable;
@@ -27,9 +28,6 @@ import org.springframework.stereotype.Component;
 /** Turns a sentence into conditions on columns, as of now. */
 @Component
 class Choices {
-  /** The smallest number of digits that are sought as part of a number. */
-  private static final int SHORTEST_DIGITS = 3;
-
   private static final long NO_LINE = 0;
 
   private final Lines lines;
@@ -61,39 +59,48 @@ class Choices {
         sentence.days());
   }
 
-  ChoiceRow of(Sentence sentence, StaffId me) {
+  ChoiceRow of(Sentence sentence, Sight sight) {
     Whose whose = sentence.whose();
     List<Long> chosen = lines(sentence);
     boolean timed = sentence.left().isPresent() || sentence.days().isPresent();
     return new ChoiceRow(
-        me.value(),
+        SightRow.of(sight),
         whose.kind() == Whose.Kind.MINE,
         whose.kind() == Whose.Kind.NOBODY,
         whose.kind() == Whose.Kind.COLLEAGUE ? whose.id() : null,
+        whose.kind() == Whose.Kind.TEAM ? whose.id() : null,
+        whose.kind() == Whose.Kind.TEAM ? teamLines(whose.id()) : null,
         chosen,
         sentence.topic().isPresent() ? sentence.topic().getAsLong() : null,
         sentence.toIdentify(),
         sentence.failed(),
         pattern(sentence.called()),
-        digits(sentence.called()),
+        LikePattern.digits(sentence.called()),
         pattern(sentence.saying()),
         timed ? spans(sentence, chosen) : null);
   }
 
-  /** The lines that line, site and team leave; null for all. */
+  private List<Long> teamLines(long team) {
+    return orNone(
+        lines.list().stream().filter(line -> line.teamId() == team).map(LineView::id).toList());
+  }
+
+  private static List<Long> orNone(List<Long> lines) {
+    return lines.isEmpty() ? List.of(NO_LINE) : lines;
+  }
+
+  /** The lines that line and site leave; null for all. */
   private @Nullable List<Long> lines(Sentence sentence) {
-    boolean ofTeam = sentence.whose().kind() == Whose.Kind.TEAM;
-    if (sentence.line().isEmpty() && sentence.site().isEmpty() && !ofTeam) {
+    if (sentence.line().isEmpty() && sentence.site().isEmpty()) {
       return null;
     }
     List<Long> left =
         lines.list().stream()
             .filter(line -> isOrAny(sentence.line(), line.id()))
             .filter(line -> isOrAny(sentence.site(), line.siteId()))
-            .filter(line -> !ofTeam || line.teamId() == sentence.whose().id())
             .map(LineView::id)
             .toList();
-    return left.isEmpty() ? List.of(NO_LINE) : left;
+    return orNone(left);
   }
 
   private static boolean isOrAny(OptionalLong wanted, long value) {
@@ -101,18 +108,7 @@ class Choices {
   }
 
   private static @Nullable String pattern(String words) {
-    return words.isEmpty() ? null : "%" + escaped(words.toLowerCase(Locale.ROOT)) + "%";
-  }
-
-  /** The words with what LIKE takes for placeholders made ordinary. */
-  static String escaped(String words) {
-    return words.replace("\\", "\\\\").replace("%", "\\%").replace("_", "\\_");
-  }
-
-  /** A pattern for numbers that contain the digits of these words; null for too few of them. */
-  static @Nullable String digits(String words) {
-    String digits = words.replaceAll("\\D", "");
-    return digits.length() >= SHORTEST_DIGITS ? "%" + digits + "%" : null;
+    return words.isEmpty() ? null : LikePattern.containing(words);
   }
 
   private List<Span> spans(Sentence sentence, @Nullable List<Long> chosen) {

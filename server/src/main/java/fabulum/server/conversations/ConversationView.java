@@ -1,10 +1,12 @@
 package fabulum.server.conversations;
 
+import fabulum.core.access.Spot;
 import fabulum.core.conversation.Back;
 import fabulum.core.conversation.Group;
 import fabulum.server.people.StaffView;
 import java.time.Instant;
 import java.util.List;
+import java.util.OptionalLong;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -19,6 +21,7 @@ import org.jspecify.annotations.Nullable;
  * @param address the number in E.164, or the sender's name
  * @param answerable false for names and short codes
  * @param toIdentify nobody, or more than one, is known to hold the number
+ * @param teamId the team it was handed to, other than the line's
  * @param lastWords the beginning of the last text, at most 200 characters
  * @param failed our last text could not be delivered
  * @param openedAt when it last opened
@@ -41,6 +44,7 @@ public record ConversationView(
     @Nullable String customerName,
     boolean toIdentify,
     @Nullable StaffView owner,
+    @Nullable Long teamId,
     Instant lastAt,
     String lastWords,
     SpokeLast lastSpeaker,
@@ -48,4 +52,13 @@ public record ConversationView(
     Instant openedAt,
     @Nullable Instant asideUntil,
     @Nullable Back back,
-    List<Long> topics) {}
+    List<Long> topics) {
+
+  /** Where it is, as far as that decides who sees it. */
+  public Spot spot() {
+    return new Spot(
+        lineId,
+        owner == null ? OptionalLong.empty() : OptionalLong.of(owner.id()),
+        teamId == null ? OptionalLong.empty() : OptionalLong.of(teamId));
+  }
+}

@@ -13,6 +13,7 @@ import fabulum.server.customers.CustomerId;
 import fabulum.server.customers.Customers;
 import fabulum.server.customers.NumberId;
 import fabulum.server.lines.LineId;
+import fabulum.server.people.People;
 import fabulum.server.people.StaffId;
 import fabulum.server.platform.Problem;
 import fabulum.server.topics.TopicId;
@@ -39,6 +40,10 @@ public class Conversations {
   private final DraftMapper drafts;
   private final Customers customers;
   private final Bookkeeping books;
+  private final InSight inSight;
+  private final References references;
+  private final GivingOutWork giving;
+  private final People people;
   private final ApplicationEventPublisher events;
 
   Conversations(
@@ -47,12 +52,20 @@ public class Conversations {
       DraftMapper drafts,
       Customers customers,
       Bookkeeping books,
+      InSight inSight,
+      References references,
+      GivingOutWork giving,
+      People people,
       ApplicationEventPublisher events) {
     this.conversations = conversations;
     this.entries = entries;
     this.drafts = drafts;
     this.customers = customers;
     this.books = books;
+    this.inSight = inSight;
+    this.references = references;
+    this.giving = giving;
+    this.people = people;
     this.events = events;
   }
 
@@ -74,12 +87,14 @@ public class Conversations {
     long id = known.map(ConversationRow::id).orElseGet(() -> begin(text, number));
     List<Long> touched = new ArrayList<>();
     touched.add(entries.insert(EntryRow.received(id, text.at(), text.words(), text.networkId())));
+    boolean newWait = known.map(row -> row.state().waitingSince().isEmpty()).orElse(true);
     known.ifPresent(row -> touched.addAll(customerWrote(row, text.at())));
     // A text that comes late stands where it belongs, and does not pass for the last one.
     if (known.isEmpty() || !text.at().isBefore(known.get().lastAt())) {
       conversations.setLast(
           id, text.at(), ConversationRow.beginning(text.words()), SpokeLast.CUSTOMER);
     }
+    touched.addAll(giving.arrived(new ConversationId(id), newWait));
     books.changed(id, touched);
     return true;
   }
@@ -141,9 +156,9 @@ public class Conversations {
     conversations.listByNumber(number.value()).forEach(id -> books.changed(id, List.of()));
   }
 
-  /** The line and the other side of a conversation. */
-  public Ends ends(ConversationId id) {
-    ConversationRow row = books.row(id);
+  /** The line and the other side of a conversation that somebody sees. */
+  public Ends ends(ConversationId id, StaffId asking) {
+    ConversationRow row = inSight.row(id, asking);
     return new Ends(new LineId(row.lineId()), Sender.ofAddress(row.address()));
   }
 
@@ -155,13 +170,17 @@ public class Conversations {
    * was nobody's becomes the writer's. To be called in the transaction that also puts the text into
    * the outbox.
    *
-   * @param reference ours, made once for this answer
+   * @param answer what is said
    * @return the new entry, or empty when an answer with this reference is already here
    */
-  public Optional<EntryId> answer(ConversationId id, String words, String reference, StaffId by) {
-    ConversationRow row = books.lock(id);
-    if (isKnown(row, words, reference)) {
+  public Optional<EntryId> answer(ConversationId id, Answer answer, StaffId by) {
+    ConversationRow row = inSight.lock(id, by);
+    String words = answer.words();
+    if (references.isKnown(row, words, answer.reference())) {
       return Optional.empty();
+    }
+    if (answer.seen() != null) {
+      requireNobodyAnswered(row, answer.seen(), by);
     }
     Instant at = books.now();
     List<Long> touched = new ArrayList<>();
@@ -170,7 +189,8 @@ public class Conversations {
       touched.add(books.event(row, EventKind.TAKEN, by, null));
     }
     WaitEnded wait = waitEnded(row, at);
-    long entry = entries.insert(EntryRow.answer(row.id(), at, words, by.value(), reference, wait));
+    long entry =
+        entries.insert(EntryRow.answer(row.id(), at, words, by.value(), answer.reference(), wait));
     touched.add(entry);
     books.save(row, row.state().personAnswered(at), at);
     if (!row.state().isOpen()) {
@@ -178,6 +198,8 @@ public class Conversations {
     }
     conversations.setLast(row.id(), at, ConversationRow.beginning(words), SpokeLast.US);
     conversations.setFailed(row.id(), false);
+    conversations.setHanded(row.id(), null);
+    people.answered(by, at);
     drafts.delete(by.value(), row.id(), Paper.REPLY);
     books.changed(row.id(), touched);
     return Optional.of(new EntryId(entry));
@@ -194,31 +216,35 @@ public class Conversations {
         .orElse(null);
   }
 
-  /** Adds a note. Adding it twice under one reference adds it once. */
-  @Transactional
-  public void note(ConversationId id, String words, String reference, StaffId by) {
-    ConversationRow row = books.lock(id);
-    if (!isKnown(row, words, reference)) {
-      long entry =
-          entries.insert(EntryRow.note(row.id(), books.now(), words, by.value(), reference));
-      drafts.delete(by.value(), row.id(), Paper.NOTE);
-      books.changed(row.id(), List.of(entry));
-    }
+  /**
+   * An answer.
+   *
+   * @param reference ours, made once for it
+   * @param seen the newest entry that stood there when it was begun: when a colleague has answered
+   *     since, it is refused and says so; null to send it whatever stands there
+   */
+  public record Answer(String words, String reference, @Nullable Long seen) {}
+
+  private void requireNobodyAnswered(ConversationRow row, long seen, StaffId by) {
+    entries
+        .findAnswerAfter(row.id(), seen, by.value())
+        .ifPresent(other -> {
+          String who =
+              other.speakerId() == null
+                  ? "A colleague"
+                  : people.get(new StaffId(other.speakerId())).name();
+          throw Problem.conflict(
+              Problem.Kind.ANSWERED_MEANWHILE,
+              who
+                  + " answered since you began to write: “"
+                  + ConversationRow.beginning(String.valueOf(other.words()))
+                  + "” Nothing was sent; your words are kept.");
+        });
   }
 
-  /**
-   * A reference names one entry for good: with other words, or elsewhere, it is not the same text
-   * again.
-   */
-  private boolean isKnown(ConversationRow row, String words, String reference) {
-    EntryRow known = entries.findByReference(reference);
-    if (known != null && (known.conversationId() != row.id() || !words.equals(known.words()))) {
-      throw Problem.conflict(
-          Problem.Kind.SENT_WITH_OTHER_WORDS,
-          "An earlier try did get through, with other words; the script shows them."
-              + " These words are kept: send them again if they are still wanted.");
-    }
-    return known != null;
+  /** Holds it until the transaction ends; false when there is no such conversation. */
+  public boolean hold(ConversationId id) {
+    return conversations.lock(id.value()).isPresent();
   }
 
   /** When the newest text the network told us of was received. */

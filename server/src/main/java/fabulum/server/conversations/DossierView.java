@@ -10,9 +10,15 @@ import org.jspecify.annotations.Nullable;
  * @param customer who it is; empty while to be identified
  * @param holders everybody the number belongs to, by name
  * @param drafts what this member of staff has begun to write here
+ * @param left what those who have left had begun to write here, for leads
+ * @param summary after a handing over, until somebody has acted on it
+ * @param watchers who is looking at it or writing in it now
  */
 public record DossierView(
     ConversationView conversation,
     @Nullable CustomerView customer,
     List<String> holders,
-    List<DraftView> drafts) {}
+    List<DraftView> drafts,
+    List<LeftDraft> left,
+    @Nullable SummaryView summary,
+    List<Watchers.Watcher> watchers) {}

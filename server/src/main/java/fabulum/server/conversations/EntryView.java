@@ -3,6 +3,7 @@ package fabulum.server.conversations;
 import fabulum.core.delivery.DeliveryState;
 import fabulum.server.people.StaffView;
 import java.time.Instant;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -18,6 +19,11 @@ import org.jspecify.annotations.Nullable;
  * @param parts billed parts of a text of ours
  * @param workingSeconds of an answer: how long the customer had waited; of done: since it was
  *     opened
+ * @param about the colleague an event is about
+ * @param aboutTeam the team an event is about
+ * @param editedAt when a note was last changed or withdrawn
+ * @param withdrawn of a note: it has no words any more but for its trace
+ * @param mentions colleagues whom a note names
  */
 public record EntryView(
     long id,
@@ -33,4 +39,9 @@ public record EntryView(
     @Nullable String failureCode,
     @Nullable String failureReason,
     @Nullable Integer parts,
-    @Nullable Long workingSeconds) {}
+    @Nullable Long workingSeconds,
+    @Nullable StaffView about,
+    @Nullable Long aboutTeam,
+    @Nullable Instant editedAt,
+    boolean withdrawn,
+    List<Long> mentions) {}

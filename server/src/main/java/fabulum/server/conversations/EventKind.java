@@ -3,7 +3,16 @@ package fabulum.server.conversations;
 /** What happened, where an entry is an event. */
 public enum EventKind {
   TAKEN,
+  /** Its words, if any, say why the program did it. */
   LET_GO,
+  /** About the colleague or team it went to. */
+  HANDED_OVER,
+  /** About the colleague the line gave it to; its words are the reason. */
+  GIVEN,
+  /** About the cover who received it; its words say for whom. */
+  COVERED,
+  /** The line could give it to nobody; its words are the reason. */
+  NOT_GIVEN,
   DONE,
   DONE_UNANSWERED,
   REOPENED,

@@ -1,11 +1,8 @@
 package fabulum.server.conversations;
 
-import com.github.benmanes.caffeine.cache.Caffeine;
-import com.github.benmanes.caffeine.cache.LoadingCache;
+import fabulum.core.access.Act;
+import fabulum.core.access.Sight;
 import fabulum.core.conversation.Group;
-import fabulum.core.phone.NumberReader;
-import fabulum.core.phone.Region;
-import fabulum.core.phone.Sender;
 import fabulum.core.sentence.Sentence;
 import fabulum.core.sentence.SentenceText;
 import fabulum.server.conversations.store.ChoiceRow;
@@ -15,17 +12,15 @@ import fabulum.server.conversations.store.DraftMapper;
 import fabulum.server.conversations.store.EntryMapper;
 import fabulum.server.conversations.store.EntryRow;
 import fabulum.server.conversations.store.PlaceRow;
-import fabulum.server.conversations.store.TopicRow;
+import fabulum.server.conversations.store.SightRow;
 import fabulum.server.customers.CustomerId;
 import fabulum.server.customers.CustomerView;
 import fabulum.server.customers.Customers;
 import fabulum.server.customers.NumberId;
-import fabulum.server.lines.LineId;
-import fabulum.server.lines.Lines;
-import fabulum.server.people.People;
+import fabulum.server.lines.Sights;
+import fabulum.server.people.Permits;
 import fabulum.server.people.StaffId;
-import fabulum.server.people.StaffView;
-import fabulum.server.platform.Problem;
+import fabulum.server.platform.LikePattern;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -40,7 +35,10 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Reading conversations: the list, the script, the dossier, and what one has begun to write. */
+/**
+ * Reading conversations: the list, the script, the dossier, and what one has begun to write.
+ * Whoever asks is told of what they see and of nothing else.
+ */
 @Service
 public class Inbox {
   /** The longest stretch that is given at once. */
@@ -49,53 +47,57 @@ public class Inbox {
   /** The most marks on the time ribbon. */
   public static final int LONGEST_RIBBON = 500;
 
-  private static final int JUMPS = 8;
-
-  /** How many numbers are remembered as people at home write them. */
-  private static final int SHOWN_NUMBERS = 20_000;
-
-  private static final Sentence TO_IDENTIFY = SentenceText.read("to identify");
-
   /** Beyond this, a count is only "so many and more". */
   public static final int MOST_COUNTED = 1_000;
+
+  private static final int JUMPS = 8;
+  private static final Sentence TO_IDENTIFY = SentenceText.read("to identify");
 
   private final ConversationMapper conversations;
   private final EntryMapper entries;
   private final DraftMapper drafts;
   private final Customers customers;
-  private final Lines lines;
-  private final People people;
+  private final ConversationViews views;
+  private final EntryViews entryViews;
+  private final Summaries summaries;
   private final Choices choices;
   private final Tally tally;
+  private final Watchers watchers;
+  private final InSight inSight;
+  private final Sights sights;
+  private final Permits permits;
   private final Clock clock;
-  private final NumberReader numbers = new NumberReader();
-  private final LoadingCache<Shown, String> shownNumbers =
-      Caffeine.newBuilder()
-          .maximumSize(SHOWN_NUMBERS)
-          .build(shown -> numbers.forPeople(shown.other(), shown.region()));
 
   Inbox(
       ConversationMapper conversations,
       EntryMapper entries,
       DraftMapper drafts,
       Customers customers,
-      Lines lines,
-      People people,
+      ConversationViews views,
+      EntryViews entryViews,
+      Summaries summaries,
       Choices choices,
       Tally tally,
+      Watchers watchers,
+      InSight inSight,
+      Sights sights,
+      Permits permits,
       Clock clock) {
     this.conversations = conversations;
     this.entries = entries;
     this.drafts = drafts;
     this.customers = customers;
-    this.lines = lines;
-    this.people = people;
+    this.views = views;
+    this.entryViews = entryViews;
+    this.summaries = summaries;
     this.choices = choices;
     this.tally = tally;
+    this.watchers = watchers;
+    this.inSight = inSight;
+    this.sights = sights;
+    this.permits = permits;
     this.clock = clock;
   }
-
-  private record Shown(Sender other, Region region) {}
 
   /** A stretch of the list. */
   public InboxPage page(InboxQuery query, @Nullable String from, int limit) {
@@ -112,7 +114,7 @@ public class Inbox {
     return conversations.list(
         query.group(),
         query.order().column(query.group()),
-        choices.of(choices.standing(query.sentence()), query.asking()),
+        choices.of(choices.standing(query.sentence()), sights.of(query.asking())),
         after == null ? null : after.at(),
         after == null ? null : after.id(),
         limit);
@@ -124,22 +126,25 @@ public class Inbox {
   }
 
   private List<ConversationView> inOrder(List<PlaceRow> places) {
-    return views(places.stream().map(PlaceRow::id).toList());
+    return byIds(places.stream().map(PlaceRow::id).toList());
   }
 
-  /** The rows with these ids, in this order; missing ones are left out. */
-  public List<ConversationView> list(List<ConversationId> ids) {
-    return views(ids.stream().map(ConversationId::value).toList());
+  /** The rows with these ids, in this order; what is missing or not seen is left out. */
+  public List<ConversationView> list(List<ConversationId> ids, StaffId asking) {
+    Sight sight = sights.of(asking);
+    return byIds(ids.stream().map(ConversationId::value).toList()).stream()
+        .filter(row -> sight.sees(row.spot()))
+        .toList();
   }
 
-  private List<ConversationView> views(List<Long> ids) {
+  private List<ConversationView> byIds(List<Long> ids) {
     if (ids.isEmpty()) {
       return List.of();
     }
     Map<Long, ConversationRow> rows =
         conversations.listByIds(ids).stream()
             .collect(Collectors.toMap(ConversationRow::id, Function.identity()));
-    return viewsOf(ids.stream().map(rows::get).filter(Objects::nonNull).toList());
+    return views.of(ids.stream().map(rows::get).filter(Objects::nonNull).toList());
   }
 
   /**
@@ -160,11 +165,12 @@ public class Inbox {
    */
   public InboxCounts counts(Sentence said, StaffId asking) {
     Sentence sentence = choices.standing(said);
-    Map<Group, Integer> open = tally.count(TO_IDENTIFY, asking);
+    Sight sight = sights.of(asking);
+    Map<Group, Integer> open = tally.count(TO_IDENTIFY, sight);
     int toIdentify = open.getOrDefault(Group.OUR_TURN, 0) + open.getOrDefault(Group.THEIR_TURN, 0);
     boolean exact = sentence.asksForFactsOnly();
     Map<Group, Integer> groups =
-        exact ? tally.count(sentence, asking) : countRows(choices.of(sentence, asking));
+        exact ? tally.count(sentence, sight) : countRows(choices.of(sentence, sight));
     return new InboxCounts(
         groups.getOrDefault(Group.OUR_TURN, 0),
         groups.getOrDefault(Group.THEIR_TURN, 0),
@@ -184,36 +190,40 @@ public class Inbox {
     return counts;
   }
 
-  /** The row, if there is one. */
+  /** The row, if there is one; for the program itself, which tells only those who see it. */
   public Optional<ConversationView> find(ConversationId id) {
-    return conversations.find(id.value()).map(row -> viewsOf(List.of(row)).get(0));
+    return conversations.find(id.value()).map(row -> views.of(List.of(row)).get(0));
   }
 
-  /** The entries with these ids. */
+  /** The entries with these ids; for the program itself, which tells only those who see them. */
   public List<EntryView> entries(List<EntryId> ids) {
     return ids.isEmpty()
         ? List.of()
-        : entryViews(entries.listByIds(ids.stream().map(EntryId::value).toList()));
+        : entryViews.of(entries.listByIds(ids.stream().map(EntryId::value).toList()));
   }
 
   /** What one needs to know before answering. */
   public DossierView dossier(ConversationId id, StaffId asking) {
-    ConversationRow row =
-        conversations.find(id.value()).orElseThrow(() -> Problem.notFound("conversation"));
+    ConversationRow row = inSight.row(id, asking);
     NumberId number = new NumberId(row.numberId());
     CustomerView customer =
         row.customerId() == null
             ? null
             : customers.find(new CustomerId(row.customerId()), number).orElse(null);
+    boolean leads = permits.of(asking).may(Act.LEAD);
     return new DossierView(
-        viewsOf(List.of(row)).get(0),
+        views.of(List.of(row)).get(0),
         customer,
         customers.holderNames(number),
-        drafts.list(asking.value(), row.id()));
+        drafts.list(asking.value(), row.id()),
+        leads ? drafts.listLeft(row.id()) : List.of(),
+        summaries.of(row),
+        watchers.at(id).watchers());
   }
 
   /** A stretch of the script that ends before {@code before}, or at the newest entry. */
-  public ScriptPage script(ConversationId id, @Nullable String before, int limit) {
+  public ScriptPage script(ConversationId id, @Nullable String before, int limit, StaffId asking) {
+    inSight.row(id, asking);
     Place place = before == null ? null : Place.read(before);
     List<EntryRow> rows =
         entries.listNewest(
@@ -225,116 +235,45 @@ public class Inbox {
     List<EntryRow> shown = new ArrayList<>(more ? rows.subList(0, limit) : rows);
     Collections.reverse(shown);
     String earlier = more ? new Place(shown.get(0).at(), shown.get(0).id()).text() : null;
-    return new ScriptPage(entryViews(shown), earlier);
+    return new ScriptPage(entryViews.of(shown), earlier);
   }
 
   /** Conversations whose customer, number or details contain the words; the newest first. */
-  public List<ConversationView> jump(String words) {
-    String sought = words.strip();
-    if (sought.isEmpty()) {
-      return List.of();
-    }
-    String pattern = "%" + Choices.escaped(sought) + "%";
-    return viewsOf(conversations.listMatching(pattern, Choices.digits(sought), JUMPS));
+  public List<ConversationView> jump(String words, StaffId asking) {
+    return words.isBlank()
+        ? List.of()
+        : views.of(
+            conversations.listMatching(
+                LikePattern.containing(words),
+                LikePattern.digits(words),
+                SightRow.of(sights.of(asking)),
+                JUMPS));
   }
+
+  /** Who is at which conversation, of those that one sees. */
+  public List<Watchers.Watched> watched(StaffId asking) {
+    return list(watchers.watched(), asking).stream()
+        .map(row -> watchers.at(new ConversationId(row.id())))
+        .toList();
+  }
+
+  /**
+   * Words begun and not yet sent.
+   *
+   * @param seen the newest entry that stood there when they were begun
+   */
+  public record Draft(Paper paper, String words, @Nullable Long seen) {}
 
   /** Keeps what somebody has begun to write; no words throw it away. */
   @Transactional
-  public void keepDraft(ConversationId id, StaffId by, Paper paper, String words) {
-    if (words.isBlank()) {
-      drafts.delete(by.value(), id.value(), paper);
-    } else if (conversations.find(id.value()).isPresent()) {
-      drafts.keep(by.value(), id.value(), paper, words, clock.instant());
+  public void keepDraft(ConversationId id, Draft draft, StaffId by) {
+    inSight.row(id, by);
+    permits.require(by, Act.WORK);
+    if (draft.words().isBlank()) {
+      drafts.delete(by.value(), id.value(), draft.paper());
     } else {
-      throw Problem.notFound("conversation");
+      drafts.keep(
+          by.value(), id.value(), draft.paper(), draft.words(), draft.seen(), clock.instant());
     }
-  }
-
-  private List<ConversationView> viewsOf(List<ConversationRow> rows) {
-    Map<Long, List<Long>> topics = topicsOf(rows);
-    Map<Long, StaffView> staff = staffById();
-    Map<Long, Region> regions =
-        lines.list().stream()
-            .collect(Collectors.toMap(line -> line.id(), line -> new Region(line.region())));
-    return rows.stream()
-        .map(row -> view(row, staff, regions, topics.getOrDefault(row.id(), List.of())))
-        .toList();
-  }
-
-  private Map<Long, List<Long>> topicsOf(List<ConversationRow> rows) {
-    return rows.isEmpty()
-        ? Map.of()
-        : conversations.listTopics(rows.stream().map(ConversationRow::id).toList()).stream()
-            .collect(
-                Collectors.groupingBy(
-                    TopicRow::conversationId,
-                    Collectors.mapping(TopicRow::topicId, Collectors.toList())));
-  }
-
-  private ConversationView view(
-      ConversationRow row,
-      Map<Long, StaffView> staff,
-      Map<Long, Region> regions,
-      List<Long> topics) {
-    Sender other = Sender.ofAddress(row.address());
-    Region region = regions.getOrDefault(row.lineId(), new Region("ZZ"));
-    return new ConversationView(
-        row.id(),
-        row.version(),
-        row.box(),
-        row.since(),
-        row.dueAt(),
-        secondsLeft(row),
-        row.lineId(),
-        shownNumbers.get(new Shown(other, region)),
-        row.address(),
-        other.answerable().isPresent(),
-        row.customerId(),
-        row.customerName(),
-        row.toIdentify(),
-        row.ownerId() == null ? null : staff.get(row.ownerId()),
-        row.lastAt(),
-        row.lastWords(),
-        row.lastSpeaker(),
-        row.failed(),
-        row.openedAt(),
-        row.asideUntil(),
-        row.back(),
-        topics);
-  }
-
-  private @Nullable Long secondsLeft(ConversationRow row) {
-    return row.dueAt() == null
-        ? null
-        : lines
-            .promise(new LineId(row.lineId()))
-            .timeLeft(row.dueAt(), clock.instant())
-            .toSeconds();
-  }
-
-  private List<EntryView> entryViews(List<EntryRow> rows) {
-    Map<Long, StaffView> staff = staffById();
-    return rows.stream()
-        .map(row ->
-            new EntryView(
-                row.id(),
-                row.conversationId(),
-                row.at(),
-                row.kind(),
-                row.words(),
-                row.event(),
-                row.speakerId() == null ? null : staff.get(row.speakerId()),
-                row.automatic(),
-                row.reference(),
-                row.delivery(),
-                row.failureCode(),
-                row.failureReason(),
-                row.parts(),
-                row.workingSeconds()))
-        .toList();
-  }
-
-  private Map<Long, StaffView> staffById() {
-    return people.list().stream().collect(Collectors.toMap(StaffView::id, Function.identity()));
   }
 }

@@ -15,7 +15,11 @@ public record Step(
 
   /** A conversation at one moment. */
   public record Snapshot(
-      ConversationState state, Instant openedAt, @Nullable Long owner, Set<Long> topics) {
+      ConversationState state,
+      Instant openedAt,
+      @Nullable Long owner,
+      @Nullable Long team,
+      Set<Long> topics) {
     public Snapshot {
       topics = Set.copyOf(topics);
     }

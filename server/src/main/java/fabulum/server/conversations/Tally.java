@@ -1,16 +1,20 @@
 package fabulum.server.conversations;
 
+import fabulum.core.access.Sight;
+import fabulum.core.access.Spot;
 import fabulum.core.conversation.Group;
 import fabulum.core.sentence.Facts;
 import fabulum.core.sentence.Sentence;
 import fabulum.server.conversations.store.ConversationMapper;
 import fabulum.server.conversations.store.FactsRow;
+import fabulum.server.conversations.store.TopicRow;
 import fabulum.server.lines.LineView;
 import fabulum.server.lines.Lines;
-import fabulum.server.people.StaffId;
+import fabulum.server.lines.MoreLines;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -30,20 +34,21 @@ import org.springframework.transaction.event.TransactionalEventListener;
  * the same however many there are. Kept in memory and counted anew at the start.
  */
 @Component
-class Tally {
+class Tally implements MoreLines {
+  /** Stands for the owner of what nobody owns. */
+  static final long NOBODY = 0;
+
   private static final int CHUNK = 20_000;
 
   private final ConversationMapper conversations;
-  private final Bookkeeping books;
   private final Lines lines;
   private final Map<Long, Placed> placed = new HashMap<>();
   private final Map<Standing, Integer> counts = new HashMap<>();
   private final Map<Standing, Standing> known = new HashMap<>();
   private volatile boolean loaded;
 
-  Tally(ConversationMapper conversations, Bookkeeping books, Lines lines) {
+  Tally(ConversationMapper conversations, Lines lines) {
     this.conversations = conversations;
-    this.books = books;
     this.lines = lines;
   }
 
@@ -52,6 +57,7 @@ class Tally {
       Group group,
       long line,
       @Nullable Long owner,
+      @Nullable Long team,
       @Nullable Long startedBy,
       Set<Long> topics,
       boolean toIdentify,
@@ -71,7 +77,7 @@ class Tally {
       rows.addAll(chunk);
       chunk = conversations.listFacts(chunk.get(chunk.size() - 1).id(), CHUNK);
     }
-    Map<Long, Set<Long>> topics = books.topicsOfAll();
+    Map<Long, Set<Long>> topics = topicsOfAll();
     synchronized (this) {
       rows.forEach(row -> place(row, topics.getOrDefault(row.id(), Set.of())));
       loaded = true;
@@ -86,7 +92,7 @@ class Tally {
   void changed(ConversationChanged change) {
     long id = change.id().value();
     Optional<FactsRow> row = conversations.findFacts(id);
-    Set<Long> topics = books.topicsOf(id);
+    Set<Long> topics = topicsOf(id);
     synchronized (this) {
       row.ifPresent(read -> place(read, topics));
     }
@@ -108,6 +114,7 @@ class Tally {
             row.box(),
             row.lineId(),
             row.ownerId(),
+            row.teamId(),
             row.startedBy(),
             topics,
             row.toIdentify(),
@@ -121,7 +128,7 @@ class Tally {
   }
 
   /** How many stand in each group, for a sentence that facts alone decide. */
-  Map<Group, Integer> count(Sentence sentence, StaffId me) {
+  Map<Group, Integer> count(Sentence sentence, Sight sight) {
     if (!loaded) {
       load();
     }
@@ -131,7 +138,9 @@ class Tally {
     synchronized (this) {
       counts.forEach((standing, n) -> {
         LineView line = byId.get(standing.line());
-        if (line != null && sentence.agreesWith(facts(standing, line), me.value())) {
+        if (line != null
+            && sight.sees(spot(standing))
+            && sentence.agreesWith(facts(standing, line), sight.who())) {
           sums.merge(standing.group(), n, Integer::sum);
         }
       });
@@ -143,12 +152,56 @@ class Tally {
     return new Facts(
         line.id(),
         line.siteId(),
-        line.teamId(),
+        standing.team() == null ? line.teamId() : standing.team(),
         id(standing.owner()),
         id(standing.startedBy()),
         standing.topics(),
         standing.toIdentify(),
         standing.failed());
+  }
+
+  private static Spot spot(Standing standing) {
+    return new Spot(standing.line(), id(standing.owner()), id(standing.team()));
+  }
+
+  /** How many of those in sight each owner has, by group; {@link #NOBODY} owns the rest. */
+  Map<Long, Map<Group, Integer>> countByOwner(Sight sight) {
+    Map<Long, Map<Group, Integer>> sums = new HashMap<>();
+    synchronized (this) {
+      counts.forEach((standing, n) -> {
+        if (sight.sees(spot(standing))) {
+          long owner = standing.owner() == null ? NOBODY : standing.owner();
+          sums.computeIfAbsent(owner, any -> new EnumMap<>(Group.class))
+              .merge(standing.group(), n, Integer::sum);
+        }
+      });
+    }
+    return sums;
+  }
+
+  @Override
+  public Set<Long> handedTo(Set<Long> teams) {
+    Set<Long> handed = new HashSet<>();
+    synchronized (this) {
+      counts.keySet().stream()
+          .filter(standing -> standing.team() != null && teams.contains(standing.team()))
+          .forEach(standing -> handed.add(standing.line()));
+    }
+    return handed;
+  }
+
+  private Map<Long, Set<Long>> topicsOfAll() {
+    return conversations.listAllTopics().stream()
+        .collect(
+            Collectors.groupingBy(
+                TopicRow::conversationId,
+                Collectors.mapping(TopicRow::topicId, Collectors.toSet())));
+  }
+
+  private Set<Long> topicsOf(long id) {
+    return conversations.listTopics(List.of(id)).stream()
+        .map(TopicRow::topicId)
+        .collect(Collectors.toSet());
   }
 
   private static OptionalLong id(@Nullable Long id) {

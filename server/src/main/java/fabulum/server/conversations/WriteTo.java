@@ -1,11 +1,13 @@
 package fabulum.server.conversations;
 
+import fabulum.core.access.Act;
 import fabulum.core.phone.NumberReader;
 import fabulum.core.phone.PhoneNumber;
 import fabulum.core.phone.Region;
 import fabulum.core.phone.Sender;
 import fabulum.server.conversations.store.ConversationMapper;
 import fabulum.server.conversations.store.ConversationRow;
+import fabulum.server.conversations.store.SightRow;
 import fabulum.server.customers.CustomerId;
 import fabulum.server.customers.Customers;
 import fabulum.server.customers.FoundNumber;
@@ -13,6 +15,9 @@ import fabulum.server.customers.NumberId;
 import fabulum.server.lines.LineId;
 import fabulum.server.lines.LineView;
 import fabulum.server.lines.Lines;
+import fabulum.server.lines.Sights;
+import fabulum.server.people.Permits;
+import fabulum.server.people.StaffId;
 import fabulum.server.platform.Problem;
 import fabulum.server.platform.Problem.FieldProblem;
 import java.util.List;
@@ -37,6 +42,9 @@ public class WriteTo {
   private final ConversationMapper rows;
   private final Customers customers;
   private final Lines lines;
+  private final Sights sights;
+  private final Permits permits;
+  private final InSight inSight;
   private final TransactionTemplate transactions;
   private final NumberReader numbers = new NumberReader();
 
@@ -45,11 +53,17 @@ public class WriteTo {
       ConversationMapper rows,
       Customers customers,
       Lines lines,
+      Sights sights,
+      Permits permits,
+      InSight inSight,
       TransactionTemplate transactions) {
     this.conversations = conversations;
     this.rows = rows;
     this.customers = customers;
     this.lines = lines;
+    this.sights = sights;
+    this.permits = permits;
+    this.inSight = inSight;
     this.transactions = transactions;
   }
 
@@ -82,7 +96,8 @@ public class WriteTo {
   public record Found(List<Person> people, @Nullable String number, @Nullable String shownNumber) {}
 
   /** Finds whom to write to from a line. */
-  public Found find(String words, LineId from) {
+  public Found find(String words, LineId from, StaffId asking) {
+    requireSight(from, asking);
     if (words.isBlank()) {
       return new Found(List.of(), null, null);
     }
@@ -91,7 +106,7 @@ public class WriteTo {
         customers.search(words, FOUND).stream()
             .filter(number -> Sender.ofAddress(number.address()).answerable().isPresent())
             .toList();
-    Map<Long, List<Known>> known = known(found);
+    Map<Long, List<Known>> known = known(found, SightRow.of(sights.of(asking)));
     List<Person> people =
         found.stream()
             .map(number ->
@@ -112,11 +127,11 @@ public class WriteTo {
         typed.map(number -> numbers.forPeople(number, region)).orElse(null));
   }
 
-  private Map<Long, List<Known>> known(List<FoundNumber> found) {
+  private Map<Long, List<Known>> known(List<FoundNumber> found, SightRow sight) {
     List<Long> ids = found.stream().map(FoundNumber::numberId).distinct().toList();
     return ids.isEmpty()
         ? Map.of()
-        : rows.listOfNumbers(ids).stream()
+        : rows.listOfNumbers(ids, sight).stream()
             .collect(
                 Collectors.groupingBy(
                     ConversationRow::numberId,
@@ -134,7 +149,9 @@ public class WriteTo {
   public record Wanted(LineId line, String number, boolean makeCustomer, String name) {}
 
   /** The conversation to write in: the one there is, else a new one. */
-  public ConversationId open(Wanted wanted) {
+  public ConversationId open(Wanted wanted, StaffId by) {
+    requireSight(wanted.line(), by);
+    permits.require(by, Act.TEXT);
     LineView line = lines.get(wanted.line());
     Region region = new Region(line.region());
     PhoneNumber number =
@@ -144,7 +161,9 @@ public class WriteTo {
     }
     for (int tries = 1; ; tries++) {
       try {
-        return transactions.execute(status -> open(wanted, number, region));
+        ConversationId id = transactions.execute(status -> open(wanted, number, region));
+        inSight.row(id, by);
+        return id;
       } catch (DuplicateKeyException | ConcurrencyFailureException race) {
         if (tries == TRIES) {
           throw race;
@@ -162,6 +181,12 @@ public class WriteTo {
       conversations.identify(number, customer);
     }
     return conversations.open(wanted.line(), number);
+  }
+
+  private void requireSight(LineId line, StaffId asking) {
+    if (!sights.of(asking).seesLine(line.value())) {
+      throw Problem.notFound("line");
+    }
   }
 
   private static Problem noSuchNumber(Region region) {

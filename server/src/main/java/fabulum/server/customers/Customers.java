@@ -5,9 +5,9 @@ import fabulum.server.customers.CustomerView.Appointment;
 import fabulum.server.customers.CustomerView.Job;
 import fabulum.server.customers.store.CustomerMapper;
 import fabulum.server.customers.store.CustomerRow;
+import fabulum.server.platform.LikePattern;
 import java.time.Clock;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -15,8 +15,6 @@ import org.springframework.transaction.annotation.Transactional;
 /** Customers and the numbers they hold. */
 @Service
 public class Customers {
-  private static final int SHORTEST_DIGITS = 3;
-
   private final CustomerMapper customers;
   private final Clock clock;
 
@@ -48,12 +46,7 @@ public class Customers {
    * @param words not blank
    */
   public List<FoundNumber> search(String words, int limit) {
-    String sought = words.strip().toLowerCase(Locale.ROOT);
-    String pattern =
-        "%" + sought.replace("\\", "\\\\").replace("%", "\\%").replace("_", "\\_") + "%";
-    String digits = sought.replaceAll("\\D", "");
-    return customers.search(
-        pattern, digits.length() < SHORTEST_DIGITS ? null : "%" + digits + "%", limit);
+    return customers.search(LikePattern.containing(words), LikePattern.digits(words), limit);
   }
 
   /** Adds a customer who holds a number. */

@@ -1,5 +1,6 @@
 package fabulum.server.lines;
 
+import fabulum.core.assignment.Way;
 import fabulum.core.hours.Stretch;
 import java.time.LocalDate;
 import java.util.List;
@@ -16,6 +17,9 @@ import org.jspecify.annotations.Nullable;
  * @param closedDays entered by hand, in order
  * @param holidays whose public holidays it keeps as well
  * @param openHolidays public holidays on which it opens all the same
+ * @param way in which it gives out what nobody owns
+ * @param narrowed whether one sees on it only what nobody owns or is one's own; leads see all
+ * @param tellOfNobodys who is told when something could be given to nobody
  */
 public record LineSetup(
     String name,
@@ -29,11 +33,15 @@ public record LineSetup(
     List<Stretch> week,
     List<LocalDate> closedDays,
     @Nullable HolidayCalendar holidays,
-    List<LocalDate> openHolidays) {
+    List<LocalDate> openHolidays,
+    Way way,
+    boolean narrowed,
+    List<Long> tellOfNobodys) {
 
   public LineSetup {
     week = List.copyOf(week);
     closedDays = closedDays.stream().distinct().sorted().toList();
     openHolidays = openHolidays.stream().distinct().sorted().toList();
+    tellOfNobodys = tellOfNobodys.stream().distinct().sorted().toList();
   }
 }

@@ -1,5 +1,7 @@
 package fabulum.server.lines;
 
+import fabulum.core.assignment.Way;
+
 /**
  * A line.
  *
@@ -8,6 +10,8 @@ package fabulum.server.lines;
  * @param region ISO 3166-1; in whose habits numbers on this line are read and written
  * @param zone IANA name; times on this line are told in it
  * @param inUse nothing leaves from a line that is switched off
+ * @param way in which it gives out what nobody owns
+ * @param narrowed whether one sees on it only what nobody owns or is one's own; leads see all
  */
 public record LineView(
     long id,
@@ -19,4 +23,6 @@ public record LineView(
     String shownNumber,
     String region,
     String zone,
-    boolean inUse) {}
+    boolean inUse,
+    Way way,
+    boolean narrowed) {}

@@ -1,5 +1,6 @@
 package fabulum.server.lines;
 
+import fabulum.core.assignment.Way;
 import fabulum.core.hours.Hours;
 import fabulum.core.hours.Stretch;
 import fabulum.core.phone.NumberReader;
@@ -8,6 +9,7 @@ import fabulum.core.phone.Region;
 import fabulum.core.promise.Promise;
 import fabulum.server.lines.store.LineMapper;
 import fabulum.server.lines.store.LineRow;
+import fabulum.server.people.TeamId;
 import fabulum.server.people.Teams;
 import fabulum.server.platform.BriefMemory;
 import fabulum.server.platform.Problem;
@@ -64,6 +66,16 @@ public class Lines {
     return lines.find(id.value()).orElseThrow(() -> Problem.notFound("line"));
   }
 
+  /** Who is told when something on the line could be given to nobody. */
+  public List<Long> toldOfNobodys(LineId id) {
+    return lines.listToldOfNobodys(id.value());
+  }
+
+  /** Holds the line, so that what it gives out follows one another. */
+  public void lockForGiving(LineId id) {
+    lines.lock(id.value());
+  }
+
   /** What the line promises; a change is in it a second later at most. */
   public LinePromise promise(LineId id) {
     LinePromise known = promises.get().get(id);
@@ -118,7 +130,10 @@ public class Lines {
         week,
         lines.listClosedDays(row.id()),
         calendar,
-        lines.listOpenHolidays(row.id()));
+        lines.listOpenHolidays(row.id()),
+        row.way(),
+        row.narrowed(),
+        lines.listToldOfNobodys(row.id()));
   }
 
   /** What a line set up so would promise. Refuses what cannot be. */
@@ -147,6 +162,9 @@ public class Lines {
             line.hours().week().stream().map(Stretch::of).toList(),
             List.copyOf(line.hours().closedDays()),
             null,
+            List.of(),
+            Way.NOBODY,
+            false,
             List.of());
     return insert(setup, line.number());
   }
@@ -180,6 +198,7 @@ public class Lines {
     lines.deleteSpans(id.value());
     lines.deleteClosedDays(id.value());
     lines.deleteOpenHolidays(id.value());
+    lines.deleteToldOfNobodys(id.value());
     writeCalendar(id.value(), wanted);
     forget();
   }
@@ -188,9 +207,7 @@ public class Lines {
     if (lines.listSites().stream().noneMatch(site -> site.id() == wanted.siteId())) {
       throw Problem.notFound("site");
     }
-    if (teams.list().stream().noneMatch(team -> team.id() == wanted.teamId())) {
-      throw Problem.notFound("team");
-    }
+    teams.get(new TeamId(wanted.teamId()));
   }
 
   private void writeCalendar(long id, LineSetup wanted) {
@@ -200,6 +217,7 @@ public class Lines {
             lines.insertSpan(id, span.day().getValue(), span.from(), span.to() - span.from()));
     wanted.closedDays().forEach(day -> lines.insertClosedDay(id, day));
     wanted.openHolidays().forEach(day -> lines.insertOpenHoliday(id, day));
+    wanted.tellOfNobodys().forEach(staff -> lines.insertToldOfNobodys(id, staff));
   }
 
   /** Forgets what is remembered of lines, after a change. */
@@ -258,6 +276,8 @@ public class Lines {
         shown,
         row.region(),
         row.zone(),
-        row.inUse());
+        row.inUse(),
+        row.way(),
+        row.narrowed());
   }
 }

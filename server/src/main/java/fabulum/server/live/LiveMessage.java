@@ -1,7 +1,10 @@
 package fabulum.server.live;
 
+import fabulum.core.notice.Channel;
 import fabulum.server.conversations.ConversationView;
 import fabulum.server.conversations.EntryView;
+import fabulum.server.conversations.Watchers.Watched;
+import fabulum.server.notices.NoticeView;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -10,25 +13,67 @@ import org.jspecify.annotations.Nullable;
  *
  * @param conversation the row as it now is, for {@link Type#CONVERSATION}
  * @param entries of that conversation, added or changed
+ * @param gone the conversation that is no longer seen, for {@link Type#GONE}
+ * @param watched who is at a conversation now, for {@link Type#WATCHED}
+ * @param notice for {@link Type#NOTICE}
+ * @param by how its receiver wants to be told, for {@link Type#NOTICE}
  */
 public record LiveMessage(
-    Type type, @Nullable ConversationView conversation, List<EntryView> entries) {
+    Type type,
+    @Nullable ConversationView conversation,
+    List<EntryView> entries,
+    @Nullable Long gone,
+    @Nullable Watched watched,
+    @Nullable NoticeView notice,
+    List<Channel> by) {
 
   /** What it is about. */
   public enum Type {
     /** A conversation changed. */
     CONVERSATION,
+    /** A conversation is no longer for the listener to see. */
+    GONE,
+    /** Somebody came to a conversation, left it, began or stopped writing. */
+    WATCHED,
+    /** There is a notice for the listener. */
+    NOTICE,
+    /** Colleagues came in, left, or are called otherwise. */
+    PEOPLE,
     /** The listener has missed something that is no longer at hand: read everything again. */
     READ_AGAIN,
     /** Nothing happened; the line is alive. */
     BEAT
   }
 
+  private static LiveMessage of(Type type) {
+    return new LiveMessage(type, null, List.of(), null, null, null, List.of());
+  }
+
   static LiveMessage beat() {
-    return new LiveMessage(Type.BEAT, null, List.of());
+    return of(Type.BEAT);
   }
 
   static LiveMessage readAgain() {
-    return new LiveMessage(Type.READ_AGAIN, null, List.of());
+    return of(Type.READ_AGAIN);
+  }
+
+  static LiveMessage people() {
+    return of(Type.PEOPLE);
+  }
+
+  static LiveMessage conversation(ConversationView row, List<EntryView> entries) {
+    return new LiveMessage(Type.CONVERSATION, row, entries, null, null, null, List.of());
+  }
+
+  static LiveMessage gone(long conversation) {
+    return new LiveMessage(Type.GONE, null, List.of(), conversation, null, null, List.of());
+  }
+
+  static LiveMessage watched(Watched watched) {
+    return new LiveMessage(Type.WATCHED, null, List.of(), null, watched, null, List.of());
+  }
+
+  static LiveMessage notice(NoticeView notice, List<Channel> by) {
+    return new LiveMessage(Type.NOTICE, null, List.of(), null, null, notice, by);
   }
 }

@@ -1,13 +1,26 @@
 package fabulum.server.live;
 
+import fabulum.core.access.Sight;
 import fabulum.server.conversations.ConversationChanged;
 import fabulum.server.conversations.EntryView;
 import fabulum.server.conversations.Inbox;
+import fabulum.server.conversations.SightChanged;
+import fabulum.server.conversations.Watchers;
+import fabulum.server.lines.Sights;
+import fabulum.server.notices.NoticeGiven;
+import fabulum.server.notices.Notices;
+import fabulum.server.people.ColleaguesChanged;
+import fabulum.server.people.PeopleChanged;
+import fabulum.server.people.SignIns;
+import fabulum.server.people.SignedIn;
+import fabulum.server.people.StaffId;
 import fabulum.server.setup.SetUpChanged;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
@@ -25,9 +38,10 @@ import org.springframework.transaction.event.TransactionPhase;
 import org.springframework.transaction.event.TransactionalEventListener;
 
 /**
- * Tells open browsers what changed, in the order it was committed. The last messages are
- * remembered, so that one who was away briefly is told what they missed; one who was away longer is
- * told to read again. A browser that stalls fills its own queue and delays nobody.
+ * Tells open browsers what changed, in the order it was committed, and each only of what its owner
+ * sees. The last messages are remembered, so that one who was away briefly is told what they
+ * missed; one who was away longer is told to read again. A browser that stalls fills its own queue
+ * and delays nobody.
  */
 @Service
 public class LiveStream implements SmartLifecycle {
@@ -35,17 +49,25 @@ public class LiveStream implements SmartLifecycle {
   private static final int REMEMBERED = 2_000;
 
   private final Inbox inbox;
+  private final Watchers watchers;
+  private final Notices notices;
+  private final Sights sights;
+  private final SignIns signIns;
   private final String run = UUID.randomUUID().toString().substring(0, 8);
   private final ExecutorService teller = Executors.newSingleThreadExecutor(LiveStream::daemon);
   private final Set<Subscription> subscriptions = ConcurrentHashMap.newKeySet();
   private final Deque<Told> remembered = new ArrayDeque<>();
   private long last;
 
-  LiveStream(Inbox inbox) {
+  LiveStream(Inbox inbox, Watchers watchers, Notices notices, Sights sights, SignIns signIns) {
     this.inbox = inbox;
+    this.watchers = watchers;
+    this.notices = notices;
+    this.sights = sights;
+    this.signIns = signIns;
   }
 
-  record Told(long number, LiveMessage message) {}
+  record Told(long number, LiveMessage message, Audience audience) {}
 
   private static Thread daemon(Runnable work) {
     Thread thread = new Thread(work, "live-teller");
@@ -55,43 +77,104 @@ public class LiveStream implements SmartLifecycle {
 
   @TransactionalEventListener(phase = TransactionPhase.AFTER_COMMIT)
   void changed(ConversationChanged change) {
-    tellLater(() -> tell(change));
+    tellLater(() -> {
+      // Entries first: the row is then at least as new as they are, and never contradicts them.
+      List<EntryView> entries = inbox.entries(change.entries());
+      inbox
+          .find(change.id())
+          .ifPresent(row ->
+              broadcast(LiveMessage.conversation(row, entries), Audience.seeing(row.spot())));
+    });
+  }
+
+  @TransactionalEventListener(phase = TransactionPhase.AFTER_COMMIT)
+  void changed(SightChanged change) {
+    tellLater(() ->
+        inbox
+            .find(change.id())
+            .ifPresent(row ->
+                broadcast(
+                    LiveMessage.gone(row.id()), Audience.losing(change.before(), row.spot()))));
+  }
+
+  @EventListener
+  void changed(Watchers.Changed change) {
+    tellLater(() ->
+        inbox
+            .find(change.id())
+            .ifPresent(row ->
+                broadcast(
+                    LiveMessage.watched(watchers.at(change.id())), Audience.seeing(row.spot()))));
+  }
+
+  @TransactionalEventListener(phase = TransactionPhase.AFTER_COMMIT)
+  void given(NoticeGiven given) {
+    tellLater(() ->
+        notices
+            .find(given.id())
+            .ifPresent(notice ->
+                broadcast(
+                    LiveMessage.notice(notice, given.by().stream().sorted().toList()),
+                    Audience.only(given.to()))));
+  }
+
+  /**
+   * Told within a transaction or outside of one; either way those who ask then read what is new.
+   */
+  @TransactionalEventListener(phase = TransactionPhase.AFTER_COMMIT, fallbackExecution = true)
+  void changed(ColleaguesChanged change) {
+    tellLater(() -> broadcast(LiveMessage.people(), Audience.everybody()));
+  }
+
+  /** Who may see or do what shows everywhere, so everyone reads again. */
+  @EventListener
+  void changed(PeopleChanged change) {
+    tellLater(() -> broadcast(LiveMessage.readAgain(), Audience.everybody()));
   }
 
   /** Lines, topics and promises show everywhere, so everyone reads again. */
   @EventListener
   void changed(SetUpChanged change) {
-    tellLater(() -> broadcast(LiveMessage.readAgain()));
+    tellLater(() -> broadcast(LiveMessage.readAgain(), Audience.everybody()));
   }
 
   /** While the program ends nobody listens any more. */
   private void tellLater(Runnable telling) {
     if (!teller.isShutdown()) {
-      teller.execute(telling);
+      teller.execute(() -> tell(telling));
     }
   }
 
-  private void tell(ConversationChanged change) {
+  private void tell(Runnable telling) {
     try {
-      // Entries first: the row is then at least as new as they are, and never contradicts them.
-      List<EntryView> entries = inbox.entries(change.entries());
-      inbox
-          .find(change.id())
-          .map(row -> new LiveMessage(LiveMessage.Type.CONVERSATION, row, entries))
-          .ifPresent(this::broadcast);
+      telling.run();
     } catch (RuntimeException e) {
       log.warn("A change could not be told; everyone reads again", e);
-      broadcast(LiveMessage.readAgain());
+      broadcast(LiveMessage.readAgain(), Audience.everybody());
     }
   }
 
-  private synchronized void broadcast(LiveMessage message) {
-    Told told = new Told(++last, message);
+  private synchronized void broadcast(LiveMessage message, Audience audience) {
+    Told told = new Told(++last, message, audience);
     remembered.addLast(told);
     if (remembered.size() > REMEMBERED) {
       remembered.removeFirst();
     }
-    subscriptions.forEach(subscription -> subscription.offer(told));
+    Map<Long, Sight> seen = new HashMap<>();
+    for (Subscription subscription : subscriptions) {
+      offer(subscription, told, seen);
+    }
+  }
+
+  private void offer(Subscription subscription, Told told, Map<Long, Sight> seen) {
+    if (!signIns.isLive(subscription.signIn())) {
+      subscription.close();
+      return;
+    }
+    Sight sight = seen.computeIfAbsent(subscription.who(), who -> sights.of(new StaffId(who)));
+    if (told.audience().has(sight)) {
+      subscription.offer(told);
+    }
   }
 
   /**
@@ -99,16 +182,20 @@ public class LiveStream implements SmartLifecycle {
    *
    * @param after the position last heard; null for whoever has only just read everything
    */
-  public synchronized Subscription listen(Listener listener, @Nullable String after) {
-    Subscription subscription = new Subscription(listener, run, subscriptions::remove);
+  public synchronized Subscription listen(SignedIn who, Listener listener, @Nullable String after) {
+    Subscription subscription = new Subscription(who, listener, run, subscriptions::remove);
     List<Told> missed = missed(after);
     subscriptions.add(subscription);
-    subscription.offer(
-        new Told(last, missed == null ? LiveMessage.readAgain() : LiveMessage.beat()));
+    subscription.offer(told(missed == null ? LiveMessage.readAgain() : LiveMessage.beat()));
     if (missed != null) {
-      missed.forEach(subscription::offer);
+      Map<Long, Sight> seen = new HashMap<>();
+      missed.forEach(told -> offer(subscription, told, seen));
     }
     return subscription;
+  }
+
+  private Told told(LiveMessage message) {
+    return new Told(last, message, Audience.everybody());
   }
 
   private @Nullable List<Told> missed(@Nullable String after) {
@@ -133,7 +220,8 @@ public class LiveStream implements SmartLifecycle {
 
   @Scheduled(fixedRate = 15, timeUnit = TimeUnit.SECONDS)
   synchronized void beat() {
-    subscriptions.forEach(subscription -> subscription.offer(new Told(last, LiveMessage.beat())));
+    Map<Long, Sight> seen = new HashMap<>();
+    subscriptions.forEach(one -> offer(one, told(LiveMessage.beat()), seen));
   }
 
   @Override

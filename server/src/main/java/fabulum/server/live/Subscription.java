@@ -1,6 +1,7 @@
 package fabulum.server.live;
 
 import fabulum.server.live.LiveStream.Told;
+import fabulum.server.people.SignedIn;
 import java.io.IOException;
 import java.util.concurrent.ArrayBlockingQueue;
 import java.util.concurrent.BlockingQueue;
@@ -10,19 +11,31 @@ import java.util.function.Consumer;
 public final class Subscription {
   private static final int ROOM = 256;
 
+  private final SignedIn signedIn;
   private final Listener listener;
   private final String run;
   private final Consumer<Subscription> onEnd;
   private final BlockingQueue<Told> queue = new ArrayBlockingQueue<>(ROOM);
   private final Thread thread;
 
-  Subscription(Listener listener, String run, Consumer<Subscription> onEnd) {
+  Subscription(SignedIn signedIn, Listener listener, String run, Consumer<Subscription> onEnd) {
+    this.signedIn = signedIn;
     this.listener = listener;
     this.run = run;
     this.onEnd = onEnd;
     this.thread = new Thread(this::tellOn, "live-listener");
     thread.setDaemon(true);
     thread.start();
+  }
+
+  /** Who listens. */
+  long who() {
+    return signedIn.staffId();
+  }
+
+  /** The sign-in by which they do. */
+  long signIn() {
+    return signedIn.signInId();
   }
 
   /**
@@ -32,7 +45,7 @@ public final class Subscription {
   void offer(Told told) {
     if (!queue.offer(told)) {
       queue.clear();
-      queue.add(new Told(told.number(), LiveMessage.readAgain()));
+      queue.add(new Told(told.number(), LiveMessage.readAgain(), Audience.everybody()));
     }
   }
 

@@ -1,5 +1,6 @@
 /** Changes told to open browsers as they happen. */
-@ApplicationModule(allowedDependencies = {"platform", "people", "conversations", "setup"})
+@ApplicationModule(
+    allowedDependencies = {"platform", "people", "lines", "conversations", "notices", "setup"})
 @NullMarked
 package fabulum.server.live;
 

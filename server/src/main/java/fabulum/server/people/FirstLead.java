@@ -1,5 +1,6 @@
 package fabulum.server.people;
 
+import fabulum.core.access.Role;
 import java.security.SecureRandom;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
@@ -17,10 +18,12 @@ class FirstLead {
 
   private final People people;
   private final Teams teams;
+  private final PeopleSetUp setUp;
 
-  FirstLead(People people, Teams teams) {
+  FirstLead(People people, Teams teams, PeopleSetUp setUp) {
     this.people = people;
     this.teams = teams;
+    this.setUp = setUp;
   }
 
   @EventListener(ApplicationReadyEvent.class)
@@ -31,6 +34,7 @@ class FirstLead {
     }
     String password = oneTimePassword(new SecureRandom());
     StaffId lead = people.add(new NewStaff("lead", "Team lead", "TL", Role.LEAD, password, true));
+    setUp.letSeeAllLines(lead);
     teams.list().forEach(team -> teams.join(new TeamId(team.id()), lead));
     System.out.printf(
         "%nThis is the first start. Sign in as%n    name      lead%n    password  %s%n"

@@ -1,5 +1,7 @@
 package fabulum.server.people;
 
+import fabulum.core.access.Role;
+
 /** Somebody to be taken on. {@code signInName} is compared without regard to case. */
 public record NewStaff(
     String signInName,

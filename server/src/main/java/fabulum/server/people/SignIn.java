@@ -6,7 +6,7 @@ import java.time.Duration;
 public sealed interface SignIn {
 
   /** In. */
-  record Welcome(StaffView staff, boolean mustChangePassword) implements SignIn {}
+  record Welcome(SignedIn signedIn) implements SignIn {}
 
   /** Name and password do not go together; which of the two is wrong is not said. */
   record Wrong() implements SignIn {}

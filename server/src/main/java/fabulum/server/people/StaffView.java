@@ -1,4 +1,11 @@
 package fabulum.server.people;
 
-/** A member of staff as colleagues see them. */
-public record StaffView(long id, String name, String initials, Role role) {}
+import fabulum.core.access.Role;
+
+/**
+ * A member of staff as colleagues see them.
+ *
+ * @param active false for who has left, or has not come yet
+ */
+public record StaffView(
+    long id, String name, String initials, Role role, Mark mark, boolean active) {}

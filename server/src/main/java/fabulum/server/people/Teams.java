@@ -5,13 +5,18 @@ import fabulum.server.people.store.TeamMapper;
 import fabulum.server.people.store.TeamRow;
 import fabulum.server.platform.BriefMemory;
 import fabulum.server.platform.Problem;
+import fabulum.server.platform.Problem.FieldProblem;
 import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Teams: staff who share lines. There is always at least one. */
 @Service
 public class Teams {
+  private static final int LONGEST_NAME = 60;
+
   private final TeamMapper teams;
   private final BriefMemory<List<TeamView>> all;
 
@@ -20,9 +25,25 @@ public class Teams {
     this.all = new BriefMemory<>(this::read);
   }
 
-  /** All teams, by name; a change is in it a second later at most. */
+  /** All teams, by name. */
   public List<TeamView> list() {
     return all.get();
+  }
+
+  /** The teams somebody is in. */
+  public Set<Long> of(StaffId staff) {
+    return list().stream()
+        .filter(team -> team.members().contains(staff.value()))
+        .map(TeamView::id)
+        .collect(Collectors.toUnmodifiableSet());
+  }
+
+  /** The team. */
+  public TeamView get(TeamId id) {
+    return read().stream()
+        .filter(team -> team.id() == id.value())
+        .findFirst()
+        .orElseThrow(() -> Problem.notFound("team"));
   }
 
   private List<TeamView> read() {
@@ -44,16 +65,62 @@ public class Teams {
             .filter(team -> team.name().equals(name))
             .map(TeamRow::id)
             .findFirst()
-            .orElseGet(() -> teams.insert(name)));
+            .orElseGet(() -> {
+              all.forget();
+              return teams.insert(name);
+            }));
+  }
+
+  /** Adds a team without people. */
+  @Transactional
+  public TeamId add(String name) {
+    long id = teams.insert(checked(name, 0));
+    all.forget();
+    return new TeamId(id);
+  }
+
+  /** Gives a team another name. */
+  @Transactional
+  public void rename(TeamId id, String name) {
+    get(id);
+    teams.rename(id.value(), checked(name, id.value()));
+    all.forget();
+  }
+
+  private String checked(String name, long butNot) {
+    String kept = name.strip();
+    if (kept.isEmpty() || kept.length() > LONGEST_NAME) {
+      throw bad("A team has a name of at most 60 characters.");
+    }
+    if (teams.list().stream()
+        .anyMatch(team -> team.id() != butNot && team.name().equalsIgnoreCase(kept))) {
+      throw bad("Another team has this name.");
+    }
+    return kept;
+  }
+
+  private static Problem bad(String why) {
+    return Problem.fields(List.of(new FieldProblem("name", why)));
   }
 
   /** Makes somebody a member; being one twice is being one. */
   @Transactional
   public void join(TeamId team, StaffId staff) {
-    if (teams.list().stream().noneMatch(row -> row.id() == team.value())) {
-      throw Problem.notFound("team");
-    }
+    get(team);
     teams.addMember(team.value(), staff.value());
+    all.forget();
+  }
+
+  /** Makes somebody a member of these teams and no others. */
+  @Transactional
+  public void setTeams(StaffId staff, Set<Long> wanted) {
+    teams.removeFromAll(staff.value());
+    wanted.forEach(team -> join(new TeamId(team), staff));
+    all.forget();
+  }
+
+  /** Reads teams anew the next time. */
+  void forget() {
     all.forget();
   }
 }

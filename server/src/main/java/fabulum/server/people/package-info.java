@@ -1,5 +1,5 @@
 /** Staff: who they are, how they sign in. */
-@ApplicationModule(allowedDependencies = {"platform"})
+@ApplicationModule(allowedDependencies = {"platform", "mail"})
 @NullMarked
 package fabulum.server.people;
 

@@ -4,6 +4,8 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import com.github.benmanes.caffeine.cache.LoadingCache;
 import java.time.Duration;
 import java.util.function.Supplier;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /**
  * Keeps a small thing that every page needs and hardly anything changes, such as the colleagues or
@@ -26,8 +28,20 @@ public final class BriefMemory<T> {
     return kept.get(ONLY);
   }
 
-  /** Reads it anew the next time. */
+  /**
+   * Reads it anew the next time; within a transaction once more when that is committed, for others
+   * may read what was before until then.
+   */
   public void forget() {
     kept.invalidateAll();
+    if (TransactionSynchronizationManager.isSynchronizationActive()) {
+      TransactionSynchronizationManager.registerSynchronization(
+          new TransactionSynchronization() {
+            @Override
+            public void afterCommit() {
+              kept.invalidateAll();
+            }
+          });
+    }
   }
 }

@@ -23,6 +23,11 @@ public final class Problem extends RuntimeException {
     return new Problem(Kind.NOT_FOUND, "There is no such " + what + ".", List.of());
   }
 
+  /** This person may not. */
+  public static Problem notAllowed(String sentence) {
+    return new Problem(Kind.NOT_ALLOWED, sentence, List.of());
+  }
+
   /** It would break what somebody else did, or a rule of the business. */
   public static Problem conflict(Kind kind, String sentence) {
     return new Problem(kind, sentence, List.of());
@@ -59,6 +64,10 @@ public final class Problem extends RuntimeException {
     STALE_PAGE("stale-page", 403, "This page is out of date"),
     MAY_NOT_BE_SENT("may-not-be-sent", 422, "The text may not be sent"),
     SENT_WITH_OTHER_WORDS("sent-with-other-words", 409, "Sent with other words"),
+    ANSWERED_MEANWHILE("answered-meanwhile", 409, "A colleague answered meanwhile"),
+    TAKEN_MEANWHILE("taken-meanwhile", 409, "Taken meanwhile"),
+    LAST_LEAD("last-lead", 409, "The last lead"),
+    ENDED("ended", 410, "It has ended"),
     NOT_OPEN("not-open", 409, "Not open"),
     CHANGED_MEANWHILE("changed-meanwhile", 409, "Changed meanwhile"),
     TOO_LATE("too-late", 409, "Too late to take back"),

@@ -1,11 +1,13 @@
 package fabulum.server.sentences;
 
+import fabulum.core.access.Act;
 import fabulum.core.conversation.Group;
 import fabulum.core.sentence.SentenceText;
 import fabulum.server.conversations.Inbox;
 import fabulum.server.conversations.InboxCounts;
 import fabulum.server.conversations.ListOrder;
 import fabulum.server.conversations.Sentences;
+import fabulum.server.people.Permits;
 import fabulum.server.people.StaffId;
 import fabulum.server.people.TeamView;
 import fabulum.server.people.Teams;
@@ -28,11 +30,13 @@ public class SavedSentences {
   private final SentenceMapper sentences;
   private final Inbox inbox;
   private final Teams teams;
+  private final Permits permits;
 
-  SavedSentences(SentenceMapper sentences, Inbox inbox, Teams teams) {
+  SavedSentences(SentenceMapper sentences, Inbox inbox, Teams teams, Permits permits) {
     this.sentences = sentences;
     this.inbox = inbox;
     this.teams = teams;
+    this.permits = permits;
   }
 
   /**
@@ -75,6 +79,9 @@ public class SavedSentences {
   /** Saves a sentence. */
   @Transactional
   public long save(NewSentence wanted, StaffId by) {
+    if (wanted.teamId() != null) {
+      permits.require(by, Act.WORK);
+    }
     String name = wanted.name().strip();
     if (name.isEmpty() || name.length() > LONGEST_NAME) {
       throw bad("name", "Give it a name of at most 60 characters.");

@@ -1,11 +1,17 @@
 package fabulum.server.setup;
 
+import fabulum.core.access.Act;
 import fabulum.server.conversations.Conversations;
+import fabulum.server.conversations.Owning;
 import fabulum.server.lines.LineId;
 import fabulum.server.lines.LineSetup;
 import fabulum.server.lines.Lines;
 import fabulum.server.lines.SiteView;
+import fabulum.server.notices.Ladders;
+import fabulum.server.notices.Step;
+import fabulum.server.people.AccessRecord;
 import fabulum.server.people.People;
+import fabulum.server.people.Permits;
 import fabulum.server.people.StaffId;
 import fabulum.server.people.StaffView;
 import fabulum.server.people.TeamId;
@@ -40,11 +46,17 @@ public class SetUp {
   /** How often what waits is reckoned again after a change, in case a text came in just then. */
   private static final int AGAIN = 2;
 
+  private static final String LADDER = "who is told";
+
   private final Lines lines;
   private final Topics topics;
   private final Teams teams;
   private final People people;
   private final Conversations conversations;
+  private final Owning owning;
+  private final Ladders ladders;
+  private final Permits permits;
+  private final AccessRecord record;
   private final ChangeMapper changes;
   private final TransactionTemplate transactions;
   private final ApplicationEventPublisher events;
@@ -57,6 +69,10 @@ public class SetUp {
       Teams teams,
       People people,
       Conversations conversations,
+      Owning owning,
+      Ladders ladders,
+      Permits permits,
+      AccessRecord record,
       ChangeMapper changes,
       TransactionTemplate transactions,
       ApplicationEventPublisher events,
@@ -66,6 +82,10 @@ public class SetUp {
     this.teams = teams;
     this.people = people;
     this.conversations = conversations;
+    this.owning = owning;
+    this.ladders = ladders;
+    this.permits = permits;
+    this.record = record;
     this.changes = changes;
     this.transactions = transactions;
     this.events = events;
@@ -82,21 +102,28 @@ public class SetUp {
 
   /** Sets up a new line. */
   public Outcome addLine(LineSetup wanted, StaffId by) {
-    return carryOut(() -> {
-      LineId id = lines.add(wanted);
-      note(by, subject(wanted), "added", null, null);
-      return id.value();
-    });
+    return carryOut(
+        by,
+        () -> {
+          LineId id = lines.add(wanted);
+          note(by, subject(wanted), "added", null, null);
+          record.noteAll(by, subject(wanted), Map.of(), access(wanted));
+          return id.value();
+        });
   }
 
   /** Sets a line up otherwise. */
   public Outcome changeLine(LineId id, LineSetup wanted, StaffId by) {
-    return carryOut(() -> {
-      LineSetup before = lines.setup(id);
-      lines.change(id, wanted);
-      noteAll(by, subject(before), said(before), said(lines.setup(id)));
-      return id.value();
-    });
+    return carryOut(
+        by,
+        () -> {
+          LineSetup before = lines.setup(id);
+          lines.change(id, wanted);
+          LineSetup after = lines.setup(id);
+          noteAll(by, subject(before), said(before), said(after));
+          record.noteAll(by, subject(before), access(before), access(after));
+          return id.value();
+        });
   }
 
   private static String subject(LineSetup line) {
@@ -105,6 +132,12 @@ public class SetUp {
 
   private Map<String, String> said(LineSetup line) {
     return Wording.of(line, this::siteName, this::teamName);
+  }
+
+  /** What decides who sees what is on the line. */
+  private Map<String, String> access(LineSetup line) {
+    return Map.of(
+        "team", teamName(line.teamId()), "narrowed", line.narrowed() ? "narrowed" : "not narrowed");
   }
 
   private String siteName(long id) {
@@ -123,42 +156,80 @@ public class SetUp {
         .orElse("");
   }
 
+  /** Gives a line other steps of a ladder; without any, those of its team hold. */
+  public Outcome setLadder(LineId line, List<Step> wanted, StaffId by) {
+    return carryOut(
+        by,
+        () -> {
+          String subject = subject(lines.setup(line));
+          String before = ladders.said(ladders.of(line));
+          ladders.set(line, wanted);
+          noteLadder(by, subject, before, ladders.said(ladders.of(line)));
+          return line.value();
+        });
+  }
+
+  /** Gives a team other steps of a ladder. */
+  public Outcome setLadder(TeamId team, List<Step> wanted, StaffId by) {
+    return carryOut(
+        by,
+        () -> {
+          String subject = "team " + teams.get(team).name();
+          String before = ladders.said(ladders.of(team));
+          ladders.set(team, wanted);
+          noteLadder(by, subject, before, ladders.said(ladders.of(team)));
+          return team.value();
+        });
+  }
+
+  private void noteLadder(StaffId by, String subject, String before, String after) {
+    noteAll(by, subject, Map.of(LADDER, before), Map.of(LADDER, after));
+  }
+
   /** Adds a site. */
   public Outcome addSite(String name, StaffId by) {
-    return carryOut(() -> {
-      SiteView site = lines.addSite(name);
-      note(by, "site " + site.name(), "added", null, null);
-      return site.id();
-    });
+    return carryOut(
+        by,
+        () -> {
+          SiteView site = lines.addSite(name);
+          note(by, "site " + site.name(), "added", null, null);
+          return site.id();
+        });
   }
 
   /** Gives a site another name. */
   public Outcome renameSite(long id, String name, StaffId by) {
-    return carryOut(() -> {
-      String before = siteName(id);
-      lines.renameSite(id, name);
-      noteAll(by, "site " + before, Map.of("name", before), Map.of("name", name.strip()));
-      return id;
-    });
+    return carryOut(
+        by,
+        () -> {
+          String before = siteName(id);
+          lines.renameSite(id, name);
+          noteAll(by, "site " + before, Map.of("name", before), Map.of("name", name.strip()));
+          return id;
+        });
   }
 
   /** Adds a topic to a team's list. */
   public Outcome addTopic(TeamId team, TopicSetup wanted, StaffId by) {
-    return carryOut(() -> {
-      TopicId id = topics.add(team, wanted);
-      note(by, "topic " + wanted.name().strip(), "added", null, teamName(team.value()));
-      return id.value();
-    });
+    return carryOut(
+        by,
+        () -> {
+          TopicId id = topics.add(team, wanted);
+          note(by, "topic " + wanted.name().strip(), "added", null, teamName(team.value()));
+          return id.value();
+        });
   }
 
   /** Renames, recolours, retires or brings back a topic, or changes its promise. */
   public Outcome changeTopic(TopicId id, TopicSetup wanted, StaffId by) {
-    return carryOut(() -> {
-      TopicView before = topics.present(id);
-      topics.change(id, wanted);
-      noteAll(by, "topic " + before.name(), said(before), said(topics.present(id)));
-      return id.value();
-    });
+    return carryOut(
+        by,
+        () -> {
+          TopicView before = topics.present(id);
+          topics.change(id, wanted);
+          noteAll(by, "topic " + before.name(), said(before), said(topics.present(id)));
+          return id.value();
+        });
   }
 
   private static Map<String, String> said(TopicView topic) {
@@ -168,22 +239,26 @@ public class SetUp {
 
   /** Lets one topic stand for another everywhere, and retires that one. */
   public Outcome mergeTopic(TopicId from, TopicId into, StaffId by) {
-    return carryOut(() -> {
-      String gone = topics.present(from).name();
-      String stays = topics.present(into).name();
-      topics.merge(from, into);
-      int had = conversations.mergeTopic(from.value(), into.value());
-      note(by, "topic " + gone, "merged", had + " conversations", stays);
-      return into.value();
-    });
+    return carryOut(
+        by,
+        () -> {
+          String gone = topics.present(from).name();
+          String stays = topics.present(into).name();
+          topics.merge(from, into);
+          int had = conversations.mergeTopic(from.value(), into.value());
+          note(by, "topic " + gone, "merged", had + " conversations", stays);
+          return into.value();
+        });
   }
 
   /** The change first, then the reckoning: others go on meanwhile. */
-  private Outcome carryOut(Supplier<Long> change) {
+  private Outcome carryOut(StaffId by, Supplier<Long> change) {
+    permits.require(by, Act.LEAD);
     long id = transactions.execute(status -> change.get());
     lines.forget();
     topics.forget();
     int reckoned = conversations.reckonDue();
+    owning.letGoUnseen();
     owed.set(AGAIN);
     events.publishEvent(new SetUpChanged());
     return new Outcome(id, reckoned);
@@ -222,7 +297,8 @@ public class SetUp {
   }
 
   /** What was changed, the newest first, from before an id. */
-  public List<ChangeView> history(long before, int limit) {
+  public List<ChangeView> history(long before, int limit, StaffId asking) {
+    permits.require(asking, Act.LEAD);
     Map<Long, StaffView> staff =
         people.list().stream().collect(Collectors.toMap(StaffView::id, Function.identity()));
     return changes.list(before, limit).stream()

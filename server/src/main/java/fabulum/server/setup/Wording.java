@@ -1,5 +1,6 @@
 package fabulum.server.setup;
 
+import fabulum.core.assignment.Way;
 import fabulum.core.hours.Stretch;
 import fabulum.server.lines.HolidayCalendar;
 import fabulum.server.lines.LineSetup;
@@ -36,7 +37,17 @@ final class Wording {
     said.put("closed days", days(line.closedDays()));
     said.put("public holidays", calendar(line.holidays()));
     said.put("open on holidays", days(line.openHolidays()));
+    said.put("new work", way(line.way()));
     return said;
+  }
+
+  private static String way(Way way) {
+    return switch (way) {
+      case NOBODY -> "people take";
+      case IN_TURN -> "in turn";
+      case LEAST_WAITING -> "to whoever has least waiting";
+      case LAST_OWNER -> "to whoever had the customer last";
+    };
   }
 
   static Map<String, String> of(TopicSetup topic) {

@@ -1,5 +1,6 @@
 /** Setting up lines, sites and topics, and who changed what. */
-@ApplicationModule(allowedDependencies = {"platform", "people", "lines", "topics", "conversations"})
+@ApplicationModule(
+    allowedDependencies = {"platform", "people", "lines", "topics", "conversations", "notices"})
 @NullMarked
 package fabulum.server.setup;
 

@@ -1,15 +1,18 @@
 package fabulum.server.several;
 
+import fabulum.core.access.Act;
 import fabulum.core.sending.SendDecision;
 import fabulum.server.conversations.Acts;
 import fabulum.server.conversations.ConversationId;
 import fabulum.server.conversations.ConversationView;
+import fabulum.server.conversations.Conversations.Answer;
 import fabulum.server.conversations.Inbox;
 import fabulum.server.conversations.InboxQuery;
 import fabulum.server.conversations.Moment;
 import fabulum.server.conversations.Step;
 import fabulum.server.conversations.Undoing;
 import fabulum.server.messaging.Messaging;
+import fabulum.server.people.Permits;
 import fabulum.server.people.StaffId;
 import fabulum.server.platform.Problem;
 import fabulum.server.platform.Problem.FieldProblem;
@@ -54,6 +57,7 @@ public class Several {
   private final Acts acts;
   private final Messaging messaging;
   private final Undoing undoing;
+  private final Permits permits;
   private final TransactionTemplate transactions;
   private final Clock clock;
   private final ExecutorService worker = Executors.newSingleThreadExecutor(Several::daemon);
@@ -66,6 +70,7 @@ public class Several {
       Acts acts,
       Messaging messaging,
       Undoing undoing,
+      Permits permits,
       TransactionTemplate transactions,
       Clock clock) {
     this.batches = batches;
@@ -74,6 +79,7 @@ public class Several {
     this.acts = acts;
     this.messaging = messaging;
     this.undoing = undoing;
+    this.permits = permits;
     this.transactions = transactions;
     this.clock = clock;
   }
@@ -91,7 +97,7 @@ public class Several {
     }
   }
 
-  private List<ConversationView> chosen(Selection selection) {
+  private List<ConversationView> chosen(Selection selection, StaffId by) {
     InboxQuery all = selection.all();
     List<ConversationId> ids = all == null ? selection.ids() : inbox.ids(all, MOST + 1);
     if (ids.size() > MOST) {
@@ -100,17 +106,22 @@ public class Several {
     if (ids.isEmpty()) {
       throw bad("ids", "Nothing is chosen.");
     }
-    return inbox.list(ids.stream().distinct().toList());
+    return inbox.list(ids.stream().distinct().toList(), by);
   }
 
   private static Problem bad(String field, String why) {
     return Problem.fields(List.of(new FieldProblem(field, why)));
   }
 
+  private void requirePermit(BatchAct act, StaffId by) {
+    permits.require(by, act.what() == BatchAct.What.TEXT ? Act.SEND_TO_MANY : Act.WORK);
+  }
+
   /** What an act would come to, and which it would skip and why. Nothing is done. */
-  public CheckView check(BatchAct act, Selection selection) {
+  public CheckView check(BatchAct act, Selection selection, StaffId by) {
+    requirePermit(act, by);
     check.require(act);
-    return check.check(act, chosen(selection));
+    return check.check(act, chosen(selection, by));
   }
 
   /**
@@ -123,8 +134,9 @@ public class Several {
     if (known.isPresent()) {
       return get(known.get().id(), by);
     }
+    requirePermit(act, by);
     check.require(act);
-    List<ConversationView> chosen = chosen(selection);
+    List<ConversationView> chosen = chosen(selection, by);
     Map<Long, Skipped> skipped =
         check.check(act, chosen).skipped().stream()
             .collect(Collectors.toMap(Skipped::conversationId, Function.identity()));
@@ -194,7 +206,7 @@ public class Several {
   private Optional<Step> text(BatchRow batch, ConversationId id, StaffId by) {
     String reference = "batch-" + batch.id() + "-" + id.value();
     String words = Objects.requireNonNull(batch.words());
-    SendDecision decision = messaging.answer(id, words, reference, by);
+    SendDecision decision = messaging.answer(id, new Answer(words, reference, null), by);
     if (decision instanceof SendDecision.Refused refused) {
       skip(batch.id(), id.value(), refused.why().get(0).sentence());
     }
@@ -217,15 +229,17 @@ public class Several {
         batch.what(),
         items.size(),
         (int) done,
-        skipped(skips),
+        skipped(skips, asking),
         !batch.finished(),
         undos.get(id));
   }
 
-  private List<Skipped> skipped(List<ItemRow> items) {
+  private List<Skipped> skipped(List<ItemRow> items, StaffId asking) {
     Map<Long, String> names =
         inbox
-            .list(items.stream().map(item -> new ConversationId(item.conversationId())).toList())
+            .list(
+                items.stream().map(item -> new ConversationId(item.conversationId())).toList(),
+                asking)
             .stream()
             .collect(Collectors.toMap(ConversationView::id, BatchCheck::name));
     return items.stream()

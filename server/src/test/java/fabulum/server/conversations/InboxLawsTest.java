@@ -1,7 +1,9 @@
 package fabulum.server.conversations;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import fabulum.core.access.Role;
 import fabulum.core.conversation.ConversationState;
 import fabulum.core.conversation.Group;
 import fabulum.core.hours.Hours;
@@ -13,6 +15,7 @@ import fabulum.core.promise.Promise;
 import fabulum.core.sentence.Facts;
 import fabulum.core.sentence.Sentence;
 import fabulum.core.sentence.SentenceText;
+import fabulum.server.conversations.Conversations.Answer;
 import fabulum.server.lines.LineId;
 import fabulum.server.lines.LineView;
 import fabulum.server.lines.Lines;
@@ -20,9 +23,9 @@ import fabulum.server.lines.NewLine;
 import fabulum.server.messaging.Messaging;
 import fabulum.server.people.NewStaff;
 import fabulum.server.people.People;
-import fabulum.server.people.Role;
 import fabulum.server.people.StaffId;
 import fabulum.server.people.TeamId;
+import fabulum.server.people.Teams;
 import fabulum.server.platform.Problem;
 import fabulum.server.testing.Fabulum;
 import fabulum.server.topics.TopicColour;
@@ -62,11 +65,24 @@ class InboxLawsTest {
   private static final int ACTS = 3_000;
   private static final String[] WORDS = {"bilge pump", "berth", "50% off", "a_b", "INVOICE", "tow"};
 
+  /** The first lead sees everything. */
+  private static final long LEAD = 1;
+
+  /** Leads the team of lines 1 and 3. */
+  private static final long ANN = 2;
+
+  /** Is in that team, and line 3 is narrowed. */
+  private static final long BEN = 3;
+
+  /** Is in the team of line 2; what is handed to it from line 3 is narrowed there too. */
+  private static final long CYN = 4;
+
   private final Random random = new Random(SEED);
   private final Map<Long, Plain> plain = new TreeMap<>();
   private Fabulum fabulum;
   private Conversations conversations;
   private Acts acts;
+  private Owning owning;
   private Inbox inbox;
   private Messaging messaging;
   private Returns returns;
@@ -81,6 +97,7 @@ class InboxLawsTest {
     Instant opened;
     Instant lastAt;
     @Nullable Long owner;
+    @Nullable Long team;
     @Nullable Long startedBy;
     boolean failed;
     final Set<Long> topics = new HashSet<>();
@@ -105,6 +122,7 @@ class InboxLawsTest {
     fabulum = Fabulum.startEmpty();
     conversations = fabulum.context.getBean(Conversations.class);
     acts = fabulum.context.getBean(Acts.class);
+    owning = fabulum.context.getBean(Owning.class);
     inbox = fabulum.context.getBean(Inbox.class);
     messaging = fabulum.context.getBean(Messaging.class);
     returns = fabulum.context.getBean(Returns.class);
@@ -113,9 +131,16 @@ class InboxLawsTest {
     People people = fabulum.context.getBean(People.class);
     people.add(new NewStaff("a", "Ann", "A", Role.LEAD, Fabulum.PASSWORD, false));
     people.add(new NewStaff("b", "Ben", "B", Role.STAFF, Fabulum.PASSWORD, false));
+    people.add(new NewStaff("c", "Cyn", "C", Role.STAFF, Fabulum.PASSWORD, false));
     line("North", "One", "Dock", "Mon-Fri 8:00-12:00, Mon-Fri 13:00-17:00", 60);
     line("North", "Two", "Yard", "", 90);
     line("South", "One", "Shop", "Fri 20:00-2:00 next day, Tue 9:00-18:00", 30);
+    fabulum.tables.update("update line set narrowed = true where id = 3");
+    lines.forget();
+    Teams teams = fabulum.context.getBean(Teams.class);
+    teams.join(new TeamId(2), new StaffId(ANN));
+    teams.join(new TeamId(2), new StaffId(BEN));
+    teams.join(new TeamId(3), new StaffId(CYN));
     for (int i = 1; i <= 3; i++) {
       Integer promise = i == 2 ? 15 : null;
       topics.add(new TeamId(2), new TopicSetup("t" + i, TopicColour.PINE, promise, false));
@@ -162,7 +187,6 @@ class InboxLawsTest {
       returns.bringBack();
       plain.values().forEach(one -> one.now(one.state.cameBack(now()), now()));
     }
-    StaffId by = new StaffId(1 + random.nextInt(2));
     if (plain.size() < 8 || random.nextInt(5) < 2) {
       receive(i);
       return;
@@ -171,14 +195,19 @@ class InboxLawsTest {
     long chosen = ids.get(random.nextInt(ids.size()));
     Plain one = one(chosen);
     ConversationId id = new ConversationId(chosen);
-    switch (random.nextInt(10)) {
+    StaffId someone = anybody();
+    StaffId by = sees(one, someone.value()) ? someone : new StaffId(LEAD);
+    if (!by.equals(someone)) {
+      assertThatThrownBy(() -> owning.take(id, null, someone)).hasMessageContaining("no such");
+    }
+    switch (random.nextInt(11)) {
       case 0, 1, 2 -> answer(one, id, by, i);
       case 3 -> {
-        acts.take(id, by);
+        owning.take(id, null, by);
         one.owner = by.value();
       }
       case 4 -> {
-        acts.letGo(id, by);
+        owning.letGo(id, by);
         one.owner = null;
       }
       case 5 -> {
@@ -191,7 +220,36 @@ class InboxLawsTest {
         one.now(one.state.neededNoAnswer(now()), now());
       }
       case 8 -> topic(one, id, by);
+      case 9 -> handOver(one, id, by);
       default -> takeBack(id, by);
+    }
+  }
+
+  private StaffId anybody() {
+    return new StaffId(1 + random.nextInt(4));
+  }
+
+  /** Whether somebody sees it, by the words of the rule. */
+  private static boolean sees(Plain one, long who) {
+    boolean first = one.line != 2 || Long.valueOf(2).equals(one.team);
+    boolean hidden = one.line == 3 && one.owner != null && one.owner != who;
+    return switch ((int) who) {
+      case (int) LEAD -> true;
+      case (int) ANN -> first;
+      case (int) BEN -> first && !hidden;
+      default -> (one.line == 2 || Long.valueOf(3).equals(one.team)) && !hidden;
+    };
+  }
+
+  private void handOver(Plain one, ConversationId id, StaffId by) {
+    long team = 2 + random.nextInt(2);
+    if (random.nextBoolean()) {
+      owning.handOver(id, HandTo.team(new TeamId(team)), "", by);
+      one.team = team == (one.line == 2 ? 3 : 2) ? null : Long.valueOf(team);
+      one.owner = null;
+    } else {
+      owning.handOver(id, HandTo.person(new StaffId(LEAD)), "", by);
+      one.owner = LEAD;
     }
   }
 
@@ -227,7 +285,7 @@ class InboxLawsTest {
 
   private void answer(Plain one, ConversationId id, StaffId by, int i) {
     String words = "answer " + WORDS[random.nextInt(WORDS.length)];
-    messaging.answer(id, words, "reference-" + i, by);
+    messaging.answer(id, new Answer(words, "reference-" + i, null), by);
     one.owner = one.owner == null ? Long.valueOf(by.value()) : one.owner;
     one.startedBy = one.state.isOpen() ? one.startedBy : Long.valueOf(by.value());
     one.now(one.state.personAnswered(now()), now());
@@ -266,10 +324,10 @@ class InboxLawsTest {
   private void compare(String when) {
     for (int i = 0; i < 4; i++) {
       Sentence sentence = sentence();
-      StaffId me = new StaffId(1 + random.nextInt(2));
+      StaffId me = anybody();
       InboxCounts counts = inbox.counts(sentence, me);
       assertThat(List.of(counts.ourTurn(), counts.theirTurn(), counts.setAside(), counts.done()))
-          .as(when + ": " + SentenceText.write(sentence))
+          .as(when + ", asked by " + me.value() + ": " + SentenceText.write(sentence))
           .isEqualTo(
               List.of(
                   count(Group.OUR_TURN, sentence, me),
@@ -348,7 +406,7 @@ class InboxLawsTest {
         new Facts(
             one.line,
             line.siteId(),
-            line.teamId(),
+            one.team == null ? line.teamId() : one.team,
             id(one.owner),
             id(one.startedBy),
             one.topics,
@@ -357,7 +415,8 @@ class InboxLawsTest {
     Instant due = due(one);
     LocalDate today = now().atZone(hours(one).zone()).toLocalDate();
     LocalDate last = one.lastAt.atZone(hours(one).zone()).toLocalDate();
-    return sentence.agreesWith(facts, me.value())
+    return sees(one, me.value())
+        && sentence.agreesWith(facts, me.value())
         && one.address.contains(sentence.called())
         && (sentence.saying().isEmpty()
             || one.said.stream().anyMatch(said -> contains(said, sentence.saying())))

@@ -2,8 +2,8 @@ package fabulum.server.conversations;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import fabulum.core.access.Sight;
 import fabulum.core.sentence.Sentence;
-import fabulum.server.people.StaffId;
 import fabulum.server.testing.Fabulum;
 import fabulum.server.testing.FabulumExtension;
 import fabulum.server.testing.Webhook;
@@ -56,7 +56,7 @@ class TallyTest {
     Integer rows =
         fabulum.tables.queryForObject("select count(*) from conversation", Integer.class);
     assertThat(
-            tally.count(Sentence.EVERYTHING, new StaffId(1)).values().stream()
+            tally.count(Sentence.EVERYTHING, Sight.everything(1)).values().stream()
                 .mapToInt(Integer::intValue)
                 .sum())
         .isEqualTo(rows);

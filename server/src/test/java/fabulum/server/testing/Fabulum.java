@@ -1,5 +1,6 @@
 package fabulum.server.testing;
 
+import fabulum.core.access.Role;
 import fabulum.core.delivery.Gateway;
 import fabulum.core.hours.Hours;
 import fabulum.core.phone.PhoneNumber;
@@ -10,7 +11,6 @@ import fabulum.server.lines.Lines;
 import fabulum.server.lines.NewLine;
 import fabulum.server.people.NewStaff;
 import fabulum.server.people.People;
-import fabulum.server.people.Role;
 import fabulum.server.people.StaffId;
 import fabulum.server.people.TeamId;
 import fabulum.server.people.Teams;

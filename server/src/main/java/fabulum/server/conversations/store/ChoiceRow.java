@@ -7,7 +7,10 @@ import org.jspecify.annotations.Nullable;
 /**
  * Which conversations, as conditions on columns; null or false leaves one out.
  *
- * @param me who asks, for {@code mine}
+ * @param sight what the one who asks sees
+ * @param team in the hands of this team: handed to it, or on one of its lines and handed to no
+ *     other
+ * @param teamLines that team's lines; never an empty list
  * @param lines on one of these; never an empty list
  * @param called a pattern in lower case, for name, number and details
  * @param digits a pattern for the number
@@ -15,10 +18,12 @@ import org.jspecify.annotations.Nullable;
  * @param spans bounds line by line; never an empty list
  */
 public record ChoiceRow(
-    long me,
+    SightRow sight,
     boolean mine,
     boolean nobodys,
     @Nullable Long colleague,
+    @Nullable Long team,
+    @Nullable List<Long> teamLines,
     @Nullable List<Long> lines,
     @Nullable Long topic,
     boolean toIdentify,

@@ -38,6 +38,31 @@ public interface ConversationMapper {
 
   void setOwner(long id, @Nullable Long staffId);
 
+  void setTeam(long id, @Nullable Long teamId);
+
+  /** The event of the last handing over that nobody has acted on; null for none. */
+  void setHanded(long id, @Nullable Long entryId);
+
+  /** How many each owner has in which it is our turn. */
+  List<OwnerCountRow> listOurTurnByOwner();
+
+  /** How many of those in sight are late, by owner; 0 for nobody. */
+  List<OwnerCountRow> countLateByOwner(Instant now, SightRow sight);
+
+  List<Long> listOpenOfOwner(long ownerId);
+
+  /** Everybody who owns something open. */
+  List<Long> listOwners();
+
+  Optional<Long> findLastOwnerOfCustomer(long customerId);
+
+  Optional<Long> findLastOwnerOfNumber(long numberId);
+
+  /** Whom the line gave something last, and in which turn. */
+  List<TurnRow> listTurns(long lineId);
+
+  void setTurn(long lineId, long staffId, long lastTurn);
+
   void setStartedBy(long id, @Nullable Long staffId);
 
   /** Gives every conversation with the number, where nobody was known, its customer. */
@@ -66,7 +91,7 @@ public interface ConversationMapper {
 
   List<Long> listByNumber(long numberId);
 
-  List<ConversationRow> listOfNumbers(List<Long> ids);
+  List<ConversationRow> listOfNumbers(List<Long> ids, SightRow sight);
 
   List<FactsRow> listFacts(long after, int limit);
 
@@ -87,5 +112,6 @@ public interface ConversationMapper {
 
   void dropTopic(long topicId);
 
-  List<ConversationRow> listMatching(String pattern, @Nullable String digits, int limit);
+  List<ConversationRow> listMatching(
+      String pattern, @Nullable String digits, SightRow sight, int limit);
 }

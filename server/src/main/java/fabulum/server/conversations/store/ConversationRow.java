@@ -1,5 +1,6 @@
 package fabulum.server.conversations.store;
 
+import fabulum.core.access.Spot;
 import fabulum.core.conversation.Back;
 import fabulum.core.conversation.ConversationState;
 import fabulum.core.conversation.Group;
@@ -8,6 +9,7 @@ import fabulum.core.conversation.Turn;
 import fabulum.server.conversations.SpokeLast;
 import java.time.Instant;
 import java.util.Optional;
+import java.util.OptionalLong;
 import org.jspecify.annotations.Nullable;
 
 /** A row of conversation with the address of its number and the name of its customer. */
@@ -19,6 +21,8 @@ public record ConversationRow(
     @Nullable Long customerId,
     @Nullable String customerName,
     @Nullable Long ownerId,
+    @Nullable Long teamId,
+    @Nullable Long handedEntry,
     @Nullable Long startedBy,
     Group box,
     Turn turn,
@@ -38,6 +42,14 @@ public record ConversationRow(
 
   /** How much of the last text a row keeps, in UTF-16 units. */
   private static final int BEGINNING = 200;
+
+  /** Where it is, as far as that decides who sees it. */
+  public Spot spot() {
+    return new Spot(
+        lineId,
+        ownerId == null ? OptionalLong.empty() : OptionalLong.of(ownerId),
+        teamId == null ? OptionalLong.empty() : OptionalLong.of(teamId));
+  }
 
   /** How it stands. */
   public ConversationState state() {

@@ -1,8 +1,11 @@
 package fabulum.server.conversations.store;
 
 import fabulum.core.delivery.DeliveryState;
+import fabulum.server.conversations.EntryKind;
+import fabulum.server.conversations.NoteBefore;
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import org.apache.ibatis.annotations.Mapper;
 import org.jspecify.annotations.Nullable;
 
@@ -36,6 +39,33 @@ public interface EntryMapper {
   boolean existsAnswerSince(long conversationId, Instant since);
 
   void clearWorkingSeconds(long id);
+
+  /** The newest answer that somebody else gave after an entry. */
+  Optional<EntryRow> findAnswerAfter(long conversationId, long after, long butBy);
+
+  /** The newest of a kind that a person wrote. */
+  Optional<EntryRow> findLastOf(long conversationId, EntryKind kind);
+
+  List<EntryRow> listNotesAfter(long conversationId, long after);
+
+  /** Texts of ours that have not gone yet. */
+  List<EntryRow> listWaiting(long conversationId);
+
+  /** The last change of owner before an entry. */
+  Optional<EntryRow> findHandedBefore(long conversationId, long before);
+
+  /** Keeps what a note says, before it says something else. */
+  void keepBefore(long id, Instant at);
+
+  void rewrite(long id, String words, Instant at);
+
+  void withdraw(long id, Instant at);
+
+  List<NoteBefore> listBefore(long id);
+
+  void insertMention(long id, long staffId);
+
+  List<MentionRow> listMentions(List<Long> ids);
 
   /** Whether no later text of ours stands in the conversation. */
   boolean isLastOut(long conversationId, long id);

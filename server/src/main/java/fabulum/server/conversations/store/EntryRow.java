@@ -24,7 +24,11 @@ public record EntryRow(
     @Nullable String failureReason,
     @Nullable Integer parts,
     @Nullable Long workingSeconds,
-    boolean firstAnswer) {
+    boolean firstAnswer,
+    @Nullable Long aboutStaff,
+    @Nullable Long aboutTeam,
+    @Nullable Instant editedAt,
+    boolean withdrawn) {
 
   /** A text from the customer. */
   public static EntryRow received(long conversation, Instant at, String words, String networkId) {
@@ -41,6 +45,10 @@ public record EntryRow(
         null,
         null,
         null,
+        null,
+        null,
+        null,
+        false,
         null,
         null,
         null,
@@ -74,7 +82,11 @@ public record EntryRow(
         null,
         PartCounter.count(words).count(),
         wait == null ? null : wait.workingSeconds(),
-        wait != null && wait.first());
+        wait != null && wait.first(),
+        null,
+        null,
+        null,
+        false);
   }
 
   /** A note. */
@@ -93,6 +105,10 @@ public record EntryRow(
         reference,
         null,
         null,
+        null,
+        null,
+        null,
+        false,
         null,
         null,
         null,
@@ -129,6 +145,35 @@ public record EntryRow(
         null,
         null,
         workingSeconds,
+        false,
+        null,
+        null,
+        null,
         false);
+  }
+
+  /** The same event, about a colleague or a team. */
+  public EntryRow about(@Nullable Long staff, @Nullable Long team) {
+    return new EntryRow(
+        id,
+        conversationId,
+        at,
+        kind,
+        words,
+        event,
+        speakerId,
+        automatic,
+        networkId,
+        reference,
+        delivery,
+        failureCode,
+        failureReason,
+        parts,
+        workingSeconds,
+        firstAnswer,
+        staff,
+        team,
+        editedAt,
+        withdrawn);
   }
 }

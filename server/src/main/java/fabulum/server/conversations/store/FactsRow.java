@@ -10,6 +10,7 @@ public record FactsRow(
     Group box,
     long lineId,
     @Nullable Long ownerId,
+    @Nullable Long teamId,
     @Nullable Long startedBy,
     boolean toIdentify,
     boolean failed) {}

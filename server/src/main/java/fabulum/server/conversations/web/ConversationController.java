@@ -2,11 +2,19 @@ package fabulum.server.conversations.web;
 
 import fabulum.server.conversations.Acts;
 import fabulum.server.conversations.ConversationId;
-import fabulum.server.conversations.Conversations;
+import fabulum.server.conversations.EntryId;
+import fabulum.server.conversations.HandTo;
 import fabulum.server.conversations.Moment;
+import fabulum.server.conversations.NoteBefore;
+import fabulum.server.conversations.Notes;
+import fabulum.server.conversations.Owning;
 import fabulum.server.conversations.Step;
 import fabulum.server.conversations.Undoing;
 import fabulum.server.people.SignedIn;
+import fabulum.server.people.StaffId;
+import fabulum.server.people.TeamId;
+import fabulum.server.platform.Problem;
+import fabulum.server.platform.Problem.FieldProblem;
 import fabulum.server.topics.TopicId;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
@@ -14,6 +22,7 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Pattern;
 import jakarta.validation.constraints.Size;
 import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -32,12 +41,14 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/conversations/{id}")
 class ConversationController {
-  private final Conversations conversations;
+  private final Owning owning;
+  private final Notes notes;
   private final Acts acts;
   private final Undoing undoing;
 
-  ConversationController(Conversations conversations, Acts acts, Undoing undoing) {
-    this.conversations = conversations;
+  ConversationController(Owning owning, Notes notes, Acts acts, Undoing undoing) {
+    this.owning = owning;
+    this.notes = notes;
     this.acts = acts;
     this.undoing = undoing;
   }
@@ -57,13 +68,42 @@ class ConversationController {
               message = "A reference has 8 to 64 letters, digits and hyphens.")
           String reference) {}
 
+  record NoteWords(
+      @NotBlank(message = "There are no words in it yet.")
+          @Size(max = 1600, message = "A note has at most 1600 characters.")
+          String words) {}
+
   @PostMapping("/notes")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void note(
       @AuthenticationPrincipal SignedIn me,
       @PathVariable long id,
       @Valid @RequestBody NoteRequest note) {
-    conversations.note(new ConversationId(id), note.words(), note.reference(), me.id());
+    notes.add(new ConversationId(id), note.words(), note.reference(), me.id());
+  }
+
+  @PutMapping("/notes/{note}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void rewriteNote(
+      @AuthenticationPrincipal SignedIn me,
+      @PathVariable long id,
+      @PathVariable long note,
+      @Valid @RequestBody NoteWords wanted) {
+    notes.rewrite(new ConversationId(id), new EntryId(note), wanted.words(), me.id());
+  }
+
+  @DeleteMapping("/notes/{note}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void withdrawNote(
+      @AuthenticationPrincipal SignedIn me, @PathVariable long id, @PathVariable long note) {
+    notes.withdraw(new ConversationId(id), new EntryId(note), me.id());
+  }
+
+  /** What a note said before. */
+  @GetMapping("/notes/{note}/trace")
+  List<NoteBefore> trace(
+      @AuthenticationPrincipal SignedIn me, @PathVariable long id, @PathVariable long note) {
+    return notes.trace(new ConversationId(id), new EntryId(note), me.id());
   }
 
   /**
@@ -81,14 +121,58 @@ class ConversationController {
   record MomentRequest(
       @NotNull(message = "Say until when.") Moment.Kind kind, @Nullable Instant at) {}
 
+  /**
+   * Taking.
+   *
+   * @param shown whose it was where one looked, 0 for nobody's; empty to take it whoever has it
+   */
+  record TakeRequest(@Nullable Long shown) {}
+
   @PostMapping("/take")
-  ActResponse take(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {
-    return done(me, acts.take(new ConversationId(id), me.id()));
+  ActResponse take(
+      @AuthenticationPrincipal SignedIn me,
+      @PathVariable long id,
+      @RequestBody(required = false) @Nullable TakeRequest wanted) {
+    Long shown = wanted == null ? null : wanted.shown();
+    return done(me, owning.take(new ConversationId(id), shown, me.id()));
+  }
+
+  /**
+   * Handing over.
+   *
+   * @param person to whom; or
+   * @param team to which team
+   * @param why in a few words, kept as a note
+   */
+  record HandOverRequest(@Nullable Long person, @Nullable Long team, @Nullable String why) {
+
+    HandTo to() {
+      if ((person == null) == (team == null)) {
+        throw Problem.fields(List.of(new FieldProblem("to", "Say to whom: a person, or a team.")));
+      }
+      return new HandTo(
+          person == null ? null : new StaffId(person), team == null ? null : new TeamId(team));
+    }
+  }
+
+  @PostMapping("/hand-over")
+  ActResponse handOver(
+      @AuthenticationPrincipal SignedIn me,
+      @PathVariable long id,
+      @RequestBody HandOverRequest wanted) {
+    String why = wanted.why() == null ? "" : wanted.why();
+    return done(me, owning.handOver(new ConversationId(id), wanted.to(), why, me.id()));
+  }
+
+  /** Colleagues and teams it can be handed to. */
+  @GetMapping("/hand-to")
+  Owning.Receivers receivers(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {
+    return owning.receivers(new ConversationId(id), me.id());
   }
 
   @PostMapping("/let-go")
   ActResponse letGo(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {
-    return done(me, acts.letGo(new ConversationId(id), me.id()));
+    return done(me, owning.letGo(new ConversationId(id), me.id()));
   }
 
   @PostMapping("/done")
@@ -102,8 +186,8 @@ class ConversationController {
   }
 
   @GetMapping("/moments")
-  Moment.Offer moments(@PathVariable long id) {
-    return acts.moments(new ConversationId(id));
+  Moment.Offer moments(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {
+    return acts.moments(new ConversationId(id), me.id());
   }
 
   @PostMapping("/set-aside")

@@ -40,10 +40,16 @@ class InboxController {
     this.inbox = inbox;
   }
 
+  /**
+   * Words begun.
+   *
+   * @param seen the newest entry that stood there when they were begun
+   */
   record DraftRequest(
       @NotNull(message = "Words are needed; empty ones throw the draft away.")
           @Size(max = 4000, message = "A draft has at most 4000 characters.")
-          String words) {}
+          String words,
+      @Nullable Long seen) {}
 
   @GetMapping
   InboxPage page(
@@ -71,8 +77,8 @@ class InboxController {
   }
 
   @GetMapping("/jump")
-  List<ConversationView> jump(@RequestParam String words) {
-    return inbox.jump(words);
+  List<ConversationView> jump(@AuthenticationPrincipal SignedIn me, @RequestParam String words) {
+    return inbox.jump(words, me.id());
   }
 
   @GetMapping("/{id}")
@@ -82,10 +88,11 @@ class InboxController {
 
   @GetMapping("/{id}/script")
   ScriptPage script(
+      @AuthenticationPrincipal SignedIn me,
       @PathVariable long id,
       @RequestParam(required = false) @Nullable String before,
       @RequestParam(defaultValue = "50") int limit) {
-    return inbox.script(new ConversationId(id), before, bounded(limit));
+    return inbox.script(new ConversationId(id), before, bounded(limit), me.id());
   }
 
   @PutMapping("/{id}/drafts/{paper}")
@@ -95,7 +102,8 @@ class InboxController {
       @PathVariable long id,
       @PathVariable Paper paper,
       @Valid @RequestBody DraftRequest draft) {
-    inbox.keepDraft(new ConversationId(id), me.id(), paper, draft.words());
+    inbox.keepDraft(
+        new ConversationId(id), new Inbox.Draft(paper, draft.words(), draft.seen()), me.id());
   }
 
   private static int bounded(int limit) {

@@ -2,10 +2,12 @@ package fabulum.server.conversations.web;
 
 import fabulum.server.conversations.WriteTo;
 import fabulum.server.lines.LineId;
+import fabulum.server.people.SignedIn;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
 import org.jspecify.annotations.Nullable;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -38,15 +40,16 @@ class WriteToController {
   record OpenResponse(long id) {}
 
   @GetMapping("/api/write-to")
-  WriteTo.Found find(@RequestParam String words, @RequestParam long line) {
-    return writeTo.find(words, new LineId(line));
+  WriteTo.Found find(
+      @AuthenticationPrincipal SignedIn me, @RequestParam String words, @RequestParam long line) {
+    return writeTo.find(words, new LineId(line), me.id());
   }
 
   @PostMapping("/api/write-to")
-  OpenResponse open(@Valid @RequestBody OpenRequest wanted) {
+  OpenResponse open(@AuthenticationPrincipal SignedIn me, @Valid @RequestBody OpenRequest wanted) {
     String name = wanted.name() == null ? "" : wanted.name();
     WriteTo.Wanted whom =
         new WriteTo.Wanted(new LineId(wanted.line()), wanted.number(), wanted.makeCustomer(), name);
-    return new OpenResponse(writeTo.open(whom).value());
+    return new OpenResponse(writeTo.open(whom, me.id()).value());
   }
 }

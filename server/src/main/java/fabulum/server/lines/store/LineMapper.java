@@ -41,6 +41,14 @@ public interface LineMapper {
 
   void insertOpenHoliday(long lineId, LocalDate day);
 
+  long lock(long id);
+
+  List<Long> listToldOfNobodys(long lineId);
+
+  void insertToldOfNobodys(long lineId, long staffId);
+
+  void deleteToldOfNobodys(long lineId);
+
   void deleteSpans(long lineId);
 
   void deleteClosedDays(long lineId);

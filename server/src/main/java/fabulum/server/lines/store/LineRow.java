@@ -1,5 +1,6 @@
 package fabulum.server.lines.store;
 
+import fabulum.core.assignment.Way;
 import org.jspecify.annotations.Nullable;
 
 /** A row of line with the name of its site. */
@@ -15,4 +16,6 @@ public record LineRow(
     boolean inUse,
     int promiseMinutes,
     @Nullable String holidayCountry,
-    @Nullable String holidayRegion) {}
+    @Nullable String holidayRegion,
+    Way way,
+    boolean narrowed) {}

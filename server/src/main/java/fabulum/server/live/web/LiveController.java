@@ -3,11 +3,13 @@ package fabulum.server.live.web;
 import fabulum.server.live.LiveMessage;
 import fabulum.server.live.LiveStream;
 import fabulum.server.live.Subscription;
+import fabulum.server.people.SignedIn;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -33,11 +35,13 @@ class LiveController {
               mediaType = MediaType.TEXT_EVENT_STREAM_VALUE,
               schema = @Schema(implementation = LiveMessage.class)))
   SseEmitter listen(
+      @AuthenticationPrincipal SignedIn me,
       @RequestParam(required = false) @Nullable String after,
       @RequestHeader(name = "Last-Event-ID", required = false) @Nullable String lastHeard) {
     SseEmitter emitter = new SseEmitter(NO_TIMEOUT);
     Subscription subscription =
         stream.listen(
+            me,
             (position, message) ->
                 emitter.send(
                     SseEmitter.event().id(position).data(message, MediaType.APPLICATION_JSON)),

@@ -5,6 +5,7 @@ import fabulum.core.parts.PartCount;
 import fabulum.core.parts.PartCounter;
 import fabulum.core.sending.SendDecision;
 import fabulum.server.conversations.ConversationId;
+import fabulum.server.conversations.Conversations.Answer;
 import fabulum.server.messaging.Messaging;
 import fabulum.server.people.SignedIn;
 import fabulum.server.platform.Problem.FieldProblem;
@@ -39,6 +40,8 @@ class TextController {
    * An answer.
    *
    * @param reference made by the caller, once for this answer: sending it again sends nothing more
+   * @param seen the newest entry that stood there when it was begun; when a colleague has answered
+   *     since, nothing is sent. Empty to send it whatever stands there
    */
   record AnswerRequest(
       @NotNull(message = "There are no words in it yet.") String words,
@@ -46,7 +49,13 @@ class TextController {
           @Pattern(
               regexp = "[A-Za-z0-9-]{8,64}",
               message = "A reference has 8 to 64 letters, digits and hyphens.")
-          String reference) {}
+          String reference,
+      @Nullable Long seen) {
+
+    Answer answer() {
+      return new Answer(words, reference, seen);
+    }
+  }
 
   record AnswerResponse(int parts) {}
 
@@ -82,8 +91,7 @@ class TextController {
       @AuthenticationPrincipal SignedIn me,
       @PathVariable long id,
       @Valid @RequestBody AnswerRequest answer) {
-    SendDecision decision =
-        messaging.answer(new ConversationId(id), answer.words(), answer.reference(), me.id());
+    SendDecision decision = messaging.answer(new ConversationId(id), answer.answer(), me.id());
     if (decision instanceof SendDecision.Allowed allowed) {
       return ResponseEntity.ok(new AnswerResponse(allowed.parts()));
     }

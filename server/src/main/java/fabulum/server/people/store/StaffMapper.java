@@ -1,9 +1,15 @@
 package fabulum.server.people.store;
 
-import fabulum.server.people.Role;
+import fabulum.core.access.Permission;
+import fabulum.core.access.Role;
+import fabulum.server.people.Mark;
+import fabulum.server.people.Standing;
+import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import org.apache.ibatis.annotations.Mapper;
+import org.jspecify.annotations.Nullable;
 
 /** Staff in the database. */
 @Mapper
@@ -14,13 +20,50 @@ public interface StaffMapper {
 
   List<StaffRow> list();
 
+  /** Holds all leads, so that two changes to who leads follow each other. */
+  List<Long> lockLeads();
+
   long insert(
       String signInName,
       String fullName,
       String initials,
       Role role,
       String passwordHash,
-      boolean mustChangePassword);
+      boolean mustChangePassword,
+      Standing standing,
+      @Nullable String email);
 
   void setPassword(long id, String passwordHash);
+
+  void setProfile(long id, String fullName, String initials, Mark mark);
+
+  void setRole(long id, Role role);
+
+  void setStanding(long id, Standing standing);
+
+  void setLimit(long id, @Nullable Integer limit);
+
+  void setByHand(long id, @Nullable Boolean in, Instant at);
+
+  void setUsual(long id, @Nullable String zone, @Nullable Long coverId);
+
+  void setLastAnswer(long id, Instant at);
+
+  List<PermissionRow> listPermissions();
+
+  void insertPermission(long id, Permission permission);
+
+  void deletePermissions(long id);
+
+  List<StaffSpanRow> listSpans();
+
+  void insertSpan(long id, int dayOfWeek, int fromMinute, int minutes);
+
+  void deleteSpans(long id);
+
+  List<AbsenceRow> listAbsences();
+
+  void insertAbsence(long staffId, LocalDate firstDay, LocalDate lastDay, @Nullable Long coverId);
+
+  void deleteAbsences(long staffId);
 }

@@ -1,6 +1,10 @@
 package fabulum.server.people.store;
 
-import fabulum.server.people.Role;
+import fabulum.core.access.Role;
+import fabulum.server.people.Mark;
+import fabulum.server.people.Standing;
+import java.time.Instant;
+import org.jspecify.annotations.Nullable;
 
 /** A row of staff. */
 public record StaffRow(
@@ -10,7 +14,22 @@ public record StaffRow(
     String initials,
     Role role,
     String passwordHash,
-    boolean mustChangePassword) {
+    boolean mustChangePassword,
+    Standing standing,
+    @Nullable String email,
+    Mark.Shape shape,
+    Mark.Ink ink,
+    @Nullable Integer workLimit,
+    @Nullable String zone,
+    @Nullable Boolean inByHand,
+    @Nullable Instant byHandAt,
+    @Nullable Long coverId,
+    @Nullable Instant lastAnswerAt) {
+
+  /** Whether they may come in. */
+  public boolean isActive() {
+    return standing == Standing.ACTIVE;
+  }
 
   @Override
   public String toString() {

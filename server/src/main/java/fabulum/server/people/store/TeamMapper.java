@@ -13,5 +13,9 @@ public interface TeamMapper {
 
   long insert(String name);
 
+  void rename(long id, String name);
+
   void addMember(long teamId, long staffId);
+
+  void removeFromAll(long staffId);
 }

@@ -1,9 +1,11 @@
 package fabulum.server.people.web;
 
+import fabulum.server.people.SignIns;
 import fabulum.server.people.SignedIn;
 import fabulum.server.platform.Problem.Kind;
 import fabulum.server.platform.web.ProblemDocument;
 import jakarta.servlet.http.HttpServletRequest;
+import org.jspecify.annotations.Nullable;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
@@ -41,15 +43,17 @@ class FrontDoor {
   }
 
   @Bean
-  SecurityFilterChain rules(HttpSecurity http, JsonMapper json) {
+  SecurityFilterChain rules(HttpSecurity http, JsonMapper json, SignIns signIns) {
     return http.authorizeHttpRequests(requests ->
             requests
                 .requestMatchers(HttpMethod.POST, "/api/session")
                 .permitAll()
+                .requestMatchers("/api/invitations/**")
+                .permitAll()
                 .requestMatchers("/api/session", "/api/session/**")
-                .authenticated()
+                .access((who, request) -> new AuthorizationDecision(isIn(who.get(), signIns)))
                 .requestMatchers("/api", "/api/**")
-                .access((who, request) -> new AuthorizationDecision(mayWork(who.get())))
+                .access((who, request) -> new AuthorizationDecision(mayWork(who.get(), signIns)))
                 .anyRequest()
                 .permitAll())
         .csrf(csrf -> csrf.spa().ignoringRequestMatchers("/webhook/**"))
@@ -57,7 +61,7 @@ class FrontDoor {
             refusals
                 .authenticationEntryPoint(
                     (request, response, why) -> notSignedIn().write(response, json))
-                .accessDeniedHandler(denied(json)))
+                .accessDeniedHandler(denied(json, signIns)))
         .headers(headers ->
             headers
                 .contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY))
@@ -70,26 +74,37 @@ class FrontDoor {
         .build();
   }
 
-  private static boolean mayWork(Authentication who) {
-    return who.getPrincipal() instanceof SignedIn signedIn && !signedIn.mustChangePassword();
+  private static boolean isIn(@Nullable Authentication who, SignIns signIns) {
+    return who != null
+        && who.getPrincipal() instanceof SignedIn signedIn
+        && signIns.isLive(signedIn.signInId());
   }
 
-  private static AccessDeniedHandler denied(JsonMapper json) {
-    return (request, response, why) -> refusal(request).write(response, json);
+  private static boolean mayWork(@Nullable Authentication who, SignIns signIns) {
+    return who != null
+        && isIn(who, signIns)
+        && who.getPrincipal() instanceof SignedIn signedIn
+        && !signedIn.mustChangePassword();
   }
 
-  private static ProblemDocument refusal(HttpServletRequest request) {
+  private static AccessDeniedHandler denied(JsonMapper json, SignIns signIns) {
+    return (request, response, why) -> refusal(request, signIns).write(response, json);
+  }
+
+  private static ProblemDocument refusal(HttpServletRequest request, SignIns signIns) {
     Authentication who = SecurityContextHolder.getContext().getAuthentication();
-    boolean signingIn =
-        request.getMethod().equals("POST") && request.getRequestURI().equals("/api/session");
-    if (who == null || !(who.getPrincipal() instanceof SignedIn signedIn)) {
-      return signingIn ? stalePage() : notSignedIn();
+    boolean open =
+        request.getMethod().equals("POST")
+            && (request.getRequestURI().equals("/api/session")
+                || request.getRequestURI().startsWith("/api/invitations/"));
+    if (!isIn(who, signIns)) {
+      return open ? stalePage() : notSignedIn();
     }
-    return signedIn.mustChangePassword()
-        ? ProblemDocument.of(
+    return mayWork(who, signIns)
+        ? stalePage()
+        : ProblemDocument.of(
             Kind.PASSWORD_CHANGE_NEEDED,
-            "Your password was for one use. Choose your own, then go on.")
-        : stalePage();
+            "Your password was for one use. Choose your own, then go on.");
   }
 
   private static ProblemDocument notSignedIn() {

@@ -2,10 +2,9 @@ package fabulum.server.people.web;
 
 import fabulum.server.people.People;
 import fabulum.server.people.SignIn;
+import fabulum.server.people.SignIns;
 import fabulum.server.people.SignedIn;
-import fabulum.server.people.StaffView;
-import fabulum.server.platform.ClockSettings;
-import fabulum.server.platform.PageSettings;
+import fabulum.server.people.web.SessionDesk.SessionResponse;
 import fabulum.server.platform.Problem.Kind;
 import fabulum.server.platform.web.ProblemDocument;
 import io.swagger.v3.oas.annotations.media.Content;
@@ -18,19 +17,11 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotEmpty;
 import jakarta.validation.constraints.Size;
-import java.time.Clock;
-import java.time.Instant;
-import java.util.List;
-import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
-import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
-import org.springframework.security.core.authority.SimpleGrantedAuthority;
-import org.springframework.security.core.context.SecurityContext;
 import org.springframework.security.core.context.SecurityContextHolder;
-import org.springframework.security.web.context.SecurityContextRepository;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -45,22 +36,13 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/session")
 class SessionController {
   private final People people;
-  private final SecurityContextRepository contexts;
-  private final Clock clock;
-  private final ClockSettings clockSettings;
-  private final PageSettings page;
+  private final SignIns signIns;
+  private final SessionDesk desk;
 
-  SessionController(
-      People people,
-      SecurityContextRepository contexts,
-      Clock clock,
-      ClockSettings clockSettings,
-      PageSettings page) {
+  SessionController(People people, SignIns signIns, SessionDesk desk) {
     this.people = people;
-    this.contexts = contexts;
-    this.clock = clock;
-    this.clockSettings = clockSettings;
-    this.page = page;
+    this.signIns = signIns;
+    this.desk = desk;
   }
 
   record SignInRequest(
@@ -75,20 +57,6 @@ class SessionController {
       @NotEmpty(message = "Your present password is needed.") @Size(max = 200) String old,
       @NotEmpty(message = "A new password is needed.") @Size(max = 200) String wanted) {}
 
-  /**
-   * The session.
-   *
-   * @param now the server's time when it answered
-   * @param clockRuns false while the server's clock stands still for a demonstration
-   * @param handsets where the stand-in's handsets are, if there are any
-   */
-  record SessionResponse(
-      StaffView staff,
-      boolean mustChangePassword,
-      Instant now,
-      boolean clockRuns,
-      @Nullable String handsets) {}
-
   @PostMapping
   @ApiResponse(
       responseCode = "200",
@@ -97,14 +65,9 @@ class SessionController {
       @Valid @RequestBody SignInRequest wanted,
       HttpServletRequest request,
       HttpServletResponse response) {
-    SignIn result = people.signIn(wanted.name(), wanted.password(), request.getRemoteAddr());
+    SignIn result = people.signIn(wanted.name(), wanted.password(), SessionDesk.from(request));
     if (result instanceof SignIn.Welcome welcome) {
-      SignedIn signedIn = SignedIn.of(welcome);
-      if (request.getSession(false) != null) {
-        request.changeSessionId();
-      }
-      remember(signedIn, request, response);
-      return ResponseEntity.ok(session(signedIn));
+      return ResponseEntity.ok(desk.letIn(welcome.signedIn(), request, response));
     }
     if (result instanceof SignIn.SlowDown slowDown) {
       long seconds = slowDown.pause().toSeconds() + 1;
@@ -121,12 +84,13 @@ class SessionController {
 
   @GetMapping
   SessionResponse current(@AuthenticationPrincipal SignedIn signedIn) {
-    return session(signedIn);
+    return desk.session(signedIn);
   }
 
   @DeleteMapping
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void signOut(HttpServletRequest request) {
+  void signOut(@AuthenticationPrincipal SignedIn signedIn, HttpServletRequest request) {
+    signIns.end(signedIn.signInId());
     HttpSession session = request.getSession(false);
     if (session != null) {
       session.invalidate();
@@ -140,32 +104,9 @@ class SessionController {
       @Valid @RequestBody PasswordRequest wanted,
       HttpServletRequest request,
       HttpServletResponse response) {
-    people.changePassword(signedIn.id(), wanted.old(), wanted.wanted());
-    SignedIn changed =
-        new SignedIn(
-            signedIn.staffId(), signedIn.name(), signedIn.initials(), signedIn.role(), false);
-    remember(changed, request, response);
-    return session(changed);
-  }
-
-  private void remember(
-      SignedIn signedIn, HttpServletRequest request, HttpServletResponse response) {
-    SecurityContext context = SecurityContextHolder.createEmptyContext();
-    List<SimpleGrantedAuthority> roles =
-        List.of(new SimpleGrantedAuthority("ROLE_" + signedIn.role()));
-    context.setAuthentication(
-        UsernamePasswordAuthenticationToken.authenticated(signedIn, null, roles));
-    SecurityContextHolder.setContext(context);
-    contexts.saveContext(context, request, response);
-  }
-
-  private SessionResponse session(SignedIn signedIn) {
-    boolean runs = clockSettings.at() == null || clockSettings.runs();
-    return new SessionResponse(
-        new StaffView(signedIn.staffId(), signedIn.name(), signedIn.initials(), signedIn.role()),
-        signedIn.mustChangePassword(),
-        clock.instant(),
-        runs,
-        page.handsets());
+    people.changePassword(signedIn, wanted.old(), wanted.wanted());
+    SignedIn changed = new SignedIn(signedIn.staffId(), signedIn.signInId(), false);
+    desk.remember(changed, request, response);
+    return desk.session(changed);
   }
 }

@@ -85,7 +85,7 @@ class SeveralController {
 
   @PostMapping("/check")
   CheckView check(@AuthenticationPrincipal SignedIn me, @Valid @RequestBody SeveralRequest wanted) {
-    return several.check(wanted.act(), wanted.selection(me));
+    return several.check(wanted.act(), wanted.selection(me), me.id());
   }
 
   @PostMapping

@@ -1,26 +1,22 @@
 package fabulum.server.setup.web;
 
+import fabulum.core.access.Act;
+import fabulum.core.assignment.Way;
 import fabulum.core.hours.Stretch;
 import fabulum.server.lines.HolidayCalendar;
 import fabulum.server.lines.Holidays;
 import fabulum.server.lines.LineId;
 import fabulum.server.lines.LinePromise;
 import fabulum.server.lines.LineSetup;
+import fabulum.server.lines.LineView;
 import fabulum.server.lines.Lines;
-import fabulum.server.lines.SiteView;
+import fabulum.server.people.Permits;
 import fabulum.server.people.SignedIn;
-import fabulum.server.people.TeamId;
-import fabulum.server.setup.ChangeView;
+import fabulum.server.platform.web.SpanMessage;
 import fabulum.server.setup.SetUp;
-import fabulum.server.topics.TopicColour;
-import fabulum.server.topics.TopicId;
-import fabulum.server.topics.TopicSetup;
 import jakarta.validation.Valid;
-import jakarta.validation.constraints.Max;
-import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
 import java.time.Clock;
-import java.time.DayOfWeek;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
@@ -35,39 +31,22 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
-/** Lines, sites and topics as they are set up, and who changed what. */
+/** Lines as they are set up. */
 @RestController
 @RequestMapping("/api/setup")
-class SetUpController {
-  private static final int LONGEST_HISTORY = 100;
-
+class LineSetUpController {
   private final SetUp setUp;
   private final Lines lines;
   private final Holidays holidays;
+  private final Permits permits;
   private final Clock clock;
 
-  SetUpController(SetUp setUp, Lines lines, Holidays holidays, Clock clock) {
+  LineSetUpController(SetUp setUp, Lines lines, Holidays holidays, Permits permits, Clock clock) {
     this.setUp = setUp;
     this.lines = lines;
     this.holidays = holidays;
+    this.permits = permits;
     this.clock = clock;
-  }
-
-  /**
-   * Opening hours.
-   *
-   * @param day 1 Monday to 7 Sunday
-   * @param from minutes of that day
-   * @param to minutes from the beginning of that day; beyond 1440 they end on the next
-   */
-  record SpanMessage(
-      @Min(value = 1, message = "Days are 1 to 7.") @Max(value = 7, message = "Days are 1 to 7.")
-          int day,
-      int from,
-      int to) {
-    static SpanMessage of(Stretch stretch) {
-      return new SpanMessage(stretch.day().getValue(), stretch.from(), stretch.to());
-    }
   }
 
   /**
@@ -79,6 +58,9 @@ class SetUpController {
    * @param week empty for always open
    * @param holidays whose public holidays it keeps as well
    * @param openHolidays public holidays on which it opens all the same
+   * @param way in which it gives out what nobody owns; empty for people take
+   * @param narrowed whether one sees on it only what nobody owns or is one's own; leads see all
+   * @param tellOfNobodys who is told when something could be given to nobody
    */
   record LineMessage(
       @NotNull(message = "A line has a name.") String name,
@@ -92,13 +74,13 @@ class SetUpController {
       @NotNull(message = "Hours are needed; none for always open.") List<@Valid SpanMessage> week,
       @NotNull(message = "Closed days are needed, if only none.") List<LocalDate> closedDays,
       @Nullable HolidayCalendar holidays,
-      @NotNull(message = "Open holidays are needed, if only none.") List<LocalDate> openHolidays) {
+      @NotNull(message = "Open holidays are needed, if only none.") List<LocalDate> openHolidays,
+      @Nullable Way way,
+      boolean narrowed,
+      @Nullable List<Long> tellOfNobodys) {
 
     LineSetup setup() {
-      List<Stretch> stretches =
-          week.stream()
-              .map(span -> new Stretch(DayOfWeek.of(span.day()), span.from(), span.to()))
-              .toList();
+      List<Stretch> stretches = week.stream().map(SpanMessage::stretch).toList();
       return new LineSetup(
           name,
           number,
@@ -111,13 +93,16 @@ class SetUpController {
           stretches,
           closedDays,
           holidays,
-          openHolidays);
+          openHolidays,
+          way == null ? Way.NOBODY : way,
+          narrowed,
+          tellOfNobodys == null ? List.of() : tellOfNobodys);
     }
 
-    static LineMessage of(LineSetup line) {
+    static LineMessage of(LineSetup line, String shownNumber) {
       return new LineMessage(
           line.name(),
-          line.number(),
+          shownNumber,
           line.region(),
           line.siteId(),
           line.teamId(),
@@ -127,7 +112,10 @@ class SetUpController {
           line.week().stream().map(SpanMessage::of).toList(),
           line.closedDays(),
           line.holidays(),
-          line.openHolidays());
+          line.openHolidays(),
+          line.way(),
+          line.narrowed(),
+          line.tellOfNobodys());
     }
   }
 
@@ -140,28 +128,18 @@ class SetUpController {
    */
   record PreviewResponse(Instant at, boolean open, @Nullable Instant due) {}
 
-  record NameRequest(@NotNull(message = "A name is needed.") String name) {}
-
-  /**
-   * A topic.
-   *
-   * @param promiseMinutes of working time; empty for as its line promises
-   */
-  record TopicMessage(
-      @NotNull(message = "A topic is a word or two.") String name,
-      @NotNull(message = "Choose a colour.") TopicColour colour,
-      @Nullable Integer promiseMinutes,
-      boolean retired) {
-    TopicSetup setup() {
-      return new TopicSetup(name, colour, promiseMinutes, retired);
-    }
+  /** All lines, also those the lead does not see the conversations of. */
+  @GetMapping("/lines")
+  List<LineView> list(@AuthenticationPrincipal SignedIn me) {
+    permits.require(me.id(), Act.LEAD);
+    return lines.list();
   }
 
-  record MergeRequest(long into) {}
-
   @GetMapping("/lines/{id}")
-  LineMessage line(@PathVariable long id) {
-    return LineMessage.of(lines.setup(new LineId(id)));
+  LineMessage line(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {
+    permits.require(me.id(), Act.LEAD);
+    LineId line = new LineId(id);
+    return LineMessage.of(lines.setup(line), lines.get(line).shownNumber());
   }
 
   @PostMapping("/lines")
@@ -186,49 +164,6 @@ class SetUpController {
     return new PreviewResponse(then, promise.hours().isOpen(then), promise.due(then).orElse(null));
   }
 
-  @GetMapping("/sites")
-  List<SiteView> sites() {
-    return lines.listSites();
-  }
-
-  @PostMapping("/sites")
-  SetUp.Outcome addSite(
-      @AuthenticationPrincipal SignedIn me, @Valid @RequestBody NameRequest site) {
-    return setUp.addSite(site.name(), me.id());
-  }
-
-  @PutMapping("/sites/{id}")
-  SetUp.Outcome renameSite(
-      @AuthenticationPrincipal SignedIn me,
-      @PathVariable long id,
-      @Valid @RequestBody NameRequest site) {
-    return setUp.renameSite(id, site.name(), me.id());
-  }
-
-  @PostMapping("/teams/{team}/topics")
-  SetUp.Outcome addTopic(
-      @AuthenticationPrincipal SignedIn me,
-      @PathVariable long team,
-      @Valid @RequestBody TopicMessage topic) {
-    return setUp.addTopic(new TeamId(team), topic.setup(), me.id());
-  }
-
-  @PutMapping("/topics/{id}")
-  SetUp.Outcome changeTopic(
-      @AuthenticationPrincipal SignedIn me,
-      @PathVariable long id,
-      @Valid @RequestBody TopicMessage topic) {
-    return setUp.changeTopic(new TopicId(id), topic.setup(), me.id());
-  }
-
-  @PostMapping("/topics/{id}/merge")
-  SetUp.Outcome mergeTopic(
-      @AuthenticationPrincipal SignedIn me,
-      @PathVariable long id,
-      @Valid @RequestBody MergeRequest merge) {
-    return setUp.mergeTopic(new TopicId(id), new TopicId(merge.into()), me.id());
-  }
-
   @GetMapping("/holidays")
   List<Holidays.CountryView> countries() {
     return holidays.countries();
@@ -238,10 +173,5 @@ class SetUpController {
   List<Holidays.HolidayView> holidays(
       @PathVariable String country, @RequestParam(required = false) @Nullable String region) {
     return holidays.list(new HolidayCalendar(country, region));
-  }
-
-  @GetMapping("/history")
-  List<ChangeView> history(@RequestParam(defaultValue = "9223372036854775807") long before) {
-    return setUp.history(before, LONGEST_HISTORY);
   }
 }

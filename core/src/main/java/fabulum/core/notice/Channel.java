@@ -1,0 +1,13 @@
+package fabulum.core.notice;
+
+/** How somebody is told. */
+public enum Channel {
+  /** In the application's own list, and counted in its masthead. */
+  HERE,
+  /** By a notification of the desktop, while the application is open somewhere. */
+  DESKTOP,
+  /** By a short sound. */
+  SOUND,
+  /** By mail. */
+  MAIL
+}

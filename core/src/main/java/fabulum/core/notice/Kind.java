@@ -1,0 +1,38 @@
+package fabulum.core.notice;
+
+import java.util.EnumSet;
+import java.util.Set;
+
+/** What a notice tells of. */
+public enum Kind {
+  /** Something came that is mine, or was handed to me. */
+  MINE("what is mine"),
+  /** Something came that is nobody's yet. */
+  NOBODYS("what is nobody's"),
+  /** A note names me. */
+  MENTION("where I am named"),
+  /** An answer nears its promise. */
+  SOON("what is soon late"),
+  /** An answer is late. */
+  LATE("what is late");
+
+  private final String words;
+
+  Kind(String words) {
+    this.words = words;
+  }
+
+  /** As it goes on after "tell me of". */
+  public String words() {
+    return words;
+  }
+
+  /** How one is told of it who has chosen nothing. */
+  public Set<Channel> usual() {
+    return switch (this) {
+      case MINE, MENTION -> EnumSet.of(Channel.HERE, Channel.DESKTOP, Channel.SOUND);
+      case LATE -> EnumSet.of(Channel.HERE, Channel.DESKTOP);
+      case SOON, NOBODYS -> EnumSet.of(Channel.HERE);
+    };
+  }
+}

@@ -1,0 +1,73 @@
+package fabulum.server.conversations;
+
+import fabulum.server.conversations.store.EntryMapper;
+import fabulum.server.conversations.store.EntryRow;
+import fabulum.server.conversations.store.MentionRow;
+import fabulum.server.people.People;
+import fabulum.server.people.StaffView;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+
+/** Entries as they are told. What was withdrawn has no words. */
+@Component
+class EntryViews {
+  private final EntryMapper entries;
+  private final People people;
+
+  EntryViews(EntryMapper entries, People people) {
+    this.entries = entries;
+    this.people = people;
+  }
+
+  List<EntryView> of(List<EntryRow> rows) {
+    Map<Long, StaffView> staff =
+        people.list().stream().collect(Collectors.toMap(StaffView::id, Function.identity()));
+    Map<Long, List<Long>> mentions = mentions(rows);
+    return rows.stream()
+        .map(row -> view(row, staff, mentions.getOrDefault(row.id(), List.of())))
+        .toList();
+  }
+
+  private Map<Long, List<Long>> mentions(List<EntryRow> rows) {
+    List<Long> notes =
+        rows.stream().filter(row -> row.kind() == EntryKind.NOTE).map(EntryRow::id).toList();
+    return notes.isEmpty()
+        ? Map.of()
+        : entries.listMentions(notes).stream()
+            .collect(
+                Collectors.groupingBy(
+                    MentionRow::entryId,
+                    Collectors.mapping(MentionRow::staffId, Collectors.toList())));
+  }
+
+  private static EntryView view(EntryRow row, Map<Long, StaffView> staff, List<Long> mentions) {
+    return new EntryView(
+        row.id(),
+        row.conversationId(),
+        row.at(),
+        row.kind(),
+        row.withdrawn() ? null : row.words(),
+        row.event(),
+        find(row.speakerId(), staff),
+        row.automatic(),
+        row.reference(),
+        row.delivery(),
+        row.failureCode(),
+        row.failureReason(),
+        row.parts(),
+        row.workingSeconds(),
+        find(row.aboutStaff(), staff),
+        row.aboutTeam(),
+        row.editedAt(),
+        row.withdrawn(),
+        mentions);
+  }
+
+  private static @Nullable StaffView find(@Nullable Long id, Map<Long, StaffView> staff) {
+    return id == null ? null : staff.get(id);
+  }
+}

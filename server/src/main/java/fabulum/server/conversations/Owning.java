@@ -1,0 +1,317 @@
+package fabulum.server.conversations;
+
+import fabulum.core.attendance.Presence;
+import fabulum.server.conversations.Step.Snapshot;
+import fabulum.server.conversations.store.ConversationMapper;
+import fabulum.server.conversations.store.ConversationRow;
+import fabulum.server.conversations.store.EntryMapper;
+import fabulum.server.conversations.store.EntryRow;
+import fabulum.server.people.People;
+import fabulum.server.people.PeopleChanged;
+import fabulum.server.people.StaffId;
+import fabulum.server.people.StaffView;
+import fabulum.server.people.TeamId;
+import fabulum.server.people.TeamView;
+import fabulum.server.people.Teams;
+import fabulum.server.platform.Problem;
+import fabulum.server.platform.Problem.FieldProblem;
+import fabulum.server.platform.Problem.Kind;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** Whose a conversation is: taking it, handing it over, letting it go. */
+@Service
+public class Owning {
+  private static final int LONGEST_WHY = 400;
+
+  private final ConversationMapper conversations;
+  private final EntryMapper entries;
+  private final Bookkeeping books;
+  private final InSight inSight;
+  private final Eligible eligible;
+  private final People people;
+  private final Teams teams;
+  private final TransactionTemplate transactions;
+  private final ApplicationEventPublisher events;
+
+  Owning(
+      ConversationMapper conversations,
+      EntryMapper entries,
+      Bookkeeping books,
+      InSight inSight,
+      Eligible eligible,
+      People people,
+      Teams teams,
+      TransactionTemplate transactions,
+      ApplicationEventPublisher events) {
+    this.conversations = conversations;
+    this.entries = entries;
+    this.books = books;
+    this.inSight = inSight;
+    this.eligible = eligible;
+    this.people = people;
+    this.teams = teams;
+    this.transactions = transactions;
+    this.events = events;
+  }
+
+  /**
+   * Makes it the colleague's own.
+   *
+   * @param shown whose it was where they looked, 0 for nobody's; null when they take it whoever has
+   *     it. When somebody else has it by now, it is refused and says who.
+   */
+  @Transactional
+  public Optional<Step> take(ConversationId id, @Nullable Long shown, StaffId by) {
+    ConversationRow row = inSight.lock(id, by);
+    Long owner = row.ownerId();
+    if (owner != null && owner == by.value()) {
+      return Optional.empty();
+    }
+    if (shown != null && owner != null && owner.longValue() != shown.longValue()) {
+      throw Problem.conflict(
+          Kind.TAKEN_MEANWHILE,
+          people.get(new StaffId(owner)).name()
+              + " has it since a moment ago. Nothing was changed; take it again if you still want it.");
+    }
+    return Optional.of(move(row, by.value(), row.teamId(), EventKind.TAKEN, by, null));
+  }
+
+  /** Back to nobody. */
+  @Transactional
+  public Optional<Step> letGo(ConversationId id, StaffId by) {
+    ConversationRow row = inSight.lock(id, by);
+    return row.ownerId() == null
+        ? Optional.empty()
+        : Optional.of(move(row, null, row.teamId(), EventKind.LET_GO, by, null));
+  }
+
+  /**
+   * Hands it to somebody who may see it, or to a team.
+   *
+   * @param why in a few words, kept as a note; blank for none
+   */
+  @Transactional
+  public Optional<Step> handOver(ConversationId id, HandTo to, String why, StaffId by) {
+    ConversationRow row = inSight.lock(id, by);
+    requirePossible(row, to);
+    if (why.strip().length() > LONGEST_WHY) {
+      throw bad("why", "Say why in at most 400 characters; a note has room for more.");
+    }
+    return hand(row, to, why, by);
+  }
+
+  /**
+   * Who can receive a conversation.
+   *
+   * @param people who may see it and work on it, but its owner
+   * @param teams with people in them, but the one that has it
+   */
+  public record Receivers(List<Receiver> people, List<TeamView> teams) {}
+
+  /**
+   * Somebody who can receive it.
+   *
+   * @param until when that will change by itself
+   */
+  public record Receiver(StaffView staff, boolean in, @Nullable Instant until) {}
+
+  /** Who can receive a conversation; those who are in come first. */
+  public Receivers receivers(ConversationId id, StaffId asking) {
+    ConversationRow row = inSight.row(id, asking);
+    List<Receiver> receivers =
+        people.list().stream()
+            .filter(staff -> !Objects.equals(row.ownerId(), staff.id()))
+            .filter(staff -> eligible.mayOwn(staff.id(), row))
+            .map(this::receiver)
+            .sorted(Comparator.comparing((Receiver one) -> !one.in()))
+            .toList();
+    long present = eligible.team(row).id();
+    List<TeamView> others =
+        teams.list().stream()
+            .filter(team -> team.id() != present && !team.members().isEmpty())
+            .toList();
+    return new Receivers(receivers, others);
+  }
+
+  private Receiver receiver(StaffView staff) {
+    Presence presence = eligible.presence(staff.id());
+    return new Receiver(staff, presence.in(), presence.until().orElse(null));
+  }
+
+  private Optional<Step> hand(ConversationRow row, HandTo to, String why, StaffId by) {
+    Long owner = to.person() == null ? null : Long.valueOf(to.person().value());
+    Long team = teamAfter(row, to);
+    if (Objects.equals(owner, row.ownerId()) && Objects.equals(team, row.teamId())) {
+      return Optional.empty();
+    }
+    boolean toNobody = to.person() == null && to.team() == null;
+    EventKind kind = toNobody ? EventKind.LET_GO : EventKind.HANDED_OVER;
+    return Optional.of(move(row, owner, team, kind, by, new Handing(to, why)));
+  }
+
+  /** What is handed to the line's own team is not elsewhere. */
+  private @Nullable Long teamAfter(ConversationRow row, HandTo to) {
+    if (to.team() == null) {
+      return row.teamId();
+    }
+    long team = to.team().value();
+    return team == eligible.line(row).teamId() ? null : Long.valueOf(team);
+  }
+
+  /** Refuses a receiver who is not here any more, or a team without people. */
+  public void requireReceiver(HandTo to) {
+    StaffId person = to.person();
+    if (person != null && !people.get(person).active()) {
+      throw bad("to", people.get(person).name() + " is not here any more. Nothing was changed.");
+    }
+    requirePeople(to);
+  }
+
+  private void requirePossible(ConversationRow row, HandTo to) {
+    StaffId person = to.person();
+    if (person != null && !eligible.mayOwn(person.value(), row)) {
+      String name = people.get(person).name();
+      throw bad(
+          "to",
+          name
+              + " may not work on "
+              + eligible.line(row).name()
+              + ". Hand it to somebody who may, or to their team. Nothing was changed.");
+    }
+    requirePeople(to);
+  }
+
+  private void requirePeople(HandTo to) {
+    if (to.team() != null) {
+      TeamView team = teams.get(to.team());
+      if (team.members().isEmpty()) {
+        throw bad(
+            "to", "There is nobody in the team " + team.name() + " yet. Nothing was changed.");
+      }
+    }
+  }
+
+  private static Problem bad(String field, String why) {
+    return Problem.fields(List.of(new FieldProblem(field, why)));
+  }
+
+  /** How it changes hands, beyond the owner. */
+  private record Handing(HandTo to, String why) {}
+
+  private Step move(
+      ConversationRow row,
+      @Nullable Long owner,
+      @Nullable Long team,
+      EventKind kind,
+      StaffId by,
+      @Nullable Handing handing) {
+    Snapshot before = books.snapshot(row);
+    conversations.setOwner(row.id(), owner);
+    conversations.setTeam(row.id(), team);
+    List<Long> touched = new ArrayList<>();
+    long event = entries.insert(event(row, kind, by, handing));
+    touched.add(event);
+    if (handing != null && !handing.why().isBlank()) {
+      touched.add(
+          entries.insert(
+              EntryRow.note(
+                  row.id(), books.now(), handing.why().strip(), by.value(), "handed-" + event)));
+    }
+    boolean handed = kind == EventKind.HANDED_OVER;
+    conversations.setHanded(row.id(), handed ? event : null);
+    if (handed && handing != null) {
+      TeamId to = handing.to().team();
+      events.publishEvent(
+          new ConversationHanded(
+              new ConversationId(row.id()),
+              new EntryId(event),
+              owner,
+              to == null ? null : to.value(),
+              by.value()));
+    }
+    events.publishEvent(new SightChanged(new ConversationId(row.id()), row.spot()));
+    return books.done(row, kind, new EntryId(event), before, touched);
+  }
+
+  private EntryRow event(
+      ConversationRow row, EventKind kind, StaffId by, @Nullable Handing handing) {
+    EntryRow event = EntryRow.event(row.id(), books.now(), kind, by.value(), null, null);
+    if (handing == null) {
+      return event;
+    }
+    StaffId person = handing.to().person();
+    return event.about(
+        person == null ? null : Long.valueOf(person.value()),
+        handing.to().team() == null ? null : Long.valueOf(handing.to().team().value()));
+  }
+
+  /** What somebody owns that is open. */
+  public List<ConversationId> openOf(StaffId owner) {
+    return conversations.listOpenOfOwner(owner.value()).stream().map(ConversationId::new).toList();
+  }
+
+  /**
+   * Hands over several things of one owner, each on its own. What the receiver may not see goes to
+   * nobody.
+   *
+   * @return the steps, for taking back
+   */
+  public List<Step> handAll(List<ConversationId> ids, StaffId from, HandTo to, StaffId by) {
+    List<Step> steps = new ArrayList<>();
+    for (ConversationId id : ids) {
+      transactions.execute(status -> handOne(id, from, to, by)).ifPresent(steps::add);
+    }
+    return steps;
+  }
+
+  private Optional<Step> handOne(ConversationId id, StaffId from, HandTo to, StaffId by) {
+    ConversationRow row = books.lock(id);
+    if (!Objects.equals(row.ownerId(), from.value())) {
+      return Optional.empty();
+    }
+    StaffId person = to.person();
+    boolean fits = person == null || eligible.mayOwn(person.value(), row);
+    return hand(row, fits ? to : HandTo.NOBODY, "", by);
+  }
+
+  /** What somebody owns and no longer sees goes back to nobody, so that it is not lost. */
+  @EventListener
+  void letGoUnseen(PeopleChanged change) {
+    letGoUnseen();
+  }
+
+  /** What somebody owns and no longer sees goes back to nobody, so that it is not lost. */
+  public void letGoUnseen() {
+    for (long owner : conversations.listOwners()) {
+      for (long id : conversations.listOpenOfOwner(owner)) {
+        transactions.executeWithoutResult(status -> letGoUnseen(new ConversationId(id), owner));
+      }
+    }
+  }
+
+  private void letGoUnseen(ConversationId id, long owner) {
+    ConversationRow row = books.row(id);
+    if (!Objects.equals(row.ownerId(), owner) || eligible.mayOwn(owner, row)) {
+      return;
+    }
+    ConversationRow held = books.lock(id);
+    if (Objects.equals(held.ownerId(), owner)) {
+      conversations.setOwner(held.id(), null);
+      String why = people.get(new StaffId(owner)).name() + " does not see this line any more";
+      long event = books.event(held, EventKind.LET_GO, null, why);
+      events.publishEvent(new SightChanged(id, held.spot()));
+      books.changed(held.id(), List.of(event));
+    }
+  }
+}

@@ -1,0 +1,31 @@
+package fabulum.server.live;
+
+import fabulum.core.access.Sight;
+import fabulum.core.access.Spot;
+import fabulum.server.people.StaffId;
+
+/** Who is told a message. */
+interface Audience {
+  /** Whether somebody is, who sees so much now. */
+  boolean has(Sight sight);
+
+  /** Everybody. */
+  static Audience everybody() {
+    return sight -> true;
+  }
+
+  /** One person. */
+  static Audience only(StaffId who) {
+    return sight -> sight.who() == who.value();
+  }
+
+  /** Those who see what stands there. */
+  static Audience seeing(Spot spot) {
+    return sight -> sight.sees(spot);
+  }
+
+  /** Those who saw it where it stood before and do not where it stands now. */
+  static Audience losing(Spot before, Spot now) {
+    return sight -> sight.sees(before) && !sight.sees(now);
+  }
+}

@@ -1,0 +1,38 @@
+package fabulum.server.mail;
+
+import fabulum.server.mail.store.MailMapper;
+import java.time.Clock;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Sends mail. It is written down with whatever causes it, and goes out soon after. */
+@Service
+public class Mail {
+  private static final int LONGEST_SUBJECT = 200;
+
+  private final MailMapper mails;
+  private final ApplicationEventPublisher events;
+  private final Clock clock;
+
+  Mail(MailMapper mails, ApplicationEventPublisher events, Clock clock) {
+    this.mails = mails;
+    this.events = events;
+    this.clock = clock;
+  }
+
+  /**
+   * Sends a mail, once.
+   *
+   * @param reference names it: sending again under the same one sends nothing more
+   */
+  @Transactional
+  public void send(String address, String subject, String words, String reference) {
+    if (!mails.exists(reference)) {
+      String line = subject.replaceAll("\\s+", " ");
+      String cut = line.length() <= LONGEST_SUBJECT ? line : line.substring(0, LONGEST_SUBJECT);
+      mails.insert(reference, address, cut, words, clock.instant());
+      events.publishEvent(new MailFilled());
+    }
+  }
+}

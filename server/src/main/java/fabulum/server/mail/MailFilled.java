@@ -1,0 +1,4 @@
+package fabulum.server.mail;
+
+/** There is mail to go. */
+record MailFilled() {}

@@ -1,0 +1,147 @@
+package fabulum.server.mail;
+
+import fabulum.server.mail.store.MailMapper;
+import fabulum.server.mail.store.MailRow;
+import jakarta.mail.Message;
+import jakarta.mail.MessagingException;
+import jakarta.mail.internet.InternetAddress;
+import jakarta.mail.internet.MimeMessage;
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Properties;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.context.SmartLifecycle;
+import org.springframework.mail.MailException;
+import org.springframework.mail.javamail.JavaMailSenderImpl;
+import org.springframework.scheduling.annotation.Scheduled;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.event.TransactionPhase;
+import org.springframework.transaction.event.TransactionalEventListener;
+
+/**
+ * Takes mail to the mail server, in order, one at a time. The message id is made from our own
+ * reference, so that a mail that is sent again after a broken connection can be told by its
+ * receiver.
+ */
+@Component
+class Postman implements SmartLifecycle {
+  private static final Logger log = LoggerFactory.getLogger(Postman.class);
+  private static final int AT_ONCE = 50;
+  private static final int MOST_ATTEMPTS = 12;
+  private static final Duration FIRST_PAUSE = Duration.ofSeconds(5);
+  private static final Duration LONGEST_PAUSE = Duration.ofHours(1);
+
+  private final MailMapper mails;
+  private final MailSettings settings;
+  private final Clock clock;
+  private final @Nullable JavaMailSenderImpl sender;
+  private final ExecutorService rounds = Executors.newSingleThreadExecutor(Postman::daemon);
+
+  Postman(MailMapper mails, MailSettings settings, Clock clock) {
+    this.mails = mails;
+    this.settings = settings;
+    this.clock = clock;
+    this.sender = settings.host() == null ? null : sender(settings);
+  }
+
+  private static Thread daemon(Runnable work) {
+    Thread thread = new Thread(work, "postman");
+    thread.setDaemon(true);
+    return thread;
+  }
+
+  private static JavaMailSenderImpl sender(MailSettings settings) {
+    JavaMailSenderImpl sender = new JavaMailSenderImpl();
+    sender.setHost(settings.host());
+    sender.setPort(settings.port());
+    sender.setUsername(settings.user());
+    sender.setPassword(settings.password());
+    sender.setDefaultEncoding(StandardCharsets.UTF_8.name());
+    String patience = String.valueOf(settings.timeout().toMillis());
+    Properties properties = sender.getJavaMailProperties();
+    properties.setProperty("mail.smtp.connectiontimeout", patience);
+    properties.setProperty("mail.smtp.timeout", patience);
+    properties.setProperty("mail.smtp.writetimeout", patience);
+    properties.setProperty("mail.smtp.starttls.enable", "true");
+    properties.setProperty("mail.smtp.auth", String.valueOf(settings.user() != null));
+    return sender;
+  }
+
+  @TransactionalEventListener(phase = TransactionPhase.AFTER_COMMIT)
+  void filled(MailFilled event) {
+    round();
+  }
+
+  @Scheduled(initialDelay = 1, fixedDelay = 2, timeUnit = TimeUnit.SECONDS)
+  void round() {
+    if (sender != null && !rounds.isShutdown()) {
+      rounds.execute(this::carryAll);
+    }
+  }
+
+  private void carryAll() {
+    try {
+      mails.listDue(clock.instant(), AT_ONCE).forEach(this::carry);
+    } catch (RuntimeException e) {
+      log.warn("Mail could not be read; trying again", e);
+    }
+  }
+
+  private void carry(MailRow row) {
+    JavaMailSenderImpl by = sender;
+    if (by == null) {
+      return;
+    }
+    try {
+      by.send(message(by, row));
+      mails.sent(row.id(), clock.instant());
+    } catch (MailException | MessagingException broken) {
+      log.warn("Mail {} could not be sent: {}", row.id(), broken.getMessage());
+      mails.failed(row.id(), next(row), String.valueOf(broken.getMessage()));
+    }
+  }
+
+  private MimeMessage message(JavaMailSenderImpl by, MailRow row) throws MessagingException {
+    String id = "<" + row.reference() + "@fabulum>";
+    MimeMessage message =
+        new MimeMessage(by.getSession()) {
+          @Override
+          protected void updateMessageID() throws MessagingException {
+            setHeader("Message-ID", id);
+          }
+        };
+    message.setFrom(new InternetAddress(settings.from()));
+    message.setRecipient(Message.RecipientType.TO, new InternetAddress(row.address()));
+    message.setSubject(row.subject(), StandardCharsets.UTF_8.name());
+    message.setText(row.words(), StandardCharsets.UTF_8.name());
+    return message;
+  }
+
+  private @Nullable Instant next(MailRow row) {
+    if (row.attempts() + 1 >= MOST_ATTEMPTS) {
+      return null;
+    }
+    Duration pause = FIRST_PAUSE.multipliedBy(1L << row.attempts());
+    return clock.instant().plus(pause.compareTo(LONGEST_PAUSE) > 0 ? LONGEST_PAUSE : pause);
+  }
+
+  @Override
+  public void start() {}
+
+  @Override
+  public void stop() {
+    rounds.shutdown();
+  }
+
+  @Override
+  public boolean isRunning() {
+    return !rounds.isShutdown();
+  }
+}

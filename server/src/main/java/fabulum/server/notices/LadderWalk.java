@@ -1,0 +1,207 @@
+package fabulum.server.notices;
+
+import fabulum.core.access.Act;
+import fabulum.core.access.Role;
+import fabulum.core.attendance.Presence;
+import fabulum.core.conversation.Group;
+import fabulum.core.notice.Kind;
+import fabulum.core.notice.Receivers;
+import fabulum.core.notice.Rung;
+import fabulum.core.notice.Told;
+import fabulum.server.conversations.ConversationId;
+import fabulum.server.conversations.ConversationView;
+import fabulum.server.conversations.Conversations;
+import fabulum.server.conversations.Inbox;
+import fabulum.server.lines.LineId;
+import fabulum.server.lines.LinePromise;
+import fabulum.server.lines.LineView;
+import fabulum.server.lines.Lines;
+import fabulum.server.notices.Telling.Notice;
+import fabulum.server.notices.store.LadderMapper;
+import fabulum.server.notices.store.ReachedRow;
+import fabulum.server.people.Attendances;
+import fabulum.server.people.People;
+import fabulum.server.people.Permits;
+import fabulum.server.people.StaffId;
+import fabulum.server.people.StaffView;
+import fabulum.server.people.TeamId;
+import fabulum.server.people.Teams;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.concurrent.TimeUnit;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.scheduling.annotation.Scheduled;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/**
+ * Tells people when an answer reaches a step of its ladder. That a wait has taken a step is written
+ * down in the transaction that tells of it, so each step is told of once, whatever happens between.
+ * Owners are told when something of theirs nears its promise and when it is late; the ladder says
+ * who else is.
+ */
+@Component
+class LadderWalk {
+  private static final Logger log = LoggerFactory.getLogger(LadderWalk.class);
+  private static final int AT_ONCE = 200;
+  private static final Duration LONG_LATE = Duration.ofDays(60);
+
+  /** What every owner is told of, as far as they chose to be. */
+  private static final List<Step> OWN =
+      List.of(
+          new Step((int) Rung.SOON.after().toMinutes(), Told.OWNER, null),
+          new Step((int) Rung.LATE.after().toMinutes(), Told.OWNER, null));
+
+  private final LadderMapper steps;
+  private final Ladders ladders;
+  private final Telling telling;
+  private final Inbox inbox;
+  private final Conversations conversations;
+  private final Lines lines;
+  private final People people;
+  private final Teams teams;
+  private final Permits permits;
+  private final Attendances attendances;
+  private final TransactionTemplate transactions;
+  private final Clock clock;
+
+  LadderWalk(
+      LadderMapper steps,
+      Ladders ladders,
+      Telling telling,
+      Inbox inbox,
+      Conversations conversations,
+      Lines lines,
+      People people,
+      Teams teams,
+      Permits permits,
+      Attendances attendances,
+      TransactionTemplate transactions,
+      Clock clock) {
+    this.steps = steps;
+    this.ladders = ladders;
+    this.telling = telling;
+    this.inbox = inbox;
+    this.conversations = conversations;
+    this.lines = lines;
+    this.people = people;
+    this.teams = teams;
+    this.permits = permits;
+    this.attendances = attendances;
+    this.transactions = transactions;
+    this.clock = clock;
+  }
+
+  @Scheduled(initialDelay = 2, fixedDelay = 2, timeUnit = TimeUnit.SECONDS)
+  void walk() {
+    for (LineView line : lines.list()) {
+      try {
+        walk(line);
+      } catch (RuntimeException e) {
+        log.warn("The ladder of a line could not be walked; trying again", e);
+      }
+    }
+  }
+
+  private void walk(LineView line) {
+    LineId id = new LineId(line.id());
+    LinePromise promise = lines.promise(id);
+    List<Step> standing = ladders.standing(id, new TeamId(line.teamId()));
+    List<Step> all = new ArrayList<>(standing);
+    OWN.stream().filter(step -> !standing.contains(step)).forEach(all::add);
+    Instant now = clock.instant();
+    for (Step step : all) {
+      boolean always = standing.contains(step);
+      new Rung(Duration.ofMinutes(step.afterMinutes()))
+          .reachedBy(now, promise.hours())
+          .ifPresent(due -> takeAll(id, step, due, always));
+    }
+  }
+
+  private void takeAll(LineId line, Step step, Instant due, boolean always) {
+    List<ReachedRow> reached =
+        steps.listReached(line.value(), due.minus(LONG_LATE), due, step.key(), AT_ONCE);
+    for (ReachedRow row : reached) {
+      transactions.executeWithoutResult(status -> take(row, step, always));
+    }
+  }
+
+  private void take(ReachedRow row, Step step, boolean always) {
+    ConversationId id = new ConversationId(row.id());
+    if (!conversations.hold(id) || steps.isTaken(row.id(), row.since(), step.key())) {
+      return;
+    }
+    Optional<ConversationView> still =
+        inbox
+            .find(id)
+            .filter(view -> view.group() == Group.OUR_TURN && view.since().equals(row.since()));
+    if (still.isEmpty()) {
+      return;
+    }
+    steps.take(row.id(), row.since(), step.key());
+    ConversationView view = still.get();
+    Notice notice = notice(view, step, always);
+    Receivers.of(meant(step, view), this::presence, who -> telling.sees(who, view))
+        .forEach(who -> telling.tell(who, notice));
+  }
+
+  private Notice notice(ConversationView view, Step step, boolean always) {
+    boolean late = view.secondsLeft() != null && view.secondsLeft() <= 0;
+    String words = late ? "It was due " + told(view) : "It is due " + told(view);
+    String about = "step " + step.afterMinutes() + " of " + view.since();
+    return new Notice(
+        late ? Kind.LATE : Kind.SOON, view, about, words + ". " + whose(view), always);
+  }
+
+  /** When it is due, in the zone of its line. */
+  private String told(ConversationView view) {
+    ZoneId zone = ZoneId.of(lines.get(new LineId(view.lineId())).zone());
+    return view.dueAt() == null
+        ? ""
+        : DateTimeFormatter.ofPattern("EEE d MMM HH:mm", Locale.ENGLISH)
+            .format(view.dueAt().atZone(zone));
+  }
+
+  private static String whose(ConversationView view) {
+    return view.owner() == null ? "Nobody has it." : view.owner().name() + " has it.";
+  }
+
+  private Presence presence(long who) {
+    return attendances.presence(new StaffId(who));
+  }
+
+  private Collection<Long> meant(Step step, ConversationView view) {
+    Long one = step.staffId();
+    return switch (step.told()) {
+      case OWNER -> view.owner() == null ? List.of() : List.of(view.owner().id());
+      case TEAM -> working(teams.get(team(view)).members());
+      case LEADS ->
+          people.list().stream()
+              .filter(staff -> staff.active() && staff.role() == Role.LEAD)
+              .map(StaffView::id)
+              .toList();
+      case PERSON -> one == null ? List.of() : List.of(one);
+    };
+  }
+
+  private TeamId team(ConversationView view) {
+    Long handed = view.teamId();
+    return new TeamId(handed == null ? lines.get(new LineId(view.lineId())).teamId() : handed);
+  }
+
+  /** Of a whole team those who are in are enough; nobody's cover is told for them. */
+  private List<Long> working(List<Long> members) {
+    return members.stream()
+        .filter(who -> permits.of(new StaffId(who)).may(Act.WORK) && presence(who).in())
+        .toList();
+  }
+}

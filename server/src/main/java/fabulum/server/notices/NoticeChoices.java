@@ -1,0 +1,46 @@
+package fabulum.server.notices;
+
+import fabulum.core.notice.Channel;
+import fabulum.core.notice.Kind;
+import fabulum.server.notices.store.ChosenRow;
+import fabulum.server.notices.store.NoticeMapper;
+import fabulum.server.people.StaffId;
+import java.util.EnumMap;
+import java.util.EnumSet;
+import java.util.Map;
+import java.util.Set;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** How each person wants to be told of what. */
+@Service
+public class NoticeChoices {
+  private final NoticeMapper notices;
+
+  NoticeChoices(NoticeMapper notices) {
+    this.notices = notices;
+  }
+
+  /** How somebody is told of each kind: as they chose, else as is usual. */
+  public Map<Kind, Set<Channel>> of(StaffId who) {
+    Map<Kind, Set<Channel>> chosen = new EnumMap<>(Kind.class);
+    for (Kind kind : Kind.values()) {
+      chosen.put(kind, EnumSet.copyOf(kind.usual()));
+    }
+    for (ChosenRow row : notices.listChosen(who.value())) {
+      Set<Channel> channels = chosen.getOrDefault(row.kind(), Set.of());
+      if (row.chosen()) {
+        channels.add(row.channel());
+      } else {
+        channels.remove(row.channel());
+      }
+    }
+    return chosen;
+  }
+
+  /** Chooses for oneself whether one is told of something in some way. */
+  @Transactional
+  public void choose(StaffId me, Kind kind, Channel channel, boolean wanted) {
+    notices.choose(me.value(), kind, channel, wanted);
+  }
+}

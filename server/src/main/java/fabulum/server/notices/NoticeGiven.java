@@ -1,0 +1,16 @@
+package fabulum.server.notices;
+
+import fabulum.core.notice.Channel;
+import fabulum.server.people.StaffId;
+import java.util.Set;
+
+/**
+ * Somebody has a notice. Told within the transaction that gives it.
+ *
+ * @param by how they are to be told
+ */
+public record NoticeGiven(NoticeId id, StaffId to, Set<Channel> by) {
+  public NoticeGiven {
+    by = Set.copyOf(by);
+  }
+}

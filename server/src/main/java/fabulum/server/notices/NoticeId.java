@@ -1,0 +1,4 @@
+package fabulum.server.notices;
+
+/** Names one notice. */
+public record NoticeId(long value) {}

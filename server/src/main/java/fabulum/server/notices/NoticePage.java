@@ -1,0 +1,14 @@
+package fabulum.server.notices;
+
+import java.util.List;
+
+/**
+ * Somebody's notices, the newest first.
+ *
+ * @param unseen how many of them have not been seen
+ */
+public record NoticePage(List<NoticeView> notices, int unseen) {
+  public NoticePage {
+    notices = List.copyOf(notices);
+  }
+}

@@ -1,0 +1,213 @@
+package fabulum.server.notices;
+
+import fabulum.core.access.Act;
+import fabulum.core.attendance.Presence;
+import fabulum.core.conversation.Group;
+import fabulum.core.notice.Kind;
+import fabulum.core.notice.Receivers;
+import fabulum.server.conversations.ColleagueMentioned;
+import fabulum.server.conversations.ConversationArrived;
+import fabulum.server.conversations.ConversationHanded;
+import fabulum.server.conversations.ConversationId;
+import fabulum.server.conversations.ConversationView;
+import fabulum.server.conversations.EntryId;
+import fabulum.server.conversations.Inbox;
+import fabulum.server.conversations.Watchers;
+import fabulum.server.lines.Lines;
+import fabulum.server.notices.Telling.Notice;
+import fabulum.server.notices.store.NoticeMapper;
+import fabulum.server.notices.store.NoticeRow;
+import fabulum.server.people.Attendances;
+import fabulum.server.people.People;
+import fabulum.server.people.Permits;
+import fabulum.server.people.StaffId;
+import fabulum.server.people.TeamId;
+import fabulum.server.people.Teams;
+import java.time.Clock;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.function.LongPredicate;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What people are told, and the list of it. Each wait is told of once, not each text. */
+@Service
+public class Notices {
+  private static final int SHOWN = 100;
+
+  private final NoticeMapper notices;
+  private final Telling telling;
+  private final Inbox inbox;
+  private final Lines lines;
+  private final Teams teams;
+  private final People people;
+  private final Permits permits;
+  private final Attendances attendances;
+  private final Clock clock;
+
+  Notices(
+      NoticeMapper notices,
+      Telling telling,
+      Inbox inbox,
+      Lines lines,
+      Teams teams,
+      People people,
+      Permits permits,
+      Attendances attendances,
+      Clock clock) {
+    this.notices = notices;
+    this.telling = telling;
+    this.inbox = inbox;
+    this.lines = lines;
+    this.teams = teams;
+    this.people = people;
+    this.permits = permits;
+    this.attendances = attendances;
+    this.clock = clock;
+  }
+
+  @EventListener
+  void arrived(ConversationArrived arrived) {
+    ConversationView view = inbox.find(arrived.id()).orElseThrow();
+    String about = "wait " + arrived.since();
+    String words = "“" + view.lastWords() + "”";
+    Long owner = arrived.owner();
+    if (owner != null) {
+      telling.tell(owner, new Notice(Kind.MINE, view, about, words, false));
+      return;
+    }
+    String why = arrived.notGiven();
+    if (why != null) {
+      Notice notGiven =
+          new Notice(Kind.NOBODYS, view, about, "Nobody got it: " + why + ". " + words, true);
+      Receivers.of(lines.toldOfNobodys(arrived.line()), this::presence, seeing(view))
+          .forEach(who -> telling.tell(who, notGiven));
+    }
+    long team = arrived.team() == null ? lines.get(arrived.line()).teamId() : arrived.team();
+    Notice nobodys = new Notice(Kind.NOBODYS, view, about, words, false);
+    working(team).forEach(who -> telling.tell(who, nobodys));
+  }
+
+  private Presence presence(long who) {
+    return attendances.presence(new StaffId(who));
+  }
+
+  private LongPredicate seeing(ConversationView view) {
+    return who -> telling.sees(who, view);
+  }
+
+  @EventListener
+  void handed(ConversationHanded handed) {
+    ConversationView view = inbox.find(handed.id()).orElseThrow();
+    String about = "event " + handed.event().value();
+    Long by = handed.by();
+    Long to = handed.to();
+    if (to != null && !to.equals(by)) {
+      String words =
+          by == null
+              ? "It is yours now. “" + view.lastWords() + "”"
+              : people.get(new StaffId(by)).name() + " handed it to you.";
+      telling.tell(to, new Notice(Kind.MINE, view, about, words, false));
+    } else if (to == null && handed.team() != null && by != null) {
+      String words = people.get(new StaffId(by)).name() + " handed it to your team.";
+      Notice notice = new Notice(Kind.NOBODYS, view, about, words, false);
+      working(handed.team()).stream()
+          .filter(who -> !who.equals(by))
+          .forEach(who -> telling.tell(who, notice));
+    }
+  }
+
+  /** Those of a team who work and are in. */
+  private List<Long> working(long team) {
+    return teams.get(new TeamId(team)).members().stream()
+        .filter(who -> permits.of(new StaffId(who)).may(Act.WORK) && presence(who).in())
+        .toList();
+  }
+
+  @EventListener
+  void mentioned(ColleagueMentioned mention) {
+    if (mention.who() == mention.by()) {
+      return;
+    }
+    ConversationView view = inbox.find(mention.id()).orElseThrow();
+    String words =
+        people.get(new StaffId(mention.by())).name() + ": “" + note(mention.note()) + "”";
+    String about = "note " + mention.note().value();
+    telling.tell(mention.who(), new Notice(Kind.MENTION, view, about, words, false));
+  }
+
+  private String note(EntryId id) {
+    return inbox.entries(List.of(id)).stream()
+        .map(entry -> Optional.ofNullable(entry.words()).orElse(""))
+        .findFirst()
+        .orElse("");
+  }
+
+  /** Somebody opened the conversation, so they know. */
+  @EventListener
+  @Transactional
+  public void came(Watchers.Came came) {
+    notices.setSeenOfConversation(came.who().value(), came.id().value(), clock.instant());
+  }
+
+  /**
+   * Somebody's newest notices of what they see. What a colleague has answered meanwhile, or
+   * somebody else has taken, needs nobody's attention any more and counts as seen.
+   */
+  public NoticePage list(StaffId me) {
+    List<NoticeRow> rows = notices.list(me.value(), SHOWN);
+    List<ConversationId> ids =
+        rows.stream().map(row -> new ConversationId(row.conversationId())).distinct().toList();
+    Map<Long, ConversationView> seen =
+        inbox.list(ids, me).stream()
+            .collect(Collectors.toMap(ConversationView::id, Function.identity()));
+    List<NoticeView> views =
+        rows.stream()
+            .flatMap(row ->
+                Stream.ofNullable(seen.get(row.conversationId())).map(view -> view(row, view)))
+            .toList();
+    return new NoticePage(views, (int) views.stream().filter(view -> !view.seen()).count());
+  }
+
+  /** A notice as its receiver sees it; empty when they do not see the conversation any more. */
+  public Optional<NoticeView> find(NoticeId id) {
+    return notices
+        .find(id.value())
+        .flatMap(row ->
+            inbox
+                .list(List.of(new ConversationId(row.conversationId())), new StaffId(row.staffId()))
+                .stream()
+                .findFirst()
+                .map(view -> view(row, view)));
+  }
+
+  private static NoticeView view(NoticeRow row, ConversationView conversation) {
+    boolean settled =
+        switch (row.kind()) {
+          case MENTION -> false;
+          case NOBODYS -> conversation.group() != Group.OUR_TURN || conversation.owner() != null;
+          case MINE, SOON, LATE -> conversation.group() != Group.OUR_TURN;
+        };
+    return new NoticeView(
+        row.id(), row.kind(), row.words(), row.at(), row.seenAt() != null || settled, conversation);
+  }
+
+  /** Marks some of one's own as seen. */
+  @Transactional
+  public void seen(StaffId me, List<NoticeId> ids) {
+    if (!ids.isEmpty()) {
+      notices.setSeen(me.value(), ids.stream().map(NoticeId::value).toList(), clock.instant());
+    }
+  }
+
+  /** Marks all of one's own as seen. */
+  @Transactional
+  public void allSeen(StaffId me) {
+    notices.setAllSeen(me.value(), clock.instant());
+  }
+}

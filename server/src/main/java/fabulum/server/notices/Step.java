@@ -1,0 +1,18 @@
+package fabulum.server.notices;
+
+import fabulum.core.notice.Told;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A step of a ladder.
+ *
+ * @param afterMinutes of working time after the promise is due; negative for before it
+ * @param staffId for {@link Told#PERSON}
+ */
+public record Step(int afterMinutes, Told told, @Nullable Long staffId) {
+
+  /** Names it among the steps a wait has taken. At most 20 characters. */
+  String key() {
+    return afterMinutes + " " + told.name().charAt(0) + (staffId == null ? "" : staffId);
+  }
+}

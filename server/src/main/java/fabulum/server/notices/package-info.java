@@ -1,0 +1,7 @@
+/** Telling people what came, what names them, and what is soon late or late. */
+@ApplicationModule(allowedDependencies = {"platform", "people", "mail", "lines", "conversations"})
+@NullMarked
+package fabulum.server.notices;
+
+import org.jspecify.annotations.NullMarked;
+import org.springframework.modulith.ApplicationModule;

@@ -1,0 +1,81 @@
+package fabulum.server.notices.web;
+
+import fabulum.core.notice.Channel;
+import fabulum.core.notice.Kind;
+import fabulum.server.notices.NoticeChoices;
+import fabulum.server.notices.NoticeId;
+import fabulum.server.notices.NoticePage;
+import fabulum.server.notices.Notices;
+import fabulum.server.people.SignedIn;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** One's own notices, and how one wants to be told. */
+@RestController
+@RequestMapping("/api/notices")
+class NoticeController {
+  private final Notices notices;
+  private final NoticeChoices choices;
+
+  NoticeController(Notices notices, NoticeChoices choices) {
+    this.notices = notices;
+    this.choices = choices;
+  }
+
+  @GetMapping
+  NoticePage list(@AuthenticationPrincipal SignedIn me) {
+    return notices.list(me.id());
+  }
+
+  /**
+   * Which were seen.
+   *
+   * @param ids empty for all
+   */
+  record SeenRequest(@Nullable List<Long> ids) {}
+
+  @PostMapping("/seen")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void seen(@AuthenticationPrincipal SignedIn me, @RequestBody SeenRequest which) {
+    if (which.ids() == null) {
+      notices.allSeen(me.id());
+    } else {
+      notices.seen(me.id(), which.ids().stream().map(NoticeId::new).toList());
+    }
+  }
+
+  /** How one is told of one kind of thing. */
+  record ChoiceResponse(Kind kind, Set<Channel> by) {}
+
+  @GetMapping("/choices")
+  List<ChoiceResponse> choices(@AuthenticationPrincipal SignedIn me) {
+    Map<Kind, Set<Channel>> chosen = choices.of(me.id());
+    return chosen.entrySet().stream()
+        .map(one -> new ChoiceResponse(one.getKey(), one.getValue()))
+        .toList();
+  }
+
+  record ChoiceRequest(
+      @NotNull(message = "Say of what.") Kind kind,
+      @NotNull(message = "Say how.") Channel channel,
+      boolean wanted) {}
+
+  @PutMapping("/choices")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void choose(@AuthenticationPrincipal SignedIn me, @Valid @RequestBody ChoiceRequest choice) {
+    choices.choose(me.id(), choice.kind(), choice.channel(), choice.wanted());
+  }
+}

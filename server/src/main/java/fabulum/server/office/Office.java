@@ -1,0 +1,159 @@
+package fabulum.server.office;
+
+import fabulum.core.access.Act;
+import fabulum.core.access.Role;
+import fabulum.core.attendance.Presence;
+import fabulum.server.conversations.ConversationId;
+import fabulum.server.conversations.ConversationView;
+import fabulum.server.conversations.Desks;
+import fabulum.server.conversations.Desks.Desk;
+import fabulum.server.conversations.HandTo;
+import fabulum.server.conversations.Inbox;
+import fabulum.server.conversations.Owning;
+import fabulum.server.conversations.Step;
+import fabulum.server.conversations.Undoing;
+import fabulum.server.office.OfficeView.PersonAtWork;
+import fabulum.server.people.Attendances;
+import fabulum.server.people.Limits;
+import fabulum.server.people.People;
+import fabulum.server.people.PeopleSetUp;
+import fabulum.server.people.Permits;
+import fabulum.server.people.StaffId;
+import fabulum.server.people.StaffView;
+import fabulum.server.people.Teams;
+import java.time.Instant;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+
+/** The whole front office at a glance, and moving what somebody owns elsewhere. */
+@Service
+public class Office {
+  private final People people;
+  private final PeopleSetUp setUp;
+  private final Teams teams;
+  private final Permits permits;
+  private final Attendances attendances;
+  private final Limits limits;
+  private final Desks desks;
+  private final Inbox inbox;
+  private final Owning owning;
+  private final Undoing undoing;
+
+  Office(
+      People people,
+      PeopleSetUp setUp,
+      Teams teams,
+      Permits permits,
+      Attendances attendances,
+      Limits limits,
+      Desks desks,
+      Inbox inbox,
+      Owning owning,
+      Undoing undoing) {
+    this.people = people;
+    this.setUp = setUp;
+    this.teams = teams;
+    this.permits = permits;
+    this.attendances = attendances;
+    this.limits = limits;
+    this.desks = desks;
+    this.inbox = inbox;
+    this.owning = owning;
+    this.undoing = undoing;
+  }
+
+  /** How the front office stands, for leads. */
+  public OfficeView view(StaffId asking) {
+    permits.require(asking, Act.LEAD);
+    Map<Long, Desk> all = desks.list(asking);
+    Map<Long, Instant> answered = people.lastAnswers();
+    Map<Long, Integer> most = limits.all();
+    List<PersonAtWork> working =
+        people.list().stream()
+            .filter(staff -> staff.active() && staff.role() != Role.VIEWER)
+            .map(staff ->
+                person(
+                    staff,
+                    all.getOrDefault(staff.id(), Desk.EMPTY),
+                    most.get(staff.id()),
+                    answered.get(staff.id())))
+            .sorted(Comparator.comparing((PersonAtWork one) -> !one.in()))
+            .toList();
+    return new OfficeView(working, all.getOrDefault(Desks.NOBODY, Desk.EMPTY));
+  }
+
+  private PersonAtWork person(
+      StaffView staff, Desk desk, @Nullable Integer limit, @Nullable Instant answeredAt) {
+    StaffId id = new StaffId(staff.id());
+    Presence presence = attendances.presence(id);
+    StaffView cover =
+        presence.cover().isPresent() ? people.get(new StaffId(presence.cover().getAsLong())) : null;
+    return new PersonAtWork(
+        staff,
+        presence.in(),
+        presence.why(),
+        presence.until().orElse(null),
+        cover,
+        teams.of(id).stream().sorted().toList(),
+        limit,
+        desk,
+        answeredAt);
+  }
+
+  /** What somebody owns that is open: for themselves, and for leads as far as they see it. */
+  public List<ConversationView> workOf(StaffId owner, StaffId asking) {
+    requireOwnOrLead(owner, asking);
+    return inbox.list(owning.openOf(owner), asking);
+  }
+
+  private void requireOwnOrLead(StaffId owner, StaffId asking) {
+    permits.require(asking, owner.equals(asking) ? Act.WORK : Act.LEAD);
+  }
+
+  /**
+   * What came of moving work.
+   *
+   * @param moved how many have another owner now
+   * @param nobodys how many of them went to nobody, for the receiver may not see them
+   * @param undo names it for taking it back; empty when nothing moved
+   */
+  public record Moved(int moved, int nobodys, @Nullable String undo) {}
+
+  /**
+   * Moves what somebody owns.
+   *
+   * @param ids which of it; null for all that is open
+   */
+  public Moved move(StaffId from, @Nullable List<ConversationId> ids, HandTo to, StaffId by) {
+    requireOwnOrLead(from, by);
+    Set<Long> seen =
+        workOf(from, by).stream().map(ConversationView::id).collect(Collectors.toSet());
+    List<ConversationId> wanted = ids == null ? owning.openOf(from) : ids;
+    return move(wanted.stream().filter(id -> seen.contains(id.value())).toList(), from, to, by);
+  }
+
+  private Moved move(List<ConversationId> ids, StaffId from, HandTo to, StaffId by) {
+    owning.requireReceiver(to);
+    List<Step> steps = owning.handAll(ids, from, to, by);
+    boolean meant = to.person() != null;
+    long nobodys = steps.stream().filter(step -> meant && step.after().owner() == null).count();
+    return new Moved(steps.size(), (int) nobodys, undoing.keep(by, steps));
+  }
+
+  /**
+   * Switches somebody off. Their open work goes where the lead says first; what the receiver may
+   * not see goes to nobody, so that somebody finds it.
+   */
+  public Moved letLeave(StaffId who, HandTo to, StaffId by) {
+    permits.require(by, Act.LEAD);
+    setUp.requireNotLastLead(who);
+    Moved moved = move(owning.openOf(who), who, to, by);
+    setUp.switchOff(who, by);
+    return new Moved(moved.moved(), moved.nobodys(), null);
+  }
+}

@@ -1,0 +1,7 @@
+/** The whole front office at a glance, and moving work about in it. */
+@ApplicationModule(allowedDependencies = {"platform", "people", "lines", "conversations"})
+@NullMarked
+package fabulum.server.office;
+
+import org.jspecify.annotations.NullMarked;
+import org.springframework.modulith.ApplicationModule;

@@ -1,0 +1,76 @@
+package fabulum.server.office.web;
+
+import fabulum.server.conversations.ConversationId;
+import fabulum.server.conversations.ConversationView;
+import fabulum.server.conversations.HandTo;
+import fabulum.server.office.Office;
+import fabulum.server.office.OfficeView;
+import fabulum.server.people.SignedIn;
+import fabulum.server.people.StaffId;
+import fabulum.server.people.TeamId;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The front office, and moving work about in it. */
+@RestController
+@RequestMapping("/api/office")
+class OfficeController {
+  private final Office office;
+
+  OfficeController(Office office) {
+    this.office = office;
+  }
+
+  @GetMapping
+  OfficeView view(@AuthenticationPrincipal SignedIn me) {
+    return office.view(me.id());
+  }
+
+  /** What somebody owns that is open. */
+  @GetMapping("/people/{id}/work")
+  List<ConversationView> work(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {
+    return office.workOf(new StaffId(id), me.id());
+  }
+
+  /**
+   * Whither work goes; to nobody where neither is said.
+   *
+   * @param ids which of it; empty for all
+   */
+  record MoveRequest(@Nullable List<Long> ids, @Nullable Long person, @Nullable Long team) {
+    HandTo to() {
+      if (person != null) {
+        return HandTo.person(new StaffId(person));
+      }
+      return team == null ? HandTo.NOBODY : HandTo.team(new TeamId(team));
+    }
+
+    @Nullable List<ConversationId> which() {
+      return ids == null ? null : ids.stream().map(ConversationId::new).toList();
+    }
+  }
+
+  @PostMapping("/people/{id}/move")
+  Office.Moved move(
+      @AuthenticationPrincipal SignedIn me,
+      @PathVariable long id,
+      @RequestBody MoveRequest wanted) {
+    return office.move(new StaffId(id), wanted.which(), wanted.to(), me.id());
+  }
+
+  /** Switches somebody off, after their work has gone where this says. */
+  @PostMapping("/people/{id}/off")
+  Office.Moved letLeave(
+      @AuthenticationPrincipal SignedIn me,
+      @PathVariable long id,
+      @RequestBody MoveRequest wanted) {
+    return office.letLeave(new StaffId(id), wanted.to(), me.id());
+  }
+}

@@ -1,0 +1,253 @@
+package fabulum.server.people;
+
+import fabulum.core.access.Act;
+import fabulum.core.access.Permission;
+import fabulum.core.access.Role;
+import fabulum.core.attendance.Presence;
+import fabulum.server.people.store.InvitationMapper;
+import fabulum.server.people.store.PermissionRow;
+import fabulum.server.people.store.StaffMapper;
+import fabulum.server.people.store.StaffRow;
+import fabulum.server.platform.Problem;
+import fabulum.server.platform.Problem.FieldProblem;
+import fabulum.server.platform.Problem.Kind;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/**
+ * What leads decide of people and teams. Each change is in the record, and holds at once for
+ * everybody.
+ */
+@Service
+public class PeopleSetUp {
+  private static final int HIGHEST_LIMIT = 999;
+
+  private final StaffMapper staff;
+  private final InvitationMapper invitations;
+  private final People people;
+  private final Teams teams;
+  private final Permits permits;
+  private final Attendances attendances;
+  private final SignIns signIns;
+  private final AccessRecord record;
+  private final TransactionTemplate transactions;
+  private final ApplicationEventPublisher events;
+
+  PeopleSetUp(
+      StaffMapper staff,
+      InvitationMapper invitations,
+      People people,
+      Teams teams,
+      Permits permits,
+      Attendances attendances,
+      SignIns signIns,
+      AccessRecord record,
+      TransactionTemplate transactions,
+      ApplicationEventPublisher events) {
+    this.staff = staff;
+    this.invitations = invitations;
+    this.people = people;
+    this.teams = teams;
+    this.permits = permits;
+    this.attendances = attendances;
+    this.signIns = signIns;
+    this.record = record;
+    this.transactions = transactions;
+    this.events = events;
+  }
+
+  /** Everybody, also who is invited or has left, by name. */
+  public List<PersonView> list(StaffId asking) {
+    permits.require(asking, Act.LEAD);
+    Map<Long, Set<Permission>> given =
+        staff.listPermissions().stream()
+            .collect(
+                Collectors.groupingBy(
+                    PermissionRow::staffId,
+                    Collectors.mapping(PermissionRow::permission, Collectors.toSet())));
+    return staff.list().stream()
+        .map(row -> view(row, given.getOrDefault(row.id(), Set.of())))
+        .toList();
+  }
+
+  private PersonView view(StaffRow row, Set<Permission> given) {
+    StaffId id = new StaffId(row.id());
+    Presence presence = attendances.presence(id);
+    return new PersonView(
+        People.view(row),
+        row.standing(),
+        row.email(),
+        given.stream().sorted().toList(),
+        teams.of(id).stream().sorted().toList(),
+        row.workLimit(),
+        row.standing() == Standing.INVITED ? invitations.findEnd(row.id()).orElse(null) : null,
+        presence.in(),
+        presence.why(),
+        presence.until().orElse(null));
+  }
+
+  /** Changes what somebody may. The last lead stays one. */
+  public void change(StaffId id, PersonSetup wanted, StaffId by) {
+    permits.require(by, Act.LEAD);
+    carryOut(() -> {
+      List<Long> leads = staff.lockLeads();
+      StaffRow row = row(id);
+      requirePossible(wanted);
+      if (row.role() == Role.LEAD && wanted.role() != Role.LEAD) {
+        requireAnotherLead(row, leads);
+      }
+      Map<String, String> before = said(id);
+      staff.setRole(row.id(), wanted.role());
+      staff.setLimit(row.id(), wanted.limit());
+      staff.deletePermissions(row.id());
+      wanted.permissions().forEach(given -> staff.insertPermission(row.id(), given));
+      teams.setTeams(id, wanted.teams());
+      record.noteAll(by, row.fullName(), before, said(id));
+    });
+  }
+
+  private StaffRow row(StaffId id) {
+    return staff.find(id.value()).orElseThrow(() -> Problem.notFound("member of staff"));
+  }
+
+  /** Refuses a set-up that cannot be, with every reason. */
+  void requirePossible(PersonSetup wanted) {
+    List<FieldProblem> bad = new ArrayList<>();
+    wanted.permissions().stream()
+        .filter(given -> !given.suits(wanted.role()))
+        .sorted()
+        .forEach(given ->
+            bad.add(
+                new FieldProblem(
+                    "permissions", "A viewer only reads, so may not " + given.words() + ".")));
+    Integer limit = wanted.limit();
+    if (limit != null && (limit < 1 || limit > HIGHEST_LIMIT)) {
+      bad.add(new FieldProblem("limit", "A limit lies between 1 and 999."));
+    }
+    Set<Long> known = teams.list().stream().map(TeamView::id).collect(Collectors.toSet());
+    if (!known.containsAll(wanted.teams())) {
+      bad.add(new FieldProblem("teams", "There is no such team."));
+    }
+    if (!bad.isEmpty()) {
+      throw Problem.fields(bad);
+    }
+  }
+
+  private void requireAnotherLead(StaffRow row, List<Long> leads) {
+    if (row.isActive() && leads.size() == 1 && leads.contains(row.id())) {
+      throw Problem.conflict(
+          Kind.LAST_LEAD,
+          row.fullName()
+              + " is the only lead. Make somebody else a lead first. Nothing was changed.");
+    }
+  }
+
+  private Map<String, String> said(StaffId id) {
+    StaffRow row = row(id);
+    Map<String, String> said = new LinkedHashMap<>();
+    said.put("role", row.role().name().toLowerCase(Locale.ROOT));
+    said.put(
+        "permissions",
+        staff.listPermissions().stream()
+            .filter(given -> given.staffId() == row.id())
+            .map(given -> given.permission().words())
+            .sorted()
+            .collect(Collectors.joining(", ")));
+    teams.forget();
+    said.put(
+        "teams",
+        teams.list().stream()
+            .filter(team -> team.members().contains(row.id()))
+            .map(TeamView::name)
+            .collect(Collectors.joining(", ")));
+    said.put("limit", row.workLimit() == null ? "none" : String.valueOf(row.workLimit()));
+    return said;
+  }
+
+  /** Refuses to let somebody go who cannot be spared: the last lead. */
+  public void requireNotLastLead(StaffId id) {
+    requireAnotherLead(row(id), staff.lockLeads());
+  }
+
+  /** Lets the first lead see everything. */
+  void letSeeAllLines(StaffId lead) {
+    transactions.executeWithoutResult(
+        status -> staff.insertPermission(lead.value(), Permission.SEE_ALL_LINES));
+    people.forget();
+  }
+
+  /**
+   * Switches somebody off: they are signed out everywhere at once. What they own must have gone
+   * elsewhere before.
+   */
+  public void switchOff(StaffId id, StaffId by) {
+    permits.require(by, Act.LEAD);
+    carryOut(() -> {
+      List<Long> leads = staff.lockLeads();
+      StaffRow row = row(id);
+      requireAnotherLead(row, leads);
+      if (row.standing() != Standing.OFF) {
+        staff.setStanding(row.id(), Standing.OFF);
+        record.note(by, row.fullName(), "switched off", null, null);
+      }
+    });
+    signIns.endAllBut(id, 0);
+  }
+
+  /** Lets somebody in again. */
+  public void switchOn(StaffId id, StaffId by) {
+    permits.require(by, Act.LEAD);
+    carryOut(() -> {
+      StaffRow row = row(id);
+      if (row.standing() == Standing.OFF) {
+        boolean came = !row.passwordHash().isEmpty();
+        staff.setStanding(row.id(), came ? Standing.ACTIVE : Standing.INVITED);
+        record.note(by, row.fullName(), "switched on", null, null);
+      }
+    });
+  }
+
+  /** Adds a team. */
+  public TeamId addTeam(String name, StaffId by) {
+    permits.require(by, Act.LEAD);
+    return carryOut(() -> {
+      TeamId id = teams.add(name);
+      record.note(by, "team " + name.strip(), "added", null, null);
+      return id;
+    });
+  }
+
+  /** Gives a team another name. */
+  public void renameTeam(TeamId id, String name, StaffId by) {
+    permits.require(by, Act.LEAD);
+    carryOut(() -> {
+      String before = teams.get(id).name();
+      teams.rename(id, name);
+      record.note(by, "team " + before, "name", before, name.strip());
+    });
+  }
+
+  private void carryOut(Runnable change) {
+    carryOut(() -> {
+      change.run();
+      return true;
+    });
+  }
+
+  <T> T carryOut(java.util.function.Supplier<T> change) {
+    T done = transactions.execute(status -> change.get());
+    people.forget();
+    teams.forget();
+    attendances.forget();
+    events.publishEvent(new PeopleChanged());
+    return done;
+  }
+}

@@ -1,0 +1,6 @@
+package fabulum.server.people.store;
+
+import fabulum.core.access.Permission;
+
+/** A row of staff_permission. */
+public record PermissionRow(long staffId, Permission permission) {}

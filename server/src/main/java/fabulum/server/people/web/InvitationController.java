@@ -1,0 +1,57 @@
+package fabulum.server.people.web;
+
+import fabulum.server.people.Invitations;
+import fabulum.server.people.Mark;
+import fabulum.server.people.People;
+import fabulum.server.people.SignedIn;
+import fabulum.server.people.StaffView;
+import fabulum.server.people.web.SessionDesk.SessionResponse;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotEmpty;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Coming in by a link that was mailed. */
+@RestController
+@RequestMapping("/api/invitations/{secret}")
+class InvitationController {
+  private final Invitations invitations;
+  private final SessionDesk desk;
+
+  InvitationController(Invitations invitations, SessionDesk desk) {
+    this.invitations = invitations;
+    this.desk = desk;
+  }
+
+  record AcceptRequest(
+      @NotNull(message = "A name is needed.") String name,
+      @NotNull(message = "Initials are needed.") String initials,
+      @NotNull(message = "Choose a mark.") Mark mark,
+      @NotEmpty(message = "A password is needed.") @Size(max = 200) String password) {}
+
+  @GetMapping
+  StaffView whom(@PathVariable String secret) {
+    return invitations.whom(secret);
+  }
+
+  @PostMapping
+  SessionResponse accept(
+      @PathVariable String secret,
+      @Valid @RequestBody AcceptRequest wanted,
+      HttpServletRequest request,
+      HttpServletResponse response) {
+    People.Profile profile = new People.Profile(wanted.name(), wanted.initials(), wanted.mark());
+    SignedIn signedIn =
+        invitations.accept(
+            secret, new Invitations.Accept(profile, wanted.password()), SessionDesk.from(request));
+    return desk.letIn(signedIn, request, response);
+  }
+}

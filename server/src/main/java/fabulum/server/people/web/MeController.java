@@ -1,0 +1,90 @@
+package fabulum.server.people.web;
+
+import fabulum.server.people.Attendances;
+import fabulum.server.people.Mark;
+import fabulum.server.people.People;
+import fabulum.server.people.SignInView;
+import fabulum.server.people.SignIns;
+import fabulum.server.people.SignedIn;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import java.util.List;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** What one sets of oneself. */
+@RestController
+@RequestMapping("/api/me")
+class MeController {
+  private final People people;
+  private final Attendances attendances;
+  private final SignIns signIns;
+
+  MeController(People people, Attendances attendances, SignIns signIns) {
+    this.people = people;
+    this.attendances = attendances;
+    this.signIns = signIns;
+  }
+
+  record ProfileRequest(
+      @NotNull(message = "A name is needed.") String name,
+      @NotNull(message = "Initials are needed.") String initials,
+      @NotNull(message = "Choose a mark.") Mark mark) {
+
+    People.Profile profile() {
+      return new People.Profile(name, initials, mark);
+    }
+  }
+
+  @PutMapping("/profile")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void setProfile(@AuthenticationPrincipal SignedIn me, @Valid @RequestBody ProfileRequest wanted) {
+    people.setProfile(me.id(), wanted.profile());
+  }
+
+  record InRequest(boolean in) {}
+
+  @PutMapping("/in")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void setIn(@AuthenticationPrincipal SignedIn me, @RequestBody InRequest wanted) {
+    attendances.setByHand(me.id(), wanted.in());
+  }
+
+  @GetMapping("/plan")
+  PlanMessage plan(@AuthenticationPrincipal SignedIn me) {
+    return PlanMessage.of(attendances.plan(me.id()));
+  }
+
+  @PutMapping("/plan")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void setPlan(@AuthenticationPrincipal SignedIn me, @Valid @RequestBody PlanMessage wanted) {
+    attendances.setPlan(me.id(), wanted.plan());
+  }
+
+  /**
+   * Where one is signed in.
+   *
+   * @param here which of them is this one
+   */
+  record SignInsResponse(List<SignInView> signIns, long here) {}
+
+  @GetMapping("/sign-ins")
+  SignInsResponse signIns(@AuthenticationPrincipal SignedIn me) {
+    return new SignInsResponse(signIns.list(me.id()), me.signInId());
+  }
+
+  record EndedResponse(int ended) {}
+
+  /** Ends all other sign-ins. */
+  @DeleteMapping("/sign-ins")
+  EndedResponse endOthers(@AuthenticationPrincipal SignedIn me) {
+    return new EndedResponse(signIns.endAllBut(me.id(), me.signInId()));
+  }
+}

@@ -1,0 +1,210 @@
+package fabulum.server.people.web;
+
+import fabulum.core.access.Act;
+import fabulum.core.access.Permission;
+import fabulum.core.access.Role;
+import fabulum.server.people.AccessChange;
+import fabulum.server.people.AccessRecord;
+import fabulum.server.people.Attendances;
+import fabulum.server.people.Invitations;
+import fabulum.server.people.PeopleSetUp;
+import fabulum.server.people.Permits;
+import fabulum.server.people.PersonSetup;
+import fabulum.server.people.PersonView;
+import fabulum.server.people.SignInView;
+import fabulum.server.people.SignIns;
+import fabulum.server.people.SignedIn;
+import fabulum.server.people.StaffId;
+import fabulum.server.people.TeamId;
+import fabulum.server.platform.PageSettings;
+import fabulum.server.platform.web.CsvAnswer;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
+
+/** What leads decide of people and teams. */
+@RestController
+@RequestMapping("/api/setup")
+class PeopleSetUpController {
+  private static final int A_PAGE = 100;
+  private static final int A_FILE = 5_000;
+
+  private final PeopleSetUp setUp;
+  private final Invitations invitations;
+  private final Attendances attendances;
+  private final Permits permits;
+  private final AccessRecord record;
+  private final SignIns signIns;
+  private final PageSettings page;
+
+  PeopleSetUpController(
+      PeopleSetUp setUp,
+      Invitations invitations,
+      Attendances attendances,
+      Permits permits,
+      AccessRecord record,
+      SignIns signIns,
+      PageSettings page) {
+    this.setUp = setUp;
+    this.invitations = invitations;
+    this.attendances = attendances;
+    this.permits = permits;
+    this.record = record;
+    this.signIns = signIns;
+    this.page = page;
+  }
+
+  record PersonRequest(
+      @NotNull(message = "Choose a role.") Role role,
+      @Nullable Set<Permission> permissions,
+      @Nullable Set<Long> teams,
+      @Nullable Integer limit) {
+
+    PersonSetup setup() {
+      return new PersonSetup(
+          role,
+          permissions == null ? Set.of() : permissions,
+          teams == null ? Set.of() : teams,
+          limit);
+    }
+  }
+
+  record InviteRequest(
+      @NotNull(message = "A name is needed.") String name,
+      @NotNull(message = "A mail address is needed.") String email,
+      @Valid @NotNull(message = "Say what they may.") PersonRequest setup) {}
+
+  record MadeResponse(long id) {}
+
+  record TeamRequest(@NotNull(message = "A name is needed.") String name) {}
+
+  @GetMapping("/people")
+  List<PersonView> people(@AuthenticationPrincipal SignedIn me) {
+    return setUp.list(me.id());
+  }
+
+  @PostMapping("/people")
+  MadeResponse invite(
+      @AuthenticationPrincipal SignedIn me, @Valid @RequestBody InviteRequest wanted) {
+    Invitations.Invite invite =
+        new Invitations.Invite(wanted.name(), wanted.email(), wanted.setup().setup());
+    return new MadeResponse(invitations.invite(invite, me.id(), address()).value());
+  }
+
+  /** Where the application is found: as set, else where this request found it. */
+  private String address() {
+    return page.address() == null
+        ? ServletUriComponentsBuilder.fromCurrentContextPath().toUriString()
+        : page.address();
+  }
+
+  @PostMapping("/people/{id}/invitation")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void inviteAgain(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {
+    invitations.again(new StaffId(id), me.id(), address());
+  }
+
+  @PutMapping("/people/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void change(
+      @AuthenticationPrincipal SignedIn me,
+      @PathVariable long id,
+      @Valid @RequestBody PersonRequest wanted) {
+    setUp.change(new StaffId(id), wanted.setup(), me.id());
+  }
+
+  @PostMapping("/people/{id}/on")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void switchOn(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {
+    setUp.switchOn(new StaffId(id), me.id());
+  }
+
+  @GetMapping("/people/{id}/plan")
+  PlanMessage plan(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {
+    permits.require(me.id(), Act.LEAD);
+    return PlanMessage.of(attendances.plan(new StaffId(id)));
+  }
+
+  @PutMapping("/people/{id}/plan")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void setPlan(
+      @AuthenticationPrincipal SignedIn me,
+      @PathVariable long id,
+      @Valid @RequestBody PlanMessage wanted) {
+    permits.require(me.id(), Act.LEAD);
+    attendances.setPlan(new StaffId(id), wanted.plan());
+  }
+
+  @PostMapping("/teams")
+  MadeResponse addTeam(
+      @AuthenticationPrincipal SignedIn me, @Valid @RequestBody TeamRequest wanted) {
+    return new MadeResponse(setUp.addTeam(wanted.name(), me.id()).value());
+  }
+
+  @PutMapping("/teams/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void renameTeam(
+      @AuthenticationPrincipal SignedIn me,
+      @PathVariable long id,
+      @Valid @RequestBody TeamRequest wanted) {
+    setUp.renameTeam(new TeamId(id), wanted.name(), me.id());
+  }
+
+  @GetMapping("/record")
+  List<AccessChange> record(
+      @AuthenticationPrincipal SignedIn me,
+      @RequestParam(defaultValue = "0") long before,
+      @RequestParam(defaultValue = "") String words) {
+    permits.require(me.id(), Act.LEAD);
+    return record.list(before, words, A_PAGE);
+  }
+
+  /** The record as a file, RFC 4180; whoever takes it must also be allowed to export. */
+  @GetMapping(path = "/record.csv", produces = CsvAnswer.TYPE)
+  ResponseEntity<String> recordFile(
+      @AuthenticationPrincipal SignedIn me, @RequestParam(defaultValue = "") String words) {
+    permits.require(me.id(), Act.LEAD);
+    permits.require(me.id(), Act.EXPORT);
+    List<List<String>> rows = new ArrayList<>();
+    rows.add(List.of("at", "by", "about", "what", "before", "after"));
+    for (AccessChange change : record.list(0, words, A_FILE)) {
+      rows.add(
+          List.of(
+              change.at().toString(),
+              orEmpty(change.by()),
+              change.about(),
+              change.what(),
+              orEmpty(change.before()),
+              orEmpty(change.after())));
+    }
+    return CsvAnswer.of("record.csv", rows);
+  }
+
+  private static String orEmpty(@Nullable String words) {
+    return words == null ? "" : words;
+  }
+
+  /** All attempts to sign in, the newest first. */
+  @GetMapping("/sign-ins")
+  List<SignInView> signIns(
+      @AuthenticationPrincipal SignedIn me, @RequestParam(defaultValue = "0") long before) {
+    permits.require(me.id(), Act.LEAD);
+    return signIns.record(before, A_PAGE);
+  }
+}

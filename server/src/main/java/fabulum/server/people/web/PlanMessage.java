@@ -1,0 +1,36 @@
+package fabulum.server.people.web;
+
+import fabulum.server.people.Attendances.Away;
+import fabulum.server.people.Attendances.Plan;
+import fabulum.server.platform.web.SpanMessage;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * When somebody is usually in, and who covers for them.
+ *
+ * @param zone IANA name
+ * @param week empty for always in
+ * @param coverId who covers usually
+ * @param absences days known ahead
+ */
+record PlanMessage(
+    @NotNull(message = "Say in which time zone.") String zone,
+    @NotNull(message = "Hours are needed; none for always in.") List<@Valid SpanMessage> week,
+    @Nullable Long coverId,
+    @NotNull(message = "Absences are needed, if only none.") List<Away> absences) {
+
+  static PlanMessage of(Plan plan) {
+    return new PlanMessage(
+        plan.zone(),
+        plan.week().stream().map(SpanMessage::of).toList(),
+        plan.coverId(),
+        plan.absences());
+  }
+
+  Plan plan() {
+    return new Plan(zone, week.stream().map(SpanMessage::stretch).toList(), coverId, absences);
+  }
+}

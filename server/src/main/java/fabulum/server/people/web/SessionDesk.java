@@ -1,0 +1,115 @@
+package fabulum.server.people.web;
+
+import fabulum.core.access.Act;
+import fabulum.core.attendance.Presence;
+import fabulum.server.people.Attendances;
+import fabulum.server.people.People;
+import fabulum.server.people.Permits;
+import fabulum.server.people.SignIns;
+import fabulum.server.people.SignedIn;
+import fabulum.server.people.StaffView;
+import fabulum.server.platform.ClockSettings;
+import fabulum.server.platform.PageSettings;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.core.context.SecurityContext;
+import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.stereotype.Component;
+
+/** Lets somebody in, and says what the session is. */
+@Component
+class SessionDesk {
+  private final People people;
+  private final Permits permits;
+  private final Attendances attendances;
+  private final SecurityContextRepository contexts;
+  private final Clock clock;
+  private final ClockSettings clockSettings;
+  private final PageSettings page;
+
+  SessionDesk(
+      People people,
+      Permits permits,
+      Attendances attendances,
+      SecurityContextRepository contexts,
+      Clock clock,
+      ClockSettings clockSettings,
+      PageSettings page) {
+    this.people = people;
+    this.permits = permits;
+    this.attendances = attendances;
+    this.contexts = contexts;
+    this.clock = clock;
+    this.clockSettings = clockSettings;
+    this.page = page;
+  }
+
+  /**
+   * The session.
+   *
+   * @param may what one may do, whatever the conversation
+   * @param leads names of those who can allow more
+   * @param in whether one is in, and not away
+   * @param why that is so
+   * @param until when that will change by itself
+   * @param now the server's time when it answered
+   * @param clockRuns false while the server's clock stands still for a demonstration
+   * @param handsets where the stand-in's handsets are, if there are any
+   */
+  record SessionResponse(
+      StaffView staff,
+      Set<Act> may,
+      List<String> leads,
+      boolean in,
+      Presence.Why why,
+      @Nullable Instant until,
+      boolean mustChangePassword,
+      Instant now,
+      boolean clockRuns,
+      @Nullable String handsets) {}
+
+  static SignIns.From from(HttpServletRequest request) {
+    String agent = request.getHeader("User-Agent");
+    return new SignIns.From(request.getRemoteAddr(), agent == null ? "" : agent);
+  }
+
+  SessionResponse letIn(
+      SignedIn signedIn, HttpServletRequest request, HttpServletResponse response) {
+    if (request.getSession(false) != null) {
+      request.changeSessionId();
+    }
+    remember(signedIn, request, response);
+    return session(signedIn);
+  }
+
+  void remember(SignedIn signedIn, HttpServletRequest request, HttpServletResponse response) {
+    SecurityContext context = SecurityContextHolder.createEmptyContext();
+    context.setAuthentication(
+        UsernamePasswordAuthenticationToken.authenticated(signedIn, null, List.of()));
+    SecurityContextHolder.setContext(context);
+    contexts.saveContext(context, request, response);
+  }
+
+  SessionResponse session(SignedIn signedIn) {
+    boolean runs = clockSettings.at() == null || clockSettings.runs();
+    Presence presence = attendances.presence(signedIn.id());
+    return new SessionResponse(
+        people.get(signedIn.id()),
+        permits.of(signedIn.id()).acts(),
+        permits.leads(),
+        presence.in(),
+        presence.why(),
+        presence.until().orElse(null),
+        signedIn.mustChangePassword(),
+        clock.instant(),
+        runs,
+        page.handsets());
+  }
+}

@@ -1,0 +1,108 @@
+package fabulum.server.setup.web;
+
+import fabulum.server.lines.Lines;
+import fabulum.server.lines.SiteView;
+import fabulum.server.people.SignedIn;
+import fabulum.server.people.TeamId;
+import fabulum.server.setup.ChangeView;
+import fabulum.server.setup.SetUp;
+import fabulum.server.topics.TopicColour;
+import fabulum.server.topics.TopicId;
+import fabulum.server.topics.TopicSetup;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Topics and sites as they are set up, and who changed what. */
+@RestController
+@RequestMapping("/api/setup")
+class TopicSetUpController {
+  private static final int LONGEST_HISTORY = 100;
+
+  private final SetUp setUp;
+  private final Lines lines;
+
+  TopicSetUpController(SetUp setUp, Lines lines) {
+    this.setUp = setUp;
+    this.lines = lines;
+  }
+
+  record NameRequest(@NotNull(message = "A name is needed.") String name) {}
+
+  /**
+   * A topic.
+   *
+   * @param promiseMinutes of working time; empty for as its line promises
+   */
+  record TopicMessage(
+      @NotNull(message = "A topic is a word or two.") String name,
+      @NotNull(message = "Choose a colour.") TopicColour colour,
+      @Nullable Integer promiseMinutes,
+      boolean retired) {
+    TopicSetup setup() {
+      return new TopicSetup(name, colour, promiseMinutes, retired);
+    }
+  }
+
+  record MergeRequest(long into) {}
+
+  @GetMapping("/sites")
+  List<SiteView> sites() {
+    return lines.listSites();
+  }
+
+  @PostMapping("/sites")
+  SetUp.Outcome addSite(
+      @AuthenticationPrincipal SignedIn me, @Valid @RequestBody NameRequest site) {
+    return setUp.addSite(site.name(), me.id());
+  }
+
+  @PutMapping("/sites/{id}")
+  SetUp.Outcome renameSite(
+      @AuthenticationPrincipal SignedIn me,
+      @PathVariable long id,
+      @Valid @RequestBody NameRequest site) {
+    return setUp.renameSite(id, site.name(), me.id());
+  }
+
+  @PostMapping("/teams/{team}/topics")
+  SetUp.Outcome addTopic(
+      @AuthenticationPrincipal SignedIn me,
+      @PathVariable long team,
+      @Valid @RequestBody TopicMessage topic) {
+    return setUp.addTopic(new TeamId(team), topic.setup(), me.id());
+  }
+
+  @PutMapping("/topics/{id}")
+  SetUp.Outcome changeTopic(
+      @AuthenticationPrincipal SignedIn me,
+      @PathVariable long id,
+      @Valid @RequestBody TopicMessage topic) {
+    return setUp.changeTopic(new TopicId(id), topic.setup(), me.id());
+  }
+
+  @PostMapping("/topics/{id}/merge")
+  SetUp.Outcome mergeTopic(
+      @AuthenticationPrincipal SignedIn me,
+      @PathVariable long id,
+      @Valid @RequestBody MergeRequest merge) {
+    return setUp.mergeTopic(new TopicId(id), new TopicId(merge.into()), me.id());
+  }
+
+  @GetMapping("/history")
+  List<ChangeView> history(
+      @AuthenticationPrincipal SignedIn me,
+      @RequestParam(defaultValue = "9223372036854775807") long before) {
+    return setUp.history(before, LONGEST_HISTORY, me.id());
+  }
+}
