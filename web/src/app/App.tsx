@@ -1,18 +1,26 @@
 import { useQuery } from '@tanstack/react-query';
-import { ChangePassword, SignIn } from '../features/session';
+import { useMatch, useNavigate } from 'react-router';
+import { ChangePassword, Invitation, SignIn } from '../features/session';
 import { sessionQuery } from '../shared/api';
-import { NowProvider, ProblemNote } from '../shared/ui';
+import { MeContext, NowProvider, ProblemNote } from '../shared/ui';
 import { Frame } from './Frame';
 
-/** Lets in whoever is signed in. */
+/** Lets in whoever is signed in, or has an invitation. */
 export function App() {
+  const navigate = useNavigate();
   const session = useQuery(sessionQuery);
+  const secret = useMatch('/invitation/:secret')?.params.secret;
+  if (secret !== undefined && !session.isPending) {
+    return <Invitation secret={secret} onIn={() => void navigate('/inbox', { replace: true })} />;
+  }
   if (session.data) {
     return session.data.mustChangePassword ? (
       <ChangePassword />
     ) : (
       <NowProvider serverNow={session.data.now} readAt={session.dataUpdatedAt} runs={session.data.clockRuns}>
-        <Frame session={session.data} />
+        <MeContext.Provider value={session.data}>
+          <Frame session={session.data} />
+        </MeContext.Provider>
       </NowProvider>
     );
   }

@@ -2,6 +2,9 @@ import { Box } from '@mui/material';
 import { useCallback, useState } from 'react';
 import { Navigate, Route, Routes } from 'react-router';
 import { Inbox } from '../features/inbox';
+import { Me } from '../features/me';
+import { useTelling } from '../features/notices';
+import { OfficePage } from '../features/office';
 import { SetUp } from '../features/setup';
 import { WriteTo } from '../features/write-to';
 import { useLive } from '../realtime';
@@ -22,20 +25,29 @@ function announcement(message: LiveMessage): string | undefined {
 export function Frame({ session }: { session: Session }) {
   const [announced, setAnnounced] = useState('');
   const [help, setHelp] = useState(false);
-  const heard = useCallback((message: LiveMessage) => {
-    const words = announcement(message);
-    if (words) setAnnounced(words);
-  }, []);
+  const tell = useTelling();
+  const heard = useCallback(
+    (message: LiveMessage) => {
+      tell(message);
+      const words = announcement(message);
+      if (words) setAnnounced(words);
+    },
+    [tell],
+  );
   const lineState = useLive(heard);
+  const leads = session.may.includes('LEAD');
+  const writes = session.may.includes('TEXT');
   const [writing, setWriting] = useState(false);
-  useKeys({ '?': () => setHelp(true), w: () => setWriting(true) });
+  useKeys({ '?': () => setHelp(true), w: writes ? () => setWriting(true) : undefined });
   return (
     <Box sx={{ height: '100dvh', display: 'flex', flexDirection: 'column' }}>
       <Masthead session={session} lineState={lineState} onHelp={() => setHelp(true)} onWrite={() => setWriting(true)} />
       <Routes>
         <Route path="/inbox/:id?" element={<Inbox session={session} />} />
         <Route path="/identify/:id?" element={<Inbox session={session} toIdentify />} />
-        <Route path="/setup/*" element={<SetUp />} />
+        <Route path="/me/*" element={<Me session={session} />} />
+        {leads && <Route path="/office" element={<OfficePage session={session} />} />}
+        {leads && <Route path="/setup/*" element={<SetUp session={session} />} />}
         <Route path="*" element={<Navigate to="/inbox" replace />} />
       </Routes>
       <Box

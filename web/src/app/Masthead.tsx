@@ -1,9 +1,11 @@
-import { Box, Button, Tooltip } from '@mui/material';
+import { Box } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { NavLink } from 'react-router';
 import type { LineState } from '../realtime';
-import { countsQuery, type Session } from '../shared/api';
+import { NoticesMenu } from '../features/notices';
+import { countsQuery, noticesQuery, type Session } from '../shared/api';
+import { ActButton, useRefusal } from '../shared/ui';
 import { bookSerif } from '../theme';
 import { JumpBox } from './JumpBox';
 import { MyMenu } from './MyMenu';
@@ -37,9 +39,12 @@ function Count({ of }: { of: number | undefined }) {
 /** Wordmark, the places as words with counts, the jump box, and me. */
 export function Masthead({ session, lineState, onHelp, onWrite }: Props) {
   const counts = useQuery(countsQuery('')).data;
+  const unseen = useQuery(noticesQuery).data?.unseen;
+  const leads = session.may.includes('LEAD');
+  const mayText = useRefusal('TEXT');
   useEffect(() => {
-    document.title = counts?.ourTurn ? `(${counts.ourTurn}) Fabulum` : 'Fabulum';
-  }, [counts?.ourTurn]);
+    document.title = unseen ? `(${unseen}) Fabulum` : 'Fabulum';
+  }, [unseen]);
   return (
     <Box
       component="header"
@@ -70,9 +75,16 @@ export function Masthead({ session, lineState, onHelp, onWrite }: Props) {
           To identify
           <Count of={counts?.toIdentify} />
         </Box>
-        <Box component={NavLink} to="/setup" sx={place}>
-          Set-up
-        </Box>
+        {leads && (
+          <>
+            <Box component={NavLink} to="/office" sx={place}>
+              Front office
+            </Box>
+            <Box component={NavLink} to="/setup" sx={place}>
+              Set-up
+            </Box>
+          </>
+        )}
         {session.handsets && (
           <Box component="a" href={session.handsets} target="_blank" rel="noreferrer" sx={place}>
             Handsets
@@ -80,14 +92,13 @@ export function Masthead({ session, lineState, onHelp, onWrite }: Props) {
         )}
       </Box>
       <UndoBar />
-      <Box sx={{ flex: 1, display: 'flex', justifyContent: 'flex-end', minWidth: { xs: 120, sm: 200 } }}>
+      <Box sx={{ flex: 1, display: 'flex', justifyContent: 'flex-end', minWidth: { xs: 120, sm: 150 } }}>
         <JumpBox />
       </Box>
-      <Tooltip title="W">
-        <Button variant="outlined" onClick={onWrite} sx={{ whiteSpace: 'nowrap' }}>
-          Write to…
-        </Button>
-      </Tooltip>
+      <ActButton hint="W" refusal={mayText} variant="outlined" onClick={onWrite} sx={{ whiteSpace: 'nowrap' }}>
+        Write to…
+      </ActButton>
+      <NoticesMenu />
       {lineState === 'lost' && (
         <Box role="status" sx={{ color: 'warning.main', fontWeight: 600, typography: 'body2' }}>
           No connection; trying again

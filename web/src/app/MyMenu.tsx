@@ -1,8 +1,11 @@
-import { Button, Divider, Menu, MenuItem } from '@mui/material';
+import { Box, Button, Divider, Menu, MenuItem } from '@mui/material';
 import { useColorScheme } from '@mui/material/styles';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { Leaving } from '../features/office';
 import { ask, keys, type Session } from '../shared/api';
+import { StaffMark } from '../shared/ui';
 
 const SCHEMES = [
   ['light', 'Light paper'],
@@ -10,12 +13,21 @@ const SCHEMES = [
   ['system', 'As the system has it'],
 ] as const;
 
-/** My name, and what belongs to me. */
+/** My name, whether I am in, and what belongs to me. */
 export function MyMenu({ session, onHelp }: { session: Session; onHelp: () => void }) {
   const queries = useQueryClient();
+  const navigate = useNavigate();
   const { mode, setMode } = useColorScheme();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const [leaving, setLeaving] = useState(false);
   const close = () => setAnchor(null);
+  const setIn = useMutation({
+    mutationFn: (isIn: boolean) => ask('PUT', '/api/me/in', { in: isIn }),
+    onSettled: () => {
+      void queries.invalidateQueries({ queryKey: keys.session });
+      void queries.invalidateQueries({ queryKey: keys.office });
+    },
+  });
   const signOut = useMutation({
     mutationFn: () => ask('DELETE', '/api/session'),
     onSuccess: () => {
@@ -23,17 +35,47 @@ export function MyMenu({ session, onHelp }: { session: Session; onHelp: () => vo
       queries.setQueryData(keys.session, null);
     },
   });
+  const works = session.may.includes('WORK');
+  const first = session.staff.name.split(' ')[0];
   return (
     <>
       <Button
         color="inherit"
         aria-haspopup="menu"
+        aria-label={`${session.staff.name}, ${session.in ? 'in' : 'away'}`}
         onClick={(event) => setAnchor(event.currentTarget)}
-        sx={{ whiteSpace: 'nowrap' }}
+        sx={{ whiteSpace: 'nowrap', gap: 0.75 }}
       >
-        {session.staff.name}
+        <StaffMark mark={session.staff.mark} />
+        {first}
+        <Box
+          component="span"
+          sx={{ color: session.in ? 'text.secondary' : 'warning.main', fontWeight: session.in ? 400 : 700 }}
+        >
+          {session.in ? 'in' : 'away'}
+        </Box>
       </Button>
       <Menu anchorEl={anchor} open={anchor !== null} onClose={close}>
+        {works && (
+          <MenuItem
+            onClick={() => {
+              close();
+              if (session.in) setLeaving(true);
+              else setIn.mutate(true);
+            }}
+          >
+            {session.in ? 'Go away…' : 'I am in again'}
+          </MenuItem>
+        )}
+        <MenuItem
+          onClick={() => {
+            close();
+            void navigate('/me');
+          }}
+        >
+          Name, times, notices, password
+        </MenuItem>
+        <Divider />
         {SCHEMES.map(([scheme, words]) => (
           <MenuItem
             key={scheme}
@@ -57,6 +99,16 @@ export function MyMenu({ session, onHelp }: { session: Session; onHelp: () => vo
         </MenuItem>
         <MenuItem onClick={() => signOut.mutate()}>Sign out</MenuItem>
       </Menu>
+      {leaving && (
+        <Leaving
+          staff={session.staff}
+          onClose={() => setLeaving(false)}
+          onLeft={() => {
+            setLeaving(false);
+            setIn.mutate(false);
+          }}
+        />
+      )}
     </>
   );
 }

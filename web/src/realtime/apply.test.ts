@@ -29,6 +29,8 @@ const entry = (id: number, at: string, words: string): Entry => ({
   kind: 'IN',
   words,
   automatic: false,
+  withdrawn: false,
+  mentions: [],
 });
 
 describe('live messages', () => {
@@ -63,7 +65,7 @@ describe('live messages', () => {
     const queries = new QueryClient();
     queries.setQueryData(keys.session, { staff: { id: 1 } });
     queries.setQueryData(keys.counts, { ourTurn: 1 });
-    applyLive(queries, { type: 'READ_AGAIN', entries: [] });
+    applyLive(queries, { type: 'READ_AGAIN', entries: [], by: [] });
     expect(queries.getQueryState(keys.counts)?.isInvalidated).toBe(true);
     expect(queries.getQueryState(keys.session)?.isInvalidated).toBe(false);
   });

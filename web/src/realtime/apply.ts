@@ -6,8 +6,10 @@ import {
   type InboxPage,
   keys,
   type LiveMessage,
+  type NoticePage,
   readListsAgain,
   type ScriptPage,
+  type Watched,
 } from '../shared/api';
 
 /** Applies one live message to what the page has read. The only place where that is done. */
@@ -20,16 +22,60 @@ export function applyLive(queries: QueryClient, message: LiveMessage): void {
       return;
     case 'CONVERSATION':
       if (message.conversation) applyConversation(queries, message.conversation, message.entries);
+      return;
+    case 'GONE':
+      if (message.gone !== undefined) applyGone(queries, message.gone);
+      return;
+    case 'WATCHED':
+      if (message.watched) applyWatched(queries, message.watched);
+      return;
+    case 'NOTICE':
+      void queries.invalidateQueries({ queryKey: keys.notices });
+      return;
+    case 'PEOPLE':
+      for (const queryKey of [keys.staff, keys.session, keys.office, keys.setup, keys.me])
+        void queries.invalidateQueries({ queryKey });
   }
+}
+
+/** What is no longer for us to see leaves the page at once. */
+function applyGone(queries: QueryClient, id: number): void {
+  queries.setQueriesData<InfiniteData<InboxPage>>({ queryKey: keys.lists }, (list) => list && withoutRow(list, id));
+  void queries.resetQueries({ queryKey: keys.dossier(id) });
+  queries.removeQueries({ queryKey: keys.script(id) });
+  void queries.invalidateQueries({ queryKey: keys.notices });
+  void queries.invalidateQueries({ queryKey: keys.lines });
+  readListsAgain(queries);
+}
+
+function applyWatched(queries: QueryClient, watched: Watched): void {
+  queries.setQueryData<Watched[]>(keys.watchers, (all) => all && withWatched(all, watched));
+}
+
+/** Who is where, with one conversation as it is now; where nobody is any more it is left out. */
+export function withWatched(all: Watched[], watched: Watched): Watched[] {
+  const others = all.filter((each) => each.conversationId !== watched.conversationId);
+  return watched.watchers.length === 0 ? others : [...others, watched];
+}
+
+/** The list without a row. */
+export function withoutRow(list: InfiniteData<InboxPage>, id: number): InfiniteData<InboxPage> {
+  return { ...list, pages: list.pages.map((page) => ({ ...page, rows: page.rows.filter((row) => row.id !== id) })) };
 }
 
 function applyConversation(queries: QueryClient, row: Conversation, entries: Entry[]): void {
   queries.setQueriesData<InfiniteData<InboxPage>>({ queryKey: keys.lists }, (list) => list && withRow(list, row));
   readListsAgain(queries);
   void queries.invalidateQueries({ queryKey: keys.jump });
+  void queries.invalidateQueries({ queryKey: keys.office });
+  const notices = queries.getQueryData<NoticePage>(keys.notices);
+  if (notices?.notices.some((notice) => notice.conversation.id === row.id)) {
+    void queries.invalidateQueries({ queryKey: keys.notices });
+  }
   queries.setQueryData<Dossier>(keys.dossier(row.id), (dossier) =>
     dossier && dossier.conversation.version < row.version ? { ...dossier, conversation: row } : dossier,
   );
+  if (entries.some((entry) => entry.kind !== 'IN')) void queries.invalidateQueries({ queryKey: keys.dossier(row.id) });
   const script = queries.getQueryState(keys.script(row.id));
   if (script?.fetchStatus === 'fetching') {
     // What is being read may be older than this message, so it is read once more.

@@ -34,7 +34,7 @@ export function useLive(onMessage: (message: LiveMessage) => void): LineState {
       const first = position === '';
       position = event.lastEventId || position;
       setState('live');
-      applyLive(queries, first ? { type: 'READ_AGAIN', entries: [] } : message);
+      applyLive(queries, first ? { type: 'READ_AGAIN', entries: [], by: [] } : message);
       onMessage(message);
     };
     const failed = () => {

@@ -22,9 +22,13 @@ export interface Inks {
   parchment: string;
   /** The squares beside topics. */
   topics: Record<TopicInk, string>;
+  /** The marks of people. */
+  people: Record<PersonInk, string>;
 }
 
 type TopicInk = 'PINE' | 'MOSS' | 'REED' | 'SLATE' | 'LAKE' | 'PLUM' | 'ROSE' | 'CLAY' | 'UMBER' | 'STONE';
+
+type PersonInk = 'PINE' | 'SLATE' | 'PLUM' | 'RUST' | 'OCHRE' | 'MOSS' | 'TEAL' | 'WINE';
 
 declare module '@mui/material/styles' {
   interface Palette {
@@ -60,6 +64,16 @@ const light: Inks = {
     UMBER: '#7A5A3C',
     STONE: '#7C7F80',
   },
+  people: {
+    PINE: '#1F5C50',
+    SLATE: '#38556F',
+    PLUM: '#6B4480',
+    RUST: '#974A22',
+    OCHRE: '#7D5E12',
+    MOSS: '#56661F',
+    TEAL: '#1D6C80',
+    WINE: '#853652',
+  },
 };
 
 const dark: Inks = {
@@ -86,6 +100,16 @@ const dark: Inks = {
     CLAY: '#DB9069',
     UMBER: '#B5936F',
     STONE: '#A9ACAD',
+  },
+  people: {
+    PINE: '#86CBB7',
+    SLATE: '#A5C1DB',
+    PLUM: '#C8A6DA',
+    RUST: '#E5A079',
+    OCHRE: '#DDBB63',
+    MOSS: '#B4C56C',
+    TEAL: '#7CC8DC',
+    WINE: '#E39BB4',
   },
 };
 

@@ -65,7 +65,8 @@ export function Handsets() {
             Handsets
           </Box>
           <Box sx={{ typography: 'caption', color: 'text.secondary', mb: 1 }}>
-            A stand-in for the phone network. Pick up a handset and text the business as its customer.
+            A stand-in for the phone network. Pick up a handset and text the business as its customer.{' '}
+            <a href="/mail">Mailbox</a>
           </Box>
           <InputBase
             fullWidth

@@ -42,3 +42,12 @@ export async function call<T>(method: string, path: string, body?: unknown): Pro
     throw new Error((answer as { reason?: string } | undefined)?.reason ?? 'The network does not answer.');
   return answer as T;
 }
+
+export interface Mail {
+  id: string;
+  to: string;
+  from: string;
+  subject: string;
+  words: string;
+  at: string;
+}

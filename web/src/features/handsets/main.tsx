@@ -6,6 +6,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { theme } from '../../theme';
 import { Handsets } from './Handsets';
+import { Mailbox } from './Mailbox';
 
 const root = document.getElementById('root');
 if (root) {
@@ -14,7 +15,7 @@ if (root) {
       <ThemeProvider theme={theme} defaultMode="system">
         <CssBaseline />
         <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { refetchOnWindowFocus: false } } })}>
-          <Handsets />
+          {window.location.pathname.startsWith('/mail') ? <Mailbox /> : <Handsets />}
         </QueryClientProvider>
       </ThemeProvider>
     </StrictMode>,

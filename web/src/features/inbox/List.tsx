@@ -1,8 +1,8 @@
 import { Box, ButtonBase } from '@mui/material';
-import type { InfiniteData, UseInfiniteQueryResult } from '@tanstack/react-query';
+import { type InfiniteData, type UseInfiniteQueryResult, useQuery } from '@tanstack/react-query';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { type RefObject, useEffect, useLayoutEffect, useRef } from 'react';
-import type { Conversation, InboxPage, Line, Topic } from '../../shared/api';
+import { type Conversation, type InboxPage, type Line, type Topic, watchersQuery } from '../../shared/api';
 import { ProblemNote } from '../../shared/ui';
 import { waitingWords } from './model/quiet';
 import { Row, ROW_HEIGHT } from './Row';
@@ -63,6 +63,9 @@ export function List(props: Props) {
     if (hasNextPage && !isFetchingNextPage && last > rows.length - 12) void fetchNextPage();
   }, [hasNextPage, isFetchingNextPage, fetchNextPage, last, rows.length]);
   useKeepPlace(scroller, rows);
+  const watched = useQuery(watchersQuery).data ?? [];
+  const others = (id: number) =>
+    (watched.find((each) => each.conversationId === id)?.watchers ?? []).filter(({ staff }) => staff.id !== me);
   const filled = rows.length > 0;
   useLayoutEffect(() => {
     if (filled) scroller.current?.scrollTo(0, places.get(name) ?? 0);
@@ -125,6 +128,7 @@ export function List(props: Props) {
                   chosen={row.id === chosen}
                   lineName={lines.find((line) => line.id === row.lineId)?.name ?? ''}
                   zone={lines.find((line) => line.id === row.lineId)?.zone ?? 'UTC'}
+                  watchers={others(row.id)}
                   topics={row.topics.flatMap((id) => topics.find((topic) => topic.id === id) ?? [])}
                   marked={marks.has(row.id)}
                   choosing={marks.count > 0}

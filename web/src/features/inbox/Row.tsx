@@ -1,7 +1,7 @@
 import { Box, ButtonBase } from '@mui/material';
-import type { Conversation, Topic } from '../../shared/api';
+import type { Conversation, Topic, Watched } from '../../shared/api';
 import { moment, urgency } from '../../shared/format';
-import { OwnerMark, TopicMark, useNow } from '../../shared/ui';
+import { OwnerMark, StaffMark, TopicMark, useNow } from '../../shared/ui';
 import { bookSerif } from '../../theme';
 import { standing } from './model/choice';
 
@@ -16,6 +16,8 @@ interface Props {
   lineName: string;
   zone: string;
   topics: Topic[];
+  /** Who else is at it now. */
+  watchers: Watched['watchers'];
   /** One of several that are chosen. */
   marked: boolean;
   /** Something is chosen, so the boxes show. */
@@ -32,7 +34,7 @@ function standingWords(row: Conversation, now: Date, zone: string): string {
 }
 
 /** Who, what they said first, and how long it stands so. */
-export function Row({ row, me, chosen, lineName, zone, topics, marked, choosing, onOpen, onMark }: Props) {
+export function Row({ row, me, chosen, lineName, zone, topics, watchers, marked, choosing, onOpen, onMark }: Props) {
   const now = useNow();
   const who = row.customerName ?? row.number;
   const urgent = row.group === 'OUR_TURN' && row.secondsLeft !== undefined ? urgency(row.secondsLeft) : 'fine';
@@ -132,6 +134,15 @@ export function Row({ row, me, chosen, lineName, zone, topics, marked, choosing,
             }}
           >
             <span>{lineName}</span>
+            {watchers.map(({ staff, writing }) => (
+              <Box
+                key={staff.id}
+                component="span"
+                sx={{ color: writing ? 'warning.main' : 'info.main', fontWeight: writing ? 700 : 400 }}
+              >
+                <StaffMark mark={staff.mark} size={12} /> {staff.initials} {writing ? 'writes' : 'looks'}
+              </Box>
+            ))}
             {row.back && row.group !== 'SET_ASIDE' && (
               <Box component="span" sx={{ color: 'info.main', fontWeight: 600 }}>
                 ↩ {BACK_WORDS[row.back]}

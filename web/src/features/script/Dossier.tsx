@@ -1,9 +1,10 @@
-import { Box, Button, Tooltip } from '@mui/material';
-import type { ReactNode, Ref } from 'react';
+import { Box, Button } from '@mui/material';
+import type { ReactNode, RefObject } from 'react';
 import type { Dossier as DossierData, Line, Topic } from '../../shared/api';
-import { Moment, OwnerMark, TopicMark } from '../../shared/ui';
+import { ActButton, Moment, OwnerMark, TopicMark, useRefusal } from '../../shared/ui';
 import { bookSerif } from '../../theme';
 import type { Acts } from './useActs';
+import { Watching } from './Watching';
 
 interface Props {
   dossier: DossierData;
@@ -17,8 +18,11 @@ interface Props {
   onSetAside: (anchor: HTMLElement) => void;
   onAbout: (anchor: HTMLElement) => void;
   /** Where the menus that keys open are hung up. */
-  setAsideButton: Ref<HTMLButtonElement>;
-  aboutButton: Ref<HTMLButtonElement>;
+  setAsideButton: RefObject<HTMLButtonElement | null>;
+  aboutButton: RefObject<HTMLButtonElement | null>;
+  onHandOver: () => void;
+  /** The team it was handed to, other than the line's. */
+  teamName: string | undefined;
 }
 
 function Fact({ name, children }: { name: string; children: ReactNode }) {
@@ -38,6 +42,7 @@ export function Dossier(props: Props) {
   const { conversation, customer, holders } = dossier;
   const mine = conversation.owner?.id === me;
   const zone = line?.zone ?? 'UTC';
+  const refusal = useRefusal('WORK');
   return (
     <Box component="header" sx={{ borderBottom: 1, borderColor: 'divider', bgcolor: 'background.paper', px: 2, py: 1 }}>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, flexWrap: 'wrap' }}>
@@ -57,52 +62,53 @@ export function Dossier(props: Props) {
         >
           {customer?.name ?? conversation.number}
         </Box>
+        <Watching id={conversation.id} me={me} />
         <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.75, typography: 'body2' }}>
           <OwnerMark owner={conversation.owner} me={me} size={26} />
           {mine ? 'mine' : (conversation.owner?.name ?? 'nobody’s')}
+          {props.teamName && `, with ${props.teamName}`}
         </Box>
         {mine ? (
-          <Tooltip title="L">
-            <Button onClick={acts.letGo}>Let go</Button>
-          </Tooltip>
+          <ActButton hint="L" refusal={refusal} onClick={acts.letGo}>
+            Let go
+          </ActButton>
         ) : (
-          <Tooltip title="T">
-            <Button onClick={acts.take}>Take</Button>
-          </Tooltip>
+          <ActButton hint="T" refusal={refusal} onClick={() => acts.take(conversation.owner?.id ?? 0)}>
+            Take
+          </ActButton>
         )}
+        <ActButton hint="H" refusal={refusal} aria-haspopup="dialog" onClick={props.onHandOver}>
+          Hand over
+        </ActButton>
         {(conversation.group === 'OUR_TURN' || conversation.group === 'THEIR_TURN') && (
-          <Tooltip title="A">
-            <Button
-              ref={setAsideButton}
-              aria-haspopup="menu"
-              onClick={(event) => props.onSetAside(event.currentTarget)}
-            >
-              Set aside
-            </Button>
-          </Tooltip>
+          <ActButton
+            hint="A"
+            refusal={refusal}
+            ref={setAsideButton}
+            aria-haspopup="menu"
+            onClick={(event) => props.onSetAside(event.currentTarget)}
+          >
+            Set aside
+          </ActButton>
         )}
         {conversation.group === 'SET_ASIDE' && (
-          <Tooltip title="O">
-            <Button onClick={acts.takeUp}>Take up again</Button>
-          </Tooltip>
+          <ActButton hint="O" refusal={refusal} onClick={acts.takeUp}>
+            Take up again
+          </ActButton>
         )}
         {conversation.group === 'OUR_TURN' && (
-          <Tooltip title="X">
-            <Button onClick={acts.needsNoAnswer}>Needs no answer</Button>
-          </Tooltip>
+          <ActButton hint="X" refusal={refusal} onClick={acts.needsNoAnswer}>
+            Needs no answer
+          </ActButton>
         )}
         {conversation.group === 'BLANK' ? null : conversation.group === 'DONE' ? (
-          <Tooltip title="O">
-            <Button variant="outlined" onClick={acts.reopen}>
-              Open again
-            </Button>
-          </Tooltip>
+          <ActButton hint="O" refusal={refusal} variant="outlined" onClick={acts.reopen}>
+            Open again
+          </ActButton>
         ) : (
-          <Tooltip title="D">
-            <Button variant="outlined" onClick={acts.finish}>
-              Done
-            </Button>
-          </Tooltip>
+          <ActButton hint="D" refusal={refusal} variant="outlined" onClick={acts.finish}>
+            Done
+          </ActButton>
         )}
         <Button onClick={onFold} aria-expanded={open}>
           {open ? 'Fold' : 'Unfold'}
@@ -124,17 +130,17 @@ export function Dossier(props: Props) {
               const topic = topics.find((each) => each.id === id);
               return topic && <TopicMark key={id} topic={topic} />;
             })}
-            <Tooltip title="B">
-              <Button
-                ref={aboutButton}
-                aria-label="Say what it is about"
-                aria-haspopup="dialog"
-                onClick={(event) => props.onAbout(event.currentTarget)}
-                sx={{ p: 0, fontSize: 'inherit' }}
-              >
-                {conversation.topics.length === 0 ? 'say what…' : 'change…'}
-              </Button>
-            </Tooltip>
+            <ActButton
+              hint="B"
+              refusal={refusal}
+              ref={aboutButton}
+              aria-label="Say what it is about"
+              aria-haspopup="dialog"
+              onClick={(event) => props.onAbout(event.currentTarget)}
+              sx={{ p: 0, fontSize: 'inherit' }}
+            >
+              {conversation.topics.length === 0 ? 'say what…' : 'change…'}
+            </ActButton>
           </Box>
           {customer && <Fact name="writes from">{conversation.number}</Fact>}
           <Fact name="to">{line ? `${line.name}, ${line.shownNumber}` : '…'}</Fact>

@@ -1,14 +1,17 @@
 import { Box, Button, Tooltip } from '@mui/material';
 import type { Entry } from '../../shared/api';
 import { day } from '../../shared/format';
-import { Moment, useNow } from '../../shared/ui';
+import { Moment, StaffMark, useNow } from '../../shared/ui';
 import { bookSerif } from '../../theme';
 import { deliveryWords, direction, type Printed } from './model/scene';
+import { NoteWords } from './NoteWords';
 
 interface Props {
   line: Printed;
   zone: string;
   customer: string;
+  me: number;
+  teamName: (id: number) => string;
   /** Puts the words of a text that was not delivered back onto the paper. */
   onWriteAgain: (words: string) => void;
 }
@@ -17,11 +20,11 @@ const MARGINS = { xs: '44px 1fr', sm: '56px 112px minmax(0, 68ch)' };
 
 function speakerName(entry: Entry, customer: string): string {
   if (entry.kind === 'IN') return /^[\d+(]/.test(customer) ? customer : (customer.split(' ')[0] ?? customer);
-  return entry.speaker?.name.split(' ')[0] ?? 'Fabulum';
+  return entry.speaker ? `${entry.speaker.name.split(' ')[0] ?? ''} ${entry.speaker.initials}` : 'Fabulum';
 }
 
 /** One line: the time margin, the speaker margin, the words. */
-export function EntryLine({ line, zone, customer, onWriteAgain }: Props) {
+export function EntryLine({ line, zone, customer, me, teamName, onWriteAgain }: Props) {
   const now = useNow();
   const { entry, newDay, named } = line;
   const note = entry.kind === 'NOTE';
@@ -69,7 +72,7 @@ export function EntryLine({ line, zone, customer, onWriteAgain }: Props) {
               color: 'text.secondary',
             }}
           >
-            ({direction(entry, now, zone)})
+            ({direction(entry, now, zone, teamName)})
           </Box>
         ) : (
           <>
@@ -86,7 +89,17 @@ export function EntryLine({ line, zone, customer, onWriteAgain }: Props) {
                   whiteSpace: 'nowrap',
                 }}
               >
+                {named && entry.speaker && (
+                  <>
+                    <StaffMark mark={entry.speaker.mark} />{' '}
+                  </>
+                )}
                 {named ? speakerName(entry, customer) : ''}
+                {entry.automatic && (
+                  <Box component="span" sx={{ fontWeight: 400 }}>
+                    {', by itself'}
+                  </Box>
+                )}
                 {named && note && (
                   <Box component="span" sx={{ fontWeight: 400 }}>
                     {', note'}
@@ -95,17 +108,21 @@ export function EntryLine({ line, zone, customer, onWriteAgain }: Props) {
               </Box>
             </Tooltip>
             <Box sx={{ gridColumn: { xs: '2', sm: 'auto' } }}>
-              <Box
-                sx={{
-                  fontFamily: bookSerif,
-                  fontSize: '1rem',
-                  lineHeight: 1.5,
-                  whiteSpace: 'pre-wrap',
-                  overflowWrap: 'anywhere',
-                }}
-              >
-                {entry.words}
-              </Box>
+              {note ? (
+                <NoteWords note={entry} mine={entry.speaker?.id === me} zone={zone} />
+              ) : (
+                <Box
+                  sx={{
+                    fontFamily: bookSerif,
+                    fontSize: '1rem',
+                    lineHeight: 1.5,
+                    whiteSpace: 'pre-wrap',
+                    overflowWrap: 'anywhere',
+                  }}
+                >
+                  {entry.words}
+                </Box>
+              )}
               {entry.delivery && (
                 <Box
                   className="figures"

@@ -10,11 +10,14 @@ interface Props {
   id: number;
   zone: string;
   customer: string;
+  me: number;
+  teamName: (id: number) => string;
   onWriteAgain: (words: string) => void;
 }
 
 /** The script itself, to the very first text. It opens at its end and stays there while new lines come. */
-export function Lines({ id, zone, customer, onWriteAgain }: Props) {
+export function Lines({ id, onWriteAgain, ...shown }: Props) {
+  const { zone } = shown;
   const query = useInfiniteQuery(scriptQuery(id));
   const lines = useMemo(() => {
     const pages = query.data?.pages ?? [];
@@ -48,7 +51,7 @@ export function Lines({ id, zone, customer, onWriteAgain }: Props) {
           </Box>
         )}
         {lines.map((line) => (
-          <EntryLine key={line.entry.id} line={line} zone={zone} customer={customer} onWriteAgain={onWriteAgain} />
+          <EntryLine key={line.entry.id} line={line} onWriteAgain={onWriteAgain} {...shown} />
         ))}
       </Box>
     </Box>

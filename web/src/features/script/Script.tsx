@@ -2,14 +2,18 @@ import { Box } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { useLocation } from 'react-router';
-import { ApiProblem, dossierQuery, linesQuery, type Session, topicsQuery } from '../../shared/api';
+import { ApiProblem, dossierQuery, linesQuery, type Session, teamsQuery, topicsQuery } from '../../shared/api';
 import { ProblemNote, useKeys } from '../../shared/ui';
+import { bookSerif } from '../../theme';
 import { type WritingHandle, WritingPlace } from '../writing';
 import { Dossier } from './Dossier';
+import { HandOver } from './HandOver';
 import { Lines } from './Lines';
 import { SetAsideMenu } from './SetAsideMenu';
+import { SummaryBand } from './SummaryBand';
 import { TopicPicker } from './TopicPicker';
 import { useActs } from './useActs';
+import { useWatch } from './useWatch';
 
 const FOLDED = 'fabulum.dossier-folded';
 
@@ -30,10 +34,14 @@ export function Script({ id, session, onBack }: Props) {
   const dossier = useQuery(dossierQuery(id));
   const lines = useQuery(linesQuery);
   const topics = useQuery(topicsQuery).data ?? [];
+  const teams = useQuery(teamsQuery).data ?? [];
   const conversation = dossier.data?.conversation;
   const name = dossier.data?.customer?.name ?? conversation?.number ?? '';
   const acts = useActs(id, name);
   const [asideAnchor, setAsideAnchor] = useState<HTMLElement | null>(null);
+  const [handing, setHanding] = useState(false);
+  const [busyWriting, setBusyWriting] = useState(false);
+  useWatch(id, busyWriting);
   const [aboutAnchor, setAboutAnchor] = useState<HTMLElement | null>(null);
   const setAsideButton = useRef<HTMLButtonElement>(null);
   const aboutButton = useRef<HTMLButtonElement>(null);
@@ -50,18 +58,22 @@ export function Script({ id, session, onBack }: Props) {
   };
   const group = conversation?.group;
   const inSight = group === 'OUR_TURN' || group === 'THEIR_TURN';
+  const works = session.may.includes('WORK');
   useKeys({
-    t: acts.take,
-    l: acts.letGo,
-    d: inSight || group === 'SET_ASIDE' ? acts.finish : undefined,
-    o: group === 'DONE' ? acts.reopen : group === 'SET_ASIDE' ? acts.takeUp : undefined,
-    a: inSight ? () => setAsideAnchor(setAsideButton.current) : undefined,
-    x: group === 'OUR_TURN' ? acts.needsNoAnswer : undefined,
-    b: () => {
-      if (!open) fold();
-      // The button may only now be there.
-      requestAnimationFrame(() => setAboutAnchor(aboutButton.current));
-    },
+    t: works ? () => acts.take(conversation?.owner?.id ?? 0) : undefined,
+    l: works ? acts.letGo : undefined,
+    h: works ? () => setHanding(true) : undefined,
+    d: works && (inSight || group === 'SET_ASIDE') ? acts.finish : undefined,
+    o: works && group === 'DONE' ? acts.reopen : works && group === 'SET_ASIDE' ? acts.takeUp : undefined,
+    a: works && inSight ? () => setAsideAnchor(setAsideButton.current) : undefined,
+    x: works && group === 'OUR_TURN' ? acts.needsNoAnswer : undefined,
+    b: works
+      ? () => {
+          if (!open) fold();
+          // The button may only now be there.
+          requestAnimationFrame(() => setAboutAnchor(aboutButton.current));
+        }
+      : undefined,
     r: () => writing.current?.begin('REPLY'),
     n: () => writing.current?.begin('NOTE'),
     i: fold,
@@ -80,6 +92,8 @@ export function Script({ id, session, onBack }: Props) {
   const line = lines.data?.find((each) => each.id === conversation.lineId);
   const zone = line?.zone ?? 'UTC';
   const given = conversation.topics;
+  const teamName = (team: number) => teams.find((each) => each.id === team)?.name ?? 'a team';
+  const { summary, left } = dossier.data;
   return (
     <Box
       component="section"
@@ -99,7 +113,12 @@ export function Script({ id, session, onBack }: Props) {
         onAbout={setAboutAnchor}
         setAsideButton={setAsideButton}
         aboutButton={aboutButton}
+        onHandOver={() => setHanding(true)}
+        teamName={conversation.teamId === undefined ? undefined : teamName(conversation.teamId)}
       />
+      {handing && (
+        <HandOver id={id} name={name} zone={zone} onClose={() => setHanding(false)} onHandOver={acts.handOver} />
+      )}
       <SetAsideMenu
         id={id}
         zone={zone}
@@ -117,8 +136,35 @@ export function Script({ id, session, onBack }: Props) {
         }
       />
       {acts.problem && <ProblemNote problem={acts.problem} />}
-      <Lines id={id} zone={zone} customer={name} onWriteAgain={(words) => writing.current?.begin('REPLY', words)} />
-      <WritingPlace ref={writing} dossier={dossier.data} line={line} me={session.staff.id} onFinish={acts.finish} />
+      {summary && <SummaryBand summary={summary} zone={zone} customer={name} />}
+      {left.map((draft) => (
+        <Box
+          key={draft.by + draft.paper}
+          role="note"
+          sx={{ px: 2, py: 0.75, typography: 'body2', borderBottom: 1, borderColor: 'divider' }}
+        >
+          {draft.by}, who has left, had begun a {draft.paper === 'NOTE' ? 'note' : 'reply'}:{' '}
+          <Box component="span" sx={{ fontFamily: bookSerif }}>
+            {draft.words}
+          </Box>
+        </Box>
+      ))}
+      <Lines
+        id={id}
+        zone={zone}
+        customer={name}
+        me={session.staff.id}
+        teamName={teamName}
+        onWriteAgain={(words) => writing.current?.begin('REPLY', words)}
+      />
+      <WritingPlace
+        ref={writing}
+        dossier={dossier.data}
+        line={line}
+        me={session.staff.id}
+        onFinish={acts.finish}
+        onWriting={setBusyWriting}
+      />
     </Box>
   );
 }

@@ -24,7 +24,10 @@ export function useActs(id: number, name: string) {
   const post = (path: string, said?: string, body?: unknown) => () =>
     act.mutate({ method: 'POST', path, body, ...(said ? { said } : {}) });
   return {
-    take: post('take'),
+    /** `shown` is whose it is where one looks, 0 for nobody's: when a colleague has it by now, it is refused and says who. */
+    take: (shown: number) => post('take', undefined, { shown })(),
+    handOver: (to: { person?: number; team?: number }, why: string, said: string) =>
+      post('hand-over', said, { ...to, why })(),
     letGo: post('let-go', 'Let go'),
     finish: post('done', 'Done'),
     reopen: post('reopen'),
@@ -35,6 +38,7 @@ export function useActs(id: number, name: string) {
     removeTopic: (topic: number, word: string) =>
       act.mutate({ method: 'DELETE', path: `topics/${topic}`, said: `No longer about ${word}` }),
     problem: act.error,
+    busy: act.isPending,
   };
 }
 

@@ -1,2 +1,3 @@
 export { ChangePassword } from './ChangePassword';
+export { Invitation } from './Invitation';
 export { SignIn } from './SignIn';

@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { countriesQuery, holidaysQuery, type LineSetup } from '../../shared/api';
 import { Blank } from '../../shared/ui';
-import { DAYS } from './model/week';
+import { DAYS } from '../../shared/week';
 import { monthAfter, monthWords, weeksOf } from './model/month';
 
 interface Props {

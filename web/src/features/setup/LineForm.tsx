@@ -7,9 +7,11 @@ import { localOf } from '../../shared/format';
 import { Blank, ProblemNote, useNow } from '../../shared/ui';
 import { bookSerif } from '../../theme';
 import { ClosedDays } from './ClosedDays';
+import { LadderEditor } from './LadderEditor';
 import { LinePreview } from './LinePreview';
+import { LineWork } from './LineWork';
 import { type Outcome, outcomeWords } from './outcome';
-import { WeekEditor } from './WeekEditor';
+import { WeekEditor } from '../../shared/week';
 
 interface Props {
   /** Empty for a new line. */
@@ -106,6 +108,9 @@ export function LineForm({ id, first }: Props) {
         control={<Checkbox size="small" checked={line.inUse} onChange={(_, inUse) => change({ inUse })} />}
         label="In use: texts leave from it. What customers write arrives either way."
       />
+      <Part title="New work">
+        <LineWork line={line} onChange={change} />
+      </Part>
       <Part title="The promise">
         <Box sx={{ display: 'flex', gap: 2, alignItems: 'flex-end', flexWrap: 'wrap', mb: 1 }}>
           <TextField
@@ -136,6 +141,11 @@ export function LineForm({ id, first }: Props) {
           </Box>
         ))}
       </Part>
+      {id !== undefined && (
+        <Part title="Who is told when it is late">
+          <LadderEditor of="lines" id={id} without="As its team has it, under Teams." />
+        </Part>
+      )}
       <Box
         sx={{
           position: 'sticky',

@@ -1,7 +1,7 @@
 import { Box, Button } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { NavLink, useNavigate, useParams } from 'react-router';
-import { lineSetupQuery, linesQuery, type LineSetup, sitesQuery, teamsQuery } from '../../shared/api';
+import { allLinesQuery, lineSetupQuery, type LineSetup, sitesQuery, teamsQuery } from '../../shared/api';
 import { ProblemNote } from '../../shared/ui';
 import { LineForm } from './LineForm';
 
@@ -9,7 +9,7 @@ import { LineForm } from './LineForm';
 export function LinesPage() {
   const navigate = useNavigate();
   const { id } = useParams();
-  const lines = useQuery(linesQuery).data ?? [];
+  const lines = useQuery(allLinesQuery).data ?? [];
   const chosen = id === 'new' ? undefined : Number(id) || lines[0]?.id;
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '240px 1fr' }, minHeight: 0 }}>
@@ -53,7 +53,7 @@ function KnownLine({ id }: { id: number }) {
 }
 
 function NewLine() {
-  const lines = useQuery(linesQuery).data;
+  const lines = useQuery(allLinesQuery).data;
   const site = useQuery(sitesQuery).data?.[0];
   const team = useQuery(teamsQuery).data?.[0];
   if (!lines || !team) return null;
@@ -71,6 +71,9 @@ function NewLine() {
     week: [1, 2, 3, 4, 5].map((day) => ({ day, from: 8 * 60, to: 17 * 60 })),
     closedDays: [],
     openHolidays: [],
+    way: 'NOBODY',
+    narrowed: false,
+    tellOfNobodys: [],
   };
   return <LineForm id={undefined} first={first} />;
 }

@@ -1,13 +1,14 @@
-import { Box, Button, ButtonBase, Tooltip } from '@mui/material';
-import { type KeyboardEvent, type Ref, useImperativeHandle, useRef, useState } from 'react';
+import { Box, ButtonBase, Tooltip } from '@mui/material';
+import { type KeyboardEvent, type Ref, useEffect, useImperativeHandle, useRef, useState } from 'react';
 import { flushSync } from 'react-dom';
 import type { Dossier, Line, Paper } from '../../shared/api';
-import { ProblemNote } from '../../shared/ui';
+import { ActButton, ProblemNote, useRefusal } from '../../shared/ui';
 import { bookSerif } from '../../theme';
+import { MentionPicker } from './MentionPicker';
 import { sendWords } from './model/meter';
 import { PartMeter } from './PartMeter';
 import { useParts } from './useParts';
-import { useSend, wentOutDifferently } from './useSend';
+import { answeredMeanwhile, useSend, wentOutDifferently } from './useSend';
 import { useSheet } from './useSheet';
 
 export interface WritingHandle {
@@ -21,10 +22,12 @@ interface Props {
   line: Line | undefined;
   me: number;
   onFinish: () => void;
+  /** Told when one begins and when one stops having words of a reply on the paper. */
+  onWriting: (writing: boolean) => void;
 }
 
 /** Where one answers, or leaves a note for the team: two papers that cannot be mistaken for each other. */
-export function WritingPlace({ ref, dossier, line, me, onFinish }: Props) {
+export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting }: Props) {
   const { conversation } = dossier;
   const [paper, setPaper] = useState<Paper>(conversation.answerable ? 'REPLY' : 'NOTE');
   const reply = useSheet(me, dossier, 'REPLY');
@@ -47,10 +50,16 @@ export function WritingPlace({ ref, dossier, line, me, onFinish }: Props) {
     },
   }));
 
-  const go = (finish: boolean) => {
-    if (empty || send.isPending) return;
+  const mayText = useRefusal('TEXT');
+  const mayNote = useRefusal('WORK');
+  const refusal = paper === 'NOTE' ? mayNote : mayText;
+  const writes = reply.sheet.words.trim() !== '';
+  useEffect(() => onWriting(writes), [writes, onWriting]);
+
+  const go = (finish: boolean, whateverStandsThere = false) => {
+    if (empty || send.isPending || refusal !== '') return;
     send.mutate(
-      { paper, words: sheet.words, reference: sheet.reference },
+      { paper, words: sheet.words, reference: sheet.reference, seen: whateverStandsThere ? undefined : sheet.seen },
       {
         onSuccess: () => {
           writing.clear();
@@ -72,7 +81,9 @@ export function WritingPlace({ ref, dossier, line, me, onFinish }: Props) {
   };
 
   const isNote = paper === 'NOTE';
-  const hint = isNote ? 'For the team only. Never sent.' : `From ${line?.name ?? '…'} to ${conversation.number}`;
+  const hint = isNote
+    ? 'For the team only, never sent. @ and a name tells a colleague.'
+    : `From ${line?.name ?? '…'} to ${conversation.number}`;
   return (
     <Box
       component="section"
@@ -146,25 +157,35 @@ export function WritingPlace({ ref, dossier, line, me, onFinish }: Props) {
           borderColor: 'text.secondary',
         }}
       />
-      {send.error && <ProblemNote problem={send.error} onRetry={() => go(false)} />}
+      {isNote && <MentionPicker field={field} words={sheet.words} onWrite={note.write} />}
+      {send.error && (
+        <ProblemNote
+          problem={send.error}
+          retry={answeredMeanwhile(send.error) ? 'Send mine as well' : undefined}
+          onRetry={() => go(false, answeredMeanwhile(send.error))}
+        />
+      )}
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', mt: 0.5 }}>
         <Box sx={{ flex: 1, minWidth: 0 }}>{!isNote && <PartMeter parts={parts} onPlain={reply.write} />}</Box>
         {!isNote && (
-          <Tooltip title="Ctrl+Shift+Enter">
-            <span>
-              <Button onClick={() => go(true)} disabled={empty || send.isPending}>
-                Send and done
-              </Button>
-            </span>
-          </Tooltip>
+          <ActButton
+            hint="Ctrl+Shift+Enter"
+            refusal={refusal}
+            onClick={() => go(true)}
+            disabled={empty || send.isPending}
+          >
+            Send and done
+          </ActButton>
         )}
-        <Tooltip title="Ctrl+Enter">
-          <span>
-            <Button variant="contained" onClick={() => go(false)} disabled={empty || send.isPending}>
-              {isNote ? 'Add the note' : sendWords(parts)}
-            </Button>
-          </span>
-        </Tooltip>
+        <ActButton
+          hint="Ctrl+Enter"
+          refusal={refusal}
+          variant="contained"
+          onClick={() => go(false)}
+          disabled={empty || send.isPending}
+        >
+          {isNote ? 'Add the note' : sendWords(parts)}
+        </ActButton>
       </Box>
     </Box>
   );

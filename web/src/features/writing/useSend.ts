@@ -2,6 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { ApiProblem, ask, type Paper, readAgain } from '../../shared/api';
 import { tellOwnAct } from '../../shared/ui';
 
+const ANSWERED = 'urn:fabulum:problem:answered-meanwhile';
 const OTHER_WORDS = 'urn:fabulum:problem:sent-with-other-words';
 
 /** Whether an earlier attempt under this reference went out with other words. */
@@ -9,12 +10,27 @@ export function wentOutDifferently(problem: unknown): boolean {
   return problem instanceof ApiProblem && problem.type === OTHER_WORDS;
 }
 
+/** Whether a colleague answered since these words were begun, so that nothing was sent. */
+export function answeredMeanwhile(problem: unknown): boolean {
+  return problem instanceof ApiProblem && problem.type === ANSWERED;
+}
+
+interface Sending {
+  paper: Paper;
+  words: string;
+  reference: string;
+  /** The newest line that stood there when the words were begun; none to send them whatever stands there. */
+  seen: number | undefined;
+}
+
 /** Sends a reply or adds a note. Tried again under one reference, it goes out once. */
 export function useSend(id: number) {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: ({ paper, words, reference }: { paper: Paper; words: string; reference: string }) =>
-      ask('POST', `/api/conversations/${id}/${paper === 'NOTE' ? 'notes' : 'texts'}`, { words, reference }),
+    mutationFn: ({ paper, words, reference, seen }: Sending) =>
+      paper === 'NOTE'
+        ? ask('POST', `/api/conversations/${id}/notes`, { words, reference })
+        : ask('POST', `/api/conversations/${id}/texts`, { words, reference, seen }),
     onSettled: () => {
       tellOwnAct();
       readAgain(queries, id);

@@ -1,10 +1,16 @@
-import { useQueryClient } from '@tanstack/react-query';
+import { type InfiniteData, type QueryClient, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { ask, type Dossier, keys, type Paper } from '../../shared/api';
+import { ask, type Dossier, keys, type Paper, type ScriptPage } from '../../shared/api';
 import { freshSheet, newest, readSheet, type Sheet, storageKey } from './model/draft';
 
 /** How long after the last stroke the server is told; this browser keeps every stroke at once. */
 const TELL_AFTER_MS = 1_500;
+
+/** The newest line of the script as the page has it. */
+function newestLine(queries: QueryClient, id: number): number {
+  const script = queries.getQueryData<InfiniteData<ScriptPage>>(keys.script(id));
+  return Math.max(0, ...(script?.pages[0]?.entries.map((entry) => entry.id) ?? []));
+}
 
 /** One sheet of paper of one conversation. Its words survive moving about, reloads and, through the server, another browser. */
 export function useSheet(staff: number, dossier: Dossier, paper: Paper) {
@@ -18,21 +24,22 @@ export function useSheet(staff: number, dossier: Dossier, paper: Paper) {
       crypto.randomUUID(),
     ),
   );
-  const untold = useRef<string | undefined>(undefined);
+  const untold = useRef<{ words: string; seen: number | undefined } | undefined>(undefined);
   const timer = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
 
   const tell = useCallback(() => {
     clearTimeout(timer.current);
-    const words = untold.current;
-    if (words === undefined) return;
+    const begun = untold.current;
+    if (begun === undefined) return;
     untold.current = undefined;
-    const put = ask('PUT', `/api/conversations/${id}/drafts/${paper}`, { words }, true);
+    const { words } = begun;
+    const put = ask('PUT', `/api/conversations/${id}/drafts/${paper}`, begun, true);
     // Not told is not lost: this browser has it, and the next stroke tells it again.
     put.catch(() => undefined);
     queries.setQueryData<Dossier>(keys.dossier(id), (had) => {
       if (!had) return had;
       const others = had.drafts.filter((draft) => draft.paper !== paper);
-      return { ...had, drafts: words === '' ? others : [...others, { paper, words, at: new Date().toISOString() }] };
+      return { ...had, drafts: words === '' ? others : [...others, { paper, ...begun, at: new Date().toISOString() }] };
     });
   }, [id, paper, queries]);
 
@@ -53,8 +60,9 @@ export function useSheet(staff: number, dossier: Dossier, paper: Paper) {
   return {
     sheet,
     write: (words: string) => {
-      keep({ ...sheet, words, at: Date.now() });
-      untold.current = words;
+      const seen = sheet.words.trim() === '' ? newestLine(queries, id) : sheet.seen;
+      keep({ ...sheet, words, at: Date.now(), seen });
+      untold.current = { words, seen };
       clearTimeout(timer.current);
       timer.current = setTimeout(tell, TELL_AFTER_MS);
     },

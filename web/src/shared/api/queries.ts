@@ -1,6 +1,18 @@
 import { infiniteQueryOptions, queryOptions } from '@tanstack/react-query';
 import { ApiProblem, ask } from './client';
 import type {
+  AccessChange,
+  Ladder,
+  NoteBefore,
+  NoticeChoice,
+  NoticePage,
+  Office,
+  Person,
+  Plan,
+  Receivers,
+  SignInRecord,
+  SignIns,
+  Watched,
   Conversation,
   Dossier,
   Country,
@@ -39,6 +51,11 @@ export const keys = {
   ribbon: ['ribbon'] as const,
   sentences: ['sentences'] as const,
   setup: ['setup'] as const,
+  watchers: ['watchers'] as const,
+  notices: ['notices'] as const,
+  office: ['office'] as const,
+  staff: ['staff'] as const,
+  me: ['me'] as const,
   dossier: (id: number) => ['dossier', id] as const,
   script: (id: number) => ['script', id] as const,
 };
@@ -64,7 +81,7 @@ export const linesQuery = queryOptions({
 });
 
 export const staffQuery = queryOptions({
-  queryKey: ['staff'] as const,
+  queryKey: keys.staff,
   queryFn: () => ask<Staff[]>('GET', '/api/staff'),
   staleTime: Infinity,
 });
@@ -184,3 +201,109 @@ export const jumpQuery = (words: string) =>
     enabled: words.trim() !== '',
     staleTime: 0,
   });
+
+/** Who is looking at what, and who is writing where; the live stream keeps it up. */
+export const watchersQuery = queryOptions({
+  queryKey: keys.watchers,
+  queryFn: () => ask<Watched[]>('GET', '/api/watchers'),
+  staleTime: Infinity,
+});
+
+/** To whom a conversation can be handed now. */
+export const receiversQuery = (id: number) =>
+  queryOptions({
+    queryKey: ['receivers', id] as const,
+    queryFn: () => ask<Receivers>('GET', `/api/conversations/${id}/hand-to`),
+    staleTime: 0,
+  });
+
+export const traceQuery = (conversation: number, note: number, wanted: boolean) =>
+  queryOptions({
+    queryKey: ['trace', conversation, note] as const,
+    queryFn: () => ask<NoteBefore[]>('GET', `/api/conversations/${conversation}/notes/${note}/trace`),
+    enabled: wanted,
+    staleTime: 0,
+  });
+
+export const noticesQuery = queryOptions({
+  queryKey: keys.notices,
+  queryFn: () => ask<NoticePage>('GET', '/api/notices'),
+  refetchInterval: TIME_RUNS_MS,
+});
+
+export const noticeChoicesQuery = queryOptions({
+  queryKey: [...keys.me, 'notices'] as const,
+  queryFn: () => ask<NoticeChoice[]>('GET', '/api/notices/choices'),
+});
+
+export const myPlanQuery = queryOptions({
+  queryKey: [...keys.me, 'plan'] as const,
+  queryFn: () => ask<Plan>('GET', '/api/me/plan'),
+});
+
+export const mySignInsQuery = queryOptions({
+  queryKey: [...keys.me, 'sign-ins'] as const,
+  queryFn: () => ask<SignIns>('GET', '/api/me/sign-ins'),
+  staleTime: 0,
+});
+
+/** The whole front office, for leads. */
+export const officeQuery = queryOptions({
+  queryKey: keys.office,
+  queryFn: () => ask<Office>('GET', '/api/office'),
+  refetchInterval: TIME_RUNS_MS,
+});
+
+/** What somebody owns that is open. */
+export const workQuery = (staff: number) =>
+  queryOptions({
+    queryKey: [...keys.office, 'work', staff] as const,
+    queryFn: () => ask<Conversation[]>('GET', `/api/office/people/${staff}/work`),
+    staleTime: 0,
+  });
+
+/** All lines, also those whose conversations one does not see; for leads. */
+export const allLinesQuery = queryOptions({
+  queryKey: [...keys.setup, 'lines'] as const,
+  queryFn: () => ask<Line[]>('GET', '/api/setup/lines'),
+});
+
+export const peopleQuery = queryOptions({
+  queryKey: [...keys.setup, 'people'] as const,
+  queryFn: () => ask<Person[]>('GET', '/api/setup/people'),
+});
+
+export const planQuery = (staff: number) =>
+  queryOptions({
+    queryKey: [...keys.setup, 'plan', staff] as const,
+    queryFn: () => ask<Plan>('GET', `/api/setup/people/${staff}/plan`),
+  });
+
+export const ladderQuery = (of: 'lines' | 'teams', id: number) =>
+  queryOptions({
+    queryKey: [...keys.setup, 'ladder', of, id] as const,
+    queryFn: () => ask<Ladder>('GET', `/api/setup/${of}/${id}/ladder`),
+  });
+
+const A_PAGE = 100;
+
+export const recordQuery = (words: string) =>
+  infiniteQueryOptions({
+    queryKey: [...keys.setup, 'record', words] as const,
+    queryFn: ({ pageParam }) =>
+      ask<AccessChange[]>(
+        'GET',
+        `/api/setup/record?${new URLSearchParams({ words, before: String(pageParam) }).toString()}`,
+      ),
+    initialPageParam: 0,
+    getNextPageParam: (page) => (page.length === A_PAGE ? page[A_PAGE - 1]?.id : undefined),
+    staleTime: 0,
+  });
+
+export const signInRecordQuery = infiniteQueryOptions({
+  queryKey: [...keys.setup, 'sign-ins'] as const,
+  queryFn: ({ pageParam }) => ask<SignInRecord[]>('GET', `/api/setup/sign-ins?before=${pageParam}`),
+  initialPageParam: 0,
+  getNextPageParam: (page) => (page.length === A_PAGE ? page[A_PAGE - 1]?.id : undefined),
+  staleTime: 0,
+});

@@ -4,10 +4,12 @@ import { ApiProblem } from '../api';
 interface Props {
   problem: unknown;
   onRetry?: (() => void) | undefined;
+  /** What the way to go on is called. */
+  retry?: string | undefined;
 }
 
 /** What went wrong, in the server's own words, and a way to go on. */
-export function ProblemNote({ problem, onRetry }: Props) {
+export function ProblemNote({ problem, onRetry, retry = 'Try again' }: Props) {
   const words =
     problem instanceof ApiProblem
       ? problem.message
@@ -29,7 +31,7 @@ export function ProblemNote({ problem, onRetry }: Props) {
       <span>{words}</span>
       {onRetry && (
         <Button onClick={onRetry} color="error">
-          Try again
+          {retry}
         </Button>
       )}
     </Box>

@@ -1,11 +1,16 @@
+export { ActButton } from './ActButton';
 export { Blank } from './Blank';
 export { isTyping, useKeys } from './keys';
+export { MeContext, refusal, useMe, useRefusal } from './me';
 export { Moment } from './Moment';
 export { useNow } from './now';
 export { NowProvider } from './NowProvider';
 export { OwnerMark } from './OwnerMark';
 export { ProblemNote } from './ProblemNote';
 export { BlankText } from './BlankText';
+export { StaffMark } from './StaffMark';
 export { TopicMark } from './TopicMark';
 export { offerUndo, OWN_ACT, tellOwnAct, useOffer, withdrawOffer } from './undo';
 export { TimeDialog } from './TimeDialog';
+export { MarkPicker } from './MarkPicker';
+export { whyOf } from './why';

@@ -2,13 +2,17 @@ import { describe, expect, it } from 'vitest';
 import type { Entry } from '../../../shared/api/types';
 import { deliveryWords, direction, printed } from './scene';
 
-const priya = { id: 3, name: 'Priya Nandakumar', initials: 'PN', role: 'STAFF' as const };
+const mark = { shape: 'LEAF', ink: 'PINE' } as const;
+const priya = { id: 3, name: 'Priya Nandakumar', initials: 'PN', role: 'STAFF' as const, mark, active: true };
+const wen = { ...priya, id: 5, name: 'Wen Zhao', initials: 'WZ' };
 const entry = (id: number, at: string, kind: Entry['kind'], more: Partial<Entry> = {}): Entry => ({
   id,
   conversationId: 1,
   at,
   kind,
   automatic: false,
+  withdrawn: false,
+  mentions: [],
   ...more,
 });
 
@@ -41,6 +45,18 @@ describe('the script', () => {
     const now = new Date('2026-06-09T19:05:00Z');
     const told = entry(1, '', 'EVENT', { event, speaker: priya, ...(words ? { words } : {}) });
     expect(direction(told, now, 'America/Chicago')).toBe(said);
+  });
+
+  it.each([
+    ['HANDED_OVER', { speaker: priya, about: wen }, 'Priya Nandakumar hands it over to Wen Zhao.'],
+    ['HANDED_OVER', { speaker: priya, aboutTeam: 2 }, 'Priya Nandakumar hands it over to Yard.'],
+    ['GIVEN', { about: wen, words: 'least waiting, 2' }, 'To Wen Zhao: least waiting, 2.'],
+    ['COVERED', { about: wen, words: 'Priya is away' }, 'To Wen Zhao: Priya is away.'],
+    ['NOT_GIVEN', { words: 'nobody is in' }, 'To nobody: nobody is in.'],
+    ['LET_GO', { words: 'nobody covers' }, 'It is nobody’s: nobody covers.'],
+  ] as const)('tells who has it now and why: %s', (event, more, said) => {
+    const told = entry(1, '', 'EVENT', { event, ...more });
+    expect(direction(told, new Date(), 'America/Chicago', (team) => (team === 2 ? 'Yard' : ''))).toBe(said);
   });
 
   it('says why a text was not delivered', () => {

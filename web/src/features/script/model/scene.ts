@@ -30,6 +30,7 @@ const BACK: Record<string, string> = {
 const TAKEN_BACK: Record<string, string> = {
   TAKEN: 'taking it',
   LET_GO: 'letting it go',
+  HANDED_OVER: 'handing it over',
   DONE: 'done',
   DONE_UNANSWERED: 'done',
   REOPENED: 'opening it again',
@@ -41,13 +42,25 @@ const TAKEN_BACK: Record<string, string> = {
 };
 
 /** What happened, as a stage direction. */
-export function direction(entry: Entry, now: Date, zone: string): string {
+export function direction(
+  entry: Entry,
+  now: Date,
+  zone: string,
+  teamName: (id: number) => string = () => 'a team',
+): string {
   const who = entry.speaker?.name ?? 'Fabulum';
+  const to = entry.about?.name ?? (entry.aboutTeam === undefined ? 'nobody' : teamName(entry.aboutTeam));
   switch (entry.event) {
     case 'TAKEN':
       return `${who} takes it.`;
     case 'LET_GO':
-      return `${who} lets it go; it is nobody’s.`;
+      return entry.words && !entry.speaker ? `It is nobody’s: ${entry.words}.` : `${who} lets it go; it is nobody’s.`;
+    case 'HANDED_OVER':
+      return `${who} hands it over to ${to}.`;
+    case 'GIVEN':
+    case 'COVERED':
+    case 'NOT_GIVEN':
+      return `To ${to}: ${entry.words ?? ''}.`;
     case 'DONE':
       return `Done, by ${who}.`;
     case 'DONE_UNANSWERED':

@@ -6,6 +6,8 @@ export interface Sheet {
   reference: string;
   /** When they were last changed, in milliseconds. */
   at: number;
+  /** The newest line of the script that stood there when they were begun; 0 for none. */
+  seen?: number | undefined;
 }
 
 export function freshSheet(reference: string): Sheet {
@@ -16,7 +18,7 @@ export function freshSheet(reference: string): Sheet {
 export function newest(local: Sheet | undefined, kept: Draft | undefined, reference: string): Sheet {
   const keptAt = kept ? Date.parse(kept.at) : 0;
   if (local && local.words !== '' && local.at >= keptAt) return local;
-  if (kept) return { words: kept.words, reference, at: keptAt };
+  if (kept) return { words: kept.words, reference, at: keptAt, seen: kept.seen };
   return local ?? freshSheet(reference);
 }
 

@@ -1,5 +1,7 @@
 package fabulum.demo;
 
+import fabulum.server.conversations.Notes;
+import fabulum.server.conversations.Owning;
 import fabulum.server.lines.Lines;
 import fabulum.server.people.People;
 import fabulum.server.people.Teams;
@@ -39,6 +41,8 @@ class DemoConfiguration {
       Teams teams,
       Lines lines,
       Topics topics,
+      Owning owning,
+      Notes notes,
       DataSource database,
       TransactionTemplate transactions,
       JsonMapper json,
@@ -54,6 +58,11 @@ class DemoConfiguration {
             transactions,
             json,
             settings.data());
-    return () -> loader.loadInto(clock.instant());
+    ThisMorning morning = new ThisMorning(owning, notes, new JdbcTemplate(database));
+    return () -> {
+      if (loader.loadInto(clock.instant())) {
+        morning.happen();
+      }
+    };
   }
 }

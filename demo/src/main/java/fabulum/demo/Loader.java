@@ -25,6 +25,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
@@ -71,18 +72,21 @@ final class Loader {
     this.folder = folder;
   }
 
-  /** Loads when there is nobody yet. */
-  void loadInto(Instant now) {
+  /** Loads when there is nobody yet; false when there is. */
+  boolean loadInto(Instant now) {
     if (!people.isEmpty()) {
-      return;
+      return false;
     }
     DemoData data = new Generator(SEED, now).generate();
     transactions.executeWithoutResult(status -> {
       insertBusiness();
       insertCustomers(data);
       insertConversations(data);
+      insertAbsence(now);
     });
+    people.forget();
     writeDirectory(data);
+    return true;
   }
 
   private void insertBusiness() {
@@ -96,21 +100,52 @@ final class Loader {
               role,
               Quillhaven.PASSWORD,
               false));
+      tables.update(
+          "update staff set email = ?, zone = ?, shape = ?, ink = ? where sign_in_name = ?",
+          staff.signInName() + "@quillhaven.example",
+          Quillhaven.ZONE.getId(),
+          staff.mark().shape().name(),
+          staff.mark().ink().name(),
+          staff.signInName());
     }
+    tables.update(
+        "insert into staff_permission (staff_id, permission) select id, 'SEE_ALL_LINES' from staff where role = 'LEAD'");
+    tables.update("delete from rung");
     tables.update("delete from team");
     for (Quillhaven.TeamOf team : Quillhaven.TEAMS) {
       TeamId id = teams.named(team.name());
       team.members().forEach(member -> teams.join(id, new StaffId(member + 1L)));
     }
+    tables.update(
+        "insert into rung (team_id, after_minutes, told) select id, 0, 'LEADS' from team");
+    tables.update(
+        "insert into rung (team_id, after_minutes, told) select id, -15, 'TEAM' from team");
     for (Quillhaven.LineOf line : Quillhaven.LINES) {
       LineId id = lines.add(line.line(Quillhaven.ZONE));
-      tables.update("update line set holiday_country = 'US' where id = ?", id.value());
+      tables.update(
+          "update line set holiday_country = 'US', way = ? where id = ?",
+          line.way().name(),
+          id.value());
     }
     for (Quillhaven.TopicOf topic : Quillhaven.TOPICS) {
       topics.add(
           teams.named(topic.team()),
           new TopicSetup(topic.name(), topic.colour(), topic.promiseMinutes(), false));
     }
+  }
+
+  /** Hattie is away for three days, and Samir covers; Wen is given no more than six. */
+  private void insertAbsence(Instant now) {
+    LocalDate today = now.atZone(Quillhaven.ZONE).toLocalDate();
+    tables.update(
+        "insert into absence (staff_id, first_day, last_day, cover_id)"
+            + " select h.id, ?, ?, s.id from staff h, staff s where h.sign_in_name = 'hattie' and s.sign_in_name = 'samir'",
+        today,
+        today.plusDays(2));
+    tables.update("update staff set work_limit = 6 where sign_in_name = 'wen'");
+    tables.update(
+        "update staff set last_answer_at ="
+            + " (select max(e.at) from entry e where e.speaker_id = staff.id and e.kind = 'OUT')");
   }
 
   private static long lineId(Situation.Line line) {

@@ -1,5 +1,6 @@
 package fabulum.demo;
 
+import fabulum.core.assignment.Way;
 import fabulum.core.hours.Hours;
 import fabulum.core.hours.WeekReader;
 import fabulum.core.phone.PhoneNumber;
@@ -7,6 +8,7 @@ import fabulum.core.phone.Region;
 import fabulum.core.promise.Promise;
 import fabulum.demo.Situation.Line;
 import fabulum.server.lines.NewLine;
+import fabulum.server.people.Mark;
 import fabulum.server.topics.TopicColour;
 import java.time.Duration;
 import java.time.ZoneId;
@@ -56,7 +58,8 @@ final class Quillhaven {
               "Dock office",
               "+19205550101",
               "Mon-Sun 7:00-19:00",
-              60),
+              60,
+              Way.NOBODY),
           new LineOf(
               Line.YARD,
               SANDPIPER_YARD,
@@ -64,7 +67,8 @@ final class Quillhaven {
               "Yard and lift",
               "+19205550102",
               "Mon-Fri 7:30-16:30, Sat 8:00-12:00",
-              120),
+              120,
+              Way.LEAST_WAITING),
           new LineOf(
               Line.STORAGE,
               SANDPIPER_YARD,
@@ -72,18 +76,25 @@ final class Quillhaven {
               "Storage and accounts",
               "+19205550103",
               "Mon-Fri 9:00-12:00, Mon-Fri 13:00-17:00",
-              240));
+              240,
+              Way.LAST_OWNER));
 
   static final List<StaffOf> STAFF =
       List.of(
-          new StaffOf("maren", "Maren Oduya", "MO", true),
-          new StaffOf("tobias", "Tobias Renner", "TR", false),
-          new StaffOf("priya", "Priya Nandakumar", "PN", false),
-          new StaffOf("eli", "Eli Castellanos", "EC", false),
-          new StaffOf("wen", "Wen Zhao", "WZ", false),
-          new StaffOf("hattie", "Hattie Brook", "HB", false),
-          new StaffOf("samir", "Samir Haddad", "SH", false),
-          new StaffOf("noor", "Noor Lindqvist", "NL", false));
+          new StaffOf("maren", "Maren Oduya", "MO", true, new Mark(Mark.Shape.SAIL, Mark.Ink.PINE)),
+          new StaffOf(
+              "tobias", "Tobias Renner", "TR", false, new Mark(Mark.Shape.KEY, Mark.Ink.SLATE)),
+          new StaffOf(
+              "priya", "Priya Nandakumar", "PN", false, new Mark(Mark.Shape.LEAF, Mark.Ink.PLUM)),
+          new StaffOf(
+              "eli", "Eli Castellanos", "EC", false, new Mark(Mark.Shape.WAVE, Mark.Ink.TEAL)),
+          new StaffOf("wen", "Wen Zhao", "WZ", false, new Mark(Mark.Shape.STAR, Mark.Ink.OCHRE)),
+          new StaffOf(
+              "hattie", "Hattie Brook", "HB", false, new Mark(Mark.Shape.BELL, Mark.Ink.WINE)),
+          new StaffOf(
+              "samir", "Samir Haddad", "SH", false, new Mark(Mark.Shape.KNOT, Mark.Ink.RUST)),
+          new StaffOf(
+              "noor", "Noor Lindqvist", "NL", false, new Mark(Mark.Shape.DROP, Mark.Ink.MOSS)));
 
   /**
    * Area codes in Central and Eastern time; with the reserved block 555-0100 to 555-0199 they make
@@ -231,7 +242,8 @@ final class Quillhaven {
       String name,
       String number,
       String hours,
-      int promiseMinutes) {
+      int promiseMinutes,
+      Way way) {
 
     NewLine line(ZoneId zone) {
       Hours open = new Hours(zone, WeekReader.read(hours), Set.of());
@@ -245,5 +257,5 @@ final class Quillhaven {
 
   record TopicOf(String team, String name, TopicColour colour, @Nullable Integer promiseMinutes) {}
 
-  record StaffOf(String signInName, String name, String initials, boolean lead) {}
+  record StaffOf(String signInName, String name, String initials, boolean lead, Mark mark) {}
 }

@@ -105,6 +105,7 @@ create index conversation_of_owner on conversation (owner_id, box);
 
 alter table entry add column about_staff bigint references staff (id);
 alter table entry add column about_team bigint references team (id);
+alter table entry add column from_staff bigint references staff (id);
 alter table entry add column edited_at timestamp(3) with time zone;
 alter table entry add column withdrawn boolean default false not null;
 

@@ -2,11 +2,21 @@ package fabulum.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import fabulum.server.live.LiveStream;
+import fabulum.server.live.Subscription;
+import fabulum.server.people.People;
+import fabulum.server.people.SignIn;
+import fabulum.server.people.SignIns;
+import fabulum.server.people.SignedIn;
 import fabulum.server.testing.Browser;
 import fabulum.server.testing.Fabulum;
 import fabulum.server.testing.FabulumExtension;
 import fabulum.server.testing.LiveReader;
 import fabulum.server.testing.LiveReader.Heard;
+import fabulum.server.testing.TwoTeams;
+import java.time.Duration;
+import java.util.Map;
+import java.util.concurrent.CountDownLatch;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
@@ -77,6 +87,101 @@ class LiveTest {
         assertThat(first.type()).as(position).isEqualTo("READ_AGAIN");
         assertThat(first.position()).isNotEmpty();
       }
+    }
+  }
+
+  @Test
+  void eachBrowserIsToldOfWhatItsOwnerSeesAndOfNothingElse() {
+    try (TwoTeams office = TwoTeams.start()) {
+      Browser otto = office.fabulum.signedIn("otto");
+      Browser priya = office.fabulum.signedIn("priya");
+      try (LiveReader far = otto.live(null);
+          LiveReader near = priya.live(null)) {
+        near.next();
+        far.next();
+        long ours = office.text(Fabulum.DOCK, "for the dock");
+        long theirs = office.text(TwoTeams.FAR, "for the far line");
+        near.await(message -> message.path("conversation").path("id").asLong() == ours);
+        Heard first = far.await(message -> message.has("conversation"));
+        assertThat(first.message().path("conversation").path("id").asLong())
+            .as("the first that Otto hears of a conversation is his own")
+            .isEqualTo(theirs);
+
+        String handOver = "/api/conversations/" + ours + "/hand-over";
+        String undo =
+            priya.post(handOver, Map.of("team", office.farTeam)).require(200).json().path("undo").asString();
+        far.await(message -> message.path("conversation").path("id").asLong() == ours);
+        priya.post("/api/undo/" + undo, null).require(200);
+        far.await(message -> message.path("gone").asLong() == ours);
+      }
+    }
+  }
+
+  @Test
+  void whoIsAtAConversationIsToldAndForgottenWhenTheyFallSilent() {
+    try (TwoTeams office = TwoTeams.start()) {
+      Browser tom = office.fabulum.signedIn("tom");
+      long id = office.text(Fabulum.DOCK, "who looks?");
+      try (LiveReader priya = office.fabulum.signedIn("priya").live(null)) {
+        priya.next();
+        tom.put("/api/conversations/" + id + "/watch", Map.of("writing", true)).require(204);
+        Heard there = priya.await(message -> message.path("watched").path("watchers").size() == 1);
+        assertThat(there.message().path("watched").toString()).contains("Tom Ferry", "\"writing\":true");
+        long began = System.nanoTime();
+        priya.await(message ->
+            message.path("type").asString().equals("WATCHED")
+                && message.path("watched").path("watchers").isEmpty());
+        assertThat(Duration.ofNanos(System.nanoTime() - began)).isLessThan(Duration.ofSeconds(15));
+      }
+    }
+  }
+
+  @Test
+  void aBrowserThatStallsDelaysNobody() {
+    LiveStream stream = fabulum.context.getBean(LiveStream.class);
+    CountDownLatch forEver = new CountDownLatch(1);
+    Subscription stalled =
+        stream.listen(
+            signedIn(),
+            (position, message) -> {
+              try {
+                forEver.await();
+              } catch (InterruptedException ended) {
+                Thread.currentThread().interrupt();
+              }
+            },
+            null);
+    String number = fabulum.freshNumber();
+    try (LiveReader live = maren.live(null)) {
+      live.next();
+      for (int i = 0; i < 400; i++) {
+        maren.put("/api/me/in", Map.of("in", true)).require(204);
+      }
+      text(number, "past the stalled one");
+      live.await(message -> isAbout(message, number, "past the stalled one"));
+    } finally {
+      stalled.close();
+      forEver.countDown();
+    }
+  }
+
+  /** Somebody whose sign-in lives. */
+  private SignedIn signedIn() {
+    People people = fabulum.context.getBean(People.class);
+    SignIn welcome =
+        people.signIn("maren", Fabulum.PASSWORD, new SignIns.From("127.0.0.1", "a test"));
+    return ((SignIn.Welcome) welcome).signedIn();
+  }
+
+  @Test
+  void aSignInThatEndsClosesItsStream() {
+    Browser tom = fabulum.signedIn("priya");
+    String number = fabulum.freshNumber();
+    try (LiveReader live = tom.live(null)) {
+      live.next();
+      tom.call("DELETE", "/api/session", null).require(204);
+      text(number, "not for who has left");
+      assertThat(live.ends()).isTrue();
     }
   }
 }

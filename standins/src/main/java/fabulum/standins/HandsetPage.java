@@ -13,6 +13,7 @@ class HandsetPage implements WebMvcConfigurer {
   @Override
   public void addViewControllers(ViewControllerRegistry registry) {
     registry.addRedirectViewController("/", "/handsets.html");
+    registry.addViewController("/mail").setViewName("forward:/handsets.html");
   }
 
   @Override

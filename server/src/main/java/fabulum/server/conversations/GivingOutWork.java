@@ -152,7 +152,8 @@ class GivingOutWork {
 
   private long handedEvent(ConversationRow row, EventKind kind, long to, String why) {
     return entries.insert(
-        EntryRow.event(row.id(), books.now(), kind, null, why, null).about(to, null));
+        EntryRow.event(row.id(), books.now(), kind, null, why, null)
+            .about(row.ownerId(), to, null));
   }
 
   /** Gives out what nobody owns; the answer says why that was not possible, where it was tried. */

@@ -252,6 +252,7 @@ public class Owning {
     }
     StaffId person = handing.to().person();
     return event.about(
+        row.ownerId(),
         person == null ? null : Long.valueOf(person.value()),
         handing.to().team() == null ? null : Long.valueOf(handing.to().team().value()));
   }

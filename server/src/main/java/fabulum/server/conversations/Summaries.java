@@ -46,16 +46,18 @@ class Summaries {
       return null;
     }
     Optional<EntryRow> before = entries.findHandedBefore(row.id(), handed.id());
-    Long from = before.map(Summaries::ownerAfter).orElse(null);
+    Long from = handed.fromStaff();
     return new SummaryView(
         one(handed),
         from == null ? null : people.get(new StaffId(from)),
-        from == null ? null : before.map(EntryRow::at).orElse(null),
+        from == null
+            ? null
+            : before.filter(event -> from.equals(ownerAfter(event))).map(EntryRow::at).orElse(null),
         entries.findLastOf(row.id(), EntryKind.IN).map(this::one).orElse(null),
         entries.findLastOf(row.id(), EntryKind.OUT).map(this::one).orElse(null),
         row.dueAt(),
         promiseMinutes(row),
-        views.of(entries.listNotesAfter(row.id(), before.map(EntryRow::id).orElse(0L))),
+        views.of(entries.listNotesToHandOver(row.id(), handed.id(), row.openedAt())),
         views.of(entries.listWaiting(row.id())));
   }
 

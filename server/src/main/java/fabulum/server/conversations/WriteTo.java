@@ -161,9 +161,7 @@ public class WriteTo {
     }
     for (int tries = 1; ; tries++) {
       try {
-        ConversationId id = transactions.execute(status -> open(wanted, number, region));
-        inSight.row(id, by);
-        return id;
+        return transactions.execute(status -> open(wanted, number, region, by));
       } catch (DuplicateKeyException | ConcurrencyFailureException race) {
         if (tries == TRIES) {
           throw race;
@@ -172,7 +170,8 @@ public class WriteTo {
     }
   }
 
-  private ConversationId open(Wanted wanted, PhoneNumber number, Region region) {
+  /** What is a colleague's on a narrowed line is refused, and nobody is made a customer then. */
+  private ConversationId open(Wanted wanted, PhoneNumber number, Region region, StaffId by) {
     NumberId known = customers.numberOf(number);
     if (wanted.makeCustomer() && customers.holderNames(known).isEmpty()) {
       String name =
@@ -180,7 +179,9 @@ public class WriteTo {
       CustomerId customer = customers.add(name, number);
       conversations.identify(number, customer);
     }
-    return conversations.open(wanted.line(), number);
+    ConversationId id = conversations.open(wanted.line(), number);
+    inSight.row(id, by);
+    return id;
   }
 
   private void requireSight(LineId line, StaffId asking) {

@@ -13,4 +13,7 @@ public interface Listener {
    * @throws IOException when it has gone away
    */
   void tell(String position, LiveMessage message) throws IOException;
+
+  /** Nothing more is told, for the server has ended it. */
+  default void ended() {}
 }

@@ -5,6 +5,7 @@ import fabulum.server.people.SignedIn;
 import java.io.IOException;
 import java.util.concurrent.ArrayBlockingQueue;
 import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Consumer;
 
 /** One listening browser: a bounded queue, and a thread that empties it. */
@@ -16,6 +17,7 @@ public final class Subscription {
   private final String run;
   private final Consumer<Subscription> onEnd;
   private final BlockingQueue<Told> queue = new ArrayBlockingQueue<>(ROOM);
+  private final AtomicBoolean closed = new AtomicBoolean();
   private final Thread thread;
 
   Subscription(SignedIn signedIn, Listener listener, String run, Consumer<Subscription> onEnd) {
@@ -62,7 +64,10 @@ public final class Subscription {
 
   /** Ends it. */
   public void close() {
-    onEnd.accept(this);
-    thread.interrupt();
+    if (closed.compareAndSet(false, true)) {
+      onEnd.accept(this);
+      thread.interrupt();
+      listener.ended();
+    }
   }
 }

@@ -157,7 +157,9 @@ class LadderWalk {
   private Notice notice(ConversationView view, Step step, boolean always) {
     boolean late = view.secondsLeft() != null && view.secondsLeft() <= 0;
     String words = late ? "It was due " + told(view) : "It is due " + told(view);
-    String about = "step " + step.afterMinutes() + " of " + view.since();
+    // What is late already is told as late, by all the steps before that together.
+    int after = late ? Math.max(0, step.afterMinutes()) : step.afterMinutes();
+    String about = "step " + after + " of " + view.since();
     return new Notice(
         late ? Kind.LATE : Kind.SOON, view, about, words + ". " + whose(view), always);
   }

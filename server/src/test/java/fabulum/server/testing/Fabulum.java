@@ -99,7 +99,7 @@ public final class Fabulum implements AutoCloseable {
   }
 
   /** Starts with a small business in it: two lines, two colleagues. */
-  static Fabulum startInBusiness() {
+  public static Fabulum startInBusiness() {
     Fabulum fabulum = startEmpty();
     People people = fabulum.context.getBean(People.class);
     Teams teams = fabulum.context.getBean(Teams.class);

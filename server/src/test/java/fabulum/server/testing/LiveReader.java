@@ -8,6 +8,7 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
 import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Predicate;
@@ -28,6 +29,7 @@ public final class LiveReader implements AutoCloseable {
   }
 
   private final BlockingQueue<Heard> queue = new LinkedBlockingQueue<>();
+  private final CountDownLatch ended = new CountDownLatch(1);
   private final Stream<String> lines;
   private String position = "";
 
@@ -54,7 +56,18 @@ public final class LiveReader implements AutoCloseable {
     try {
       lines.forEach(this::line);
     } catch (UncheckedIOException closed) {
-      // The test has ended.
+      // The test has ended, or the server has ended the stream.
+    }
+    ended.countDown();
+  }
+
+  /** Whether the server ends the stream before patience does. */
+  public boolean ends() {
+    try {
+      return ended.await(PATIENCE_SECONDS, TimeUnit.SECONDS);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new IllegalStateException(e);
     }
   }
 

@@ -46,7 +46,8 @@ public interface EntryMapper {
   /** The newest of a kind that a person wrote. */
   Optional<EntryRow> findLastOf(long conversationId, EntryKind kind);
 
-  List<EntryRow> listNotesAfter(long conversationId, long after);
+  /** Notes from a time on, and from after the handing over before an entry. */
+  List<EntryRow> listNotesToHandOver(long conversationId, long before, Instant since);
 
   /** Texts of ours that have not gone yet. */
   List<EntryRow> listWaiting(long conversationId);

@@ -27,6 +27,7 @@ public record EntryRow(
     boolean firstAnswer,
     @Nullable Long aboutStaff,
     @Nullable Long aboutTeam,
+    @Nullable Long fromStaff,
     @Nullable Instant editedAt,
     boolean withdrawn) {
 
@@ -49,6 +50,7 @@ public record EntryRow(
         null,
         null,
         false,
+        null,
         null,
         null,
         null,
@@ -86,6 +88,7 @@ public record EntryRow(
         null,
         null,
         null,
+        null,
         false);
   }
 
@@ -109,6 +112,7 @@ public record EntryRow(
         null,
         null,
         false,
+        null,
         null,
         null,
         null,
@@ -149,11 +153,12 @@ public record EntryRow(
         null,
         null,
         null,
+        null,
         false);
   }
 
-  /** The same event, about a colleague or a team. */
-  public EntryRow about(@Nullable Long staff, @Nullable Long team) {
+  /** The same event, about a colleague or a team, and whose it was before. */
+  public EntryRow about(@Nullable Long from, @Nullable Long staff, @Nullable Long team) {
     return new EntryRow(
         id,
         conversationId,
@@ -173,6 +178,7 @@ public record EntryRow(
         firstAnswer,
         staff,
         team,
+        from,
         editedAt,
         withdrawn);
   }

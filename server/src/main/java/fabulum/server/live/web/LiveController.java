@@ -1,5 +1,6 @@
 package fabulum.server.live.web;
 
+import fabulum.server.live.Listener;
 import fabulum.server.live.LiveMessage;
 import fabulum.server.live.LiveStream;
 import fabulum.server.live.Subscription;
@@ -7,6 +8,7 @@ import fabulum.server.people.SignedIn;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
+import java.io.IOException;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -40,15 +42,23 @@ class LiveController {
       @RequestHeader(name = "Last-Event-ID", required = false) @Nullable String lastHeard) {
     SseEmitter emitter = new SseEmitter(NO_TIMEOUT);
     Subscription subscription =
-        stream.listen(
-            me,
-            (position, message) ->
-                emitter.send(
-                    SseEmitter.event().id(position).data(message, MediaType.APPLICATION_JSON)),
-            lastHeard == null ? after : lastHeard);
+        stream.listen(me, new Page(emitter), lastHeard == null ? after : lastHeard);
     emitter.onCompletion(subscription::close);
     emitter.onError(gone -> subscription.close());
     emitter.onTimeout(subscription::close);
     return emitter;
+  }
+
+  /** An open page. */
+  private record Page(SseEmitter emitter) implements Listener {
+    @Override
+    public void tell(String position, LiveMessage message) throws IOException {
+      emitter.send(SseEmitter.event().id(position).data(message, MediaType.APPLICATION_JSON));
+    }
+
+    @Override
+    public void ended() {
+      emitter.complete();
+    }
   }
 }

@@ -12,7 +12,19 @@ import org.springframework.web.bind.annotation.GetMapping;
 @Hidden
 class Pages {
 
-  @GetMapping({"/", "/inbox", "/inbox/**", "/identify", "/identify/**", "/setup", "/setup/**"})
+  @GetMapping({
+    "/",
+    "/inbox",
+    "/inbox/**",
+    "/identify",
+    "/identify/**",
+    "/office",
+    "/me",
+    "/me/**",
+    "/setup",
+    "/setup/**",
+    "/invitation/**"
+  })
   String page() {
     return "forward:/index.html";
   }

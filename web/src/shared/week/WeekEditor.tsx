@@ -1,7 +1,7 @@
 import { Box } from '@mui/material';
 import { type KeyboardEvent, type PointerEvent, useState } from 'react';
-import type { OpeningSpan } from '../../shared/api';
-import { DAYS, type Grip, inOrder, minuteAt, pulled, spanOf, time, weekWords, WIDTH } from './model/week';
+import type { OpeningSpan } from '../api';
+import { DAYS, type Grip, inOrder, minuteAt, pulled, spanOf, time, weekWords, WIDTH } from './week';
 
 interface Props {
   week: OpeningSpan[];

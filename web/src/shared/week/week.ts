@@ -1,4 +1,4 @@
-import type { OpeningSpan } from '../../../shared/api/types';
+import type { OpeningSpan } from '../api/types';
 
 /** Opening hours on a week that is drawn: days are rows, from midnight to six in the morning of the next day. */
 

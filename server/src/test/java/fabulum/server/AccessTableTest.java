@@ -1,0 +1,420 @@
+package fabulum.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import fabulum.core.access.Role;
+import fabulum.server.testing.Browser;
+import fabulum.server.testing.Fabulum;
+import fabulum.server.testing.TwoTeams;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestInstance;
+import org.junit.jupiter.api.TestInstance.Lifecycle;
+import org.springframework.web.bind.annotation.RequestMethod;
+import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
+
+/**
+ * Every address of the API, for every role, on a conversation of one's own team and on another
+ * team's. An address that is not in the table fails the test.
+ */
+@TestInstance(Lifecycle.PER_CLASS)
+class AccessTableTest {
+  /** Who may use an address. */
+  private enum Door {
+    /** Whoever sees the conversation. */
+    SEES,
+    /** Whoever sees the conversation and works. */
+    WORKS,
+    /** Whoever works, whatever the conversation. */
+    WORKERS,
+    /** Leads only. */
+    LEADS,
+    /** Leads, and everybody for themselves; asked here about somebody else. */
+    LEADS_FOR_OTHERS,
+    /** Everybody who is signed in; what is told depends on who asks. */
+    EVERYBODY,
+    /** What is asked for is not there, for anybody. */
+    MISSING
+  }
+
+  private record Row(Door door, @Nullable Function<Asked, Object> body) {}
+
+  /** Who asks, about what. */
+  private record Asked(Role role, long conversation, long note, long topic) {}
+
+  private static final Set<Integer> PAST_THE_DOOR = Set.of(200, 204, 409, 410, 422, 429);
+
+  private final Map<String, Row> table = new TreeMap<>();
+  private final Map<Role, Browser> browsers = new HashMap<>();
+  private final Map<Role, Long> notes = new HashMap<>();
+  private TwoTeams office;
+  private long spare;
+  private long own;
+  private long other;
+  private long topic;
+  private int names;
+
+  @BeforeAll
+  void begin() {
+    office = TwoTeams.start();
+    browsers.put(Role.LEAD, office.fabulum.signedIn("maren"));
+    browsers.put(Role.STAFF, office.fabulum.signedIn("priya"));
+    browsers.put(Role.VIEWER, office.fabulum.signedIn("vera"));
+    spare = office.add("spare", "Spare Hand", Role.STAFF, 1);
+    own = office.text(Fabulum.DOCK, "ours");
+    other = office.text(TwoTeams.FAR, "theirs");
+    topic =
+        browser(Role.LEAD)
+            .post("/api/setup/teams/1/topics", Map.of("name", "berths", "colour", "PINE", "retired", false))
+            .require(200)
+            .json()
+            .path("id")
+            .asLong();
+    notes.put(Role.LEAD, note(Role.LEAD, own));
+    notes.put(Role.STAFF, note(Role.STAFF, own));
+    notes.put(Role.VIEWER, note(Role.STAFF, own));
+    conversations();
+    lists();
+    people();
+    setUp();
+  }
+
+  @AfterAll
+  void end() {
+    office.close();
+  }
+
+  private Browser browser(Role role) {
+    return browsers.getOrDefault(role, office.fabulum.browser());
+  }
+
+  private long note(Role by, long conversation) {
+    Map<String, Object> note = Map.of("words", "a note", "reference", Fabulum.reference());
+    browser(by).post("/api/conversations/" + conversation + "/notes", note).require(204);
+    Long id =
+        office.fabulum.tables.queryForObject(
+            "select max(id) from entry where kind = 'NOTE'", Long.class);
+    return id == null ? 0 : id;
+  }
+
+  private void row(String method, String path, Door door) {
+    table.put(method + " " + path, new Row(door, null));
+  }
+
+  private void row(String method, String path, Door door, Object body) {
+    table.put(method + " " + path, new Row(door, asked -> body));
+  }
+
+  private void fresh(String method, String path, Door door, Function<Asked, Object> body) {
+    table.put(method + " " + path, new Row(door, body));
+  }
+
+  private static Map<String, Object> said(String words) {
+    return Map.of("words", words, "reference", Fabulum.reference());
+  }
+
+  private void conversations() {
+    String one = "/api/conversations/{id}";
+    row("GET", one, Door.SEES);
+    row("GET", one + "/script", Door.SEES);
+    row("GET", one + "/hand-to", Door.SEES);
+    row("GET", one + "/moments", Door.SEES);
+    row("GET", one + "/notes/{note}/trace", Door.SEES);
+    row("PUT", one + "/watch", Door.SEES, Map.of("writing", false));
+    row("DELETE", one + "/watch", Door.EVERYBODY);
+    fresh("POST", one + "/notes", Door.WORKS, asked -> said("a note"));
+    fresh("POST", one + "/texts", Door.WORKS, asked -> said("a text"));
+    row("PUT", one + "/notes/{note}", Door.WORKS, Map.of("words", "another note"));
+    row("DELETE", one + "/notes/{note}", Door.WORKS);
+    row("PUT", one + "/drafts/{paper}", Door.WORKS, Map.of("words", "begun"));
+    row("POST", one + "/take", Door.WORKS, Map.of());
+    row("POST", one + "/let-go", Door.WORKS);
+    row("POST", one + "/hand-over", Door.WORKS, Map.of("person", spare));
+    row("POST", one + "/done", Door.WORKS);
+    row("POST", one + "/reopen", Door.WORKS);
+    row("POST", one + "/set-aside", Door.WORKS, Map.of("kind", "WHEN_THEY_WRITE"));
+    row("POST", one + "/take-up", Door.WORKS);
+    row("POST", one + "/no-answer-needed", Door.WORKS);
+    row("PUT", one + "/topics/{topic}", Door.WORKS);
+    row("DELETE", one + "/topics/{topic}", Door.WORKS);
+  }
+
+  private void lists() {
+    row("GET", "/api/conversations?group=OUR_TURN", Door.EVERYBODY);
+    row("GET", "/api/conversations/counts", Door.EVERYBODY);
+    row("GET", "/api/conversations/ribbon", Door.EVERYBODY);
+    row("GET", "/api/conversations/jump?words=ours", Door.EVERYBODY);
+    row("GET", "/api/lines", Door.EVERYBODY);
+    row("GET", "/api/staff", Door.EVERYBODY);
+    row("GET", "/api/teams", Door.EVERYBODY);
+    row("GET", "/api/topics", Door.EVERYBODY);
+    row("GET", "/api/watchers", Door.EVERYBODY);
+    row("GET", "/api/write-to?words=312&line=1", Door.EVERYBODY);
+    fresh(
+        "POST",
+        "/api/write-to",
+        Door.WORKERS,
+        asked -> Map.of("line", 1, "number", "312 555 0199", "makeCustomer", false));
+    row("POST", "/api/parts", Door.EVERYBODY, Map.of("words", "hello"));
+    row("POST", "/api/undo/{name}", Door.EVERYBODY);
+    row("GET", "/api/sentences", Door.EVERYBODY);
+    fresh("POST", "/api/sentences", Door.WORKERS, asked -> sentence());
+    row("DELETE", "/api/sentences/{id}", Door.MISSING);
+    fresh("POST", "/api/several/check", Door.WORKERS, this::topicToOne);
+    fresh(
+        "POST",
+        "/api/several",
+        Door.WORKERS,
+        asked -> Map.of("act", topicToOne(asked), "reference", Fabulum.reference()));
+    row("GET", "/api/several/{id}", Door.MISSING);
+    row("GET", "/api/notices", Door.EVERYBODY);
+    row("POST", "/api/notices/seen", Door.EVERYBODY, Map.of());
+    row("GET", "/api/notices/choices", Door.EVERYBODY);
+    row("PUT", "/api/notices/choices", Door.EVERYBODY, Map.of("kind", "MINE", "channel", "MAIL", "wanted", false));
+    row("GET", "/api/openapi", Door.EVERYBODY);
+  }
+
+  private Object sentence() {
+    return Map.of("name", "s" + names++, "said", "", "group", "OUR_TURN", "order", "TIME_LEFT", "teamId", 1);
+  }
+
+  private Object topicToOne(Asked asked) {
+    return Map.of("ids", List.of(asked.conversation()), "what", "TOPIC", "topicId", topic);
+  }
+
+  private void people() {
+    row("GET", "/api/session", Door.EVERYBODY);
+    row("POST", "/api/session", Door.EVERYBODY, Map.of("name", "nobody", "password", "of this name"));
+    row("PUT", "/api/session/password", Door.EVERYBODY, Map.of("old", "wrong", "wanted", "short"));
+    row("PUT", "/api/me/in", Door.EVERYBODY, Map.of("in", true));
+    fresh("PUT", "/api/me/profile", Door.EVERYBODY, asked -> profile(asked.role()));
+    row("GET", "/api/me/plan", Door.EVERYBODY);
+    row("PUT", "/api/me/plan", Door.EVERYBODY, plan());
+    row("GET", "/api/me/sign-ins", Door.EVERYBODY);
+    row("DELETE", "/api/me/sign-ins", Door.EVERYBODY);
+    row("GET", "/api/invitations/{secret}", Door.MISSING);
+    row("POST", "/api/invitations/{secret}", Door.MISSING, accept());
+    row("GET", "/api/office", Door.LEADS);
+    row("GET", "/api/office/people/{id}/work", Door.LEADS_FOR_OTHERS);
+    row("POST", "/api/office/people/{id}/move", Door.LEADS_FOR_OTHERS, Map.of());
+    row("POST", "/api/office/people/{id}/off", Door.LEADS, Map.of());
+    row("GET", "/api/setup/people", Door.LEADS);
+    fresh("POST", "/api/setup/people", Door.LEADS, asked -> invite());
+    row("PUT", "/api/setup/people/{id}", Door.LEADS, Map.of("role", "STAFF", "teams", List.of(1)));
+    row("POST", "/api/setup/people/{id}/on", Door.LEADS);
+    row("POST", "/api/setup/people/{id}/invitation", Door.LEADS);
+    row("GET", "/api/setup/people/{id}/plan", Door.LEADS);
+    row("PUT", "/api/setup/people/{id}/plan", Door.LEADS, plan());
+    fresh("POST", "/api/setup/teams", Door.LEADS, asked -> Map.of("name", "Team " + names++));
+    fresh("PUT", "/api/setup/teams/{team}", Door.LEADS, asked -> Map.of("name", "Team " + names++));
+    row("GET", "/api/setup/record", Door.LEADS);
+    row("GET", "/api/setup/record.csv", Door.LEADS);
+    row("GET", "/api/setup/sign-ins", Door.LEADS);
+  }
+
+  private static Object profile(Role role) {
+    String name = role == Role.LEAD ? "Maren Oduya" : role == Role.STAFF ? "Priya Nandakumar" : "Vera Quill";
+    return Map.of("name", name, "initials", "X", "mark", Map.of("shape", "LEAF", "ink", "PINE"));
+  }
+
+  private static Object accept() {
+    return Map.of(
+        "name", "N", "initials", "N", "mark", Map.of("shape", "LEAF", "ink", "PINE"), "password", "x");
+  }
+
+  private static Object plan() {
+    return Map.of("zone", "America/Chicago", "week", List.of(), "absences", List.of());
+  }
+
+  private Object invite() {
+    String email = "new" + names++ + "@quillhaven.example";
+    return Map.of("name", "New One", "email", email, "setup", Map.of("role", "STAFF"));
+  }
+
+  private void setUp() {
+    Map<String, Object> ladder = Map.of("steps", List.of(Map.of("afterMinutes", 0, "told", "LEADS")));
+    row("GET", "/api/setup/lines", Door.LEADS);
+    row("GET", "/api/setup/lines/{line}", Door.LEADS);
+    row("POST", "/api/setup/lines", Door.LEADS, line());
+    row("PUT", "/api/setup/lines/{line}", Door.LEADS, line());
+    row("GET", "/api/setup/lines/{line}/ladder", Door.LEADS);
+    row("PUT", "/api/setup/lines/{line}/ladder", Door.LEADS, ladder);
+    row("GET", "/api/setup/teams/{team}/ladder", Door.LEADS);
+    row("PUT", "/api/setup/teams/{team}/ladder", Door.LEADS, ladder);
+    row("POST", "/api/setup/lines/preview", Door.EVERYBODY, line());
+    row("GET", "/api/setup/holidays", Door.EVERYBODY);
+    row("GET", "/api/setup/holidays/{country}", Door.EVERYBODY);
+    row("GET", "/api/setup/sites", Door.EVERYBODY);
+    fresh("POST", "/api/setup/sites", Door.LEADS, asked -> Map.of("name", "Site " + names++));
+    fresh("PUT", "/api/setup/sites/{site}", Door.LEADS, asked -> Map.of("name", "Site " + names++));
+    fresh("POST", "/api/setup/teams/{team}/topics", Door.LEADS, asked -> topic("topic " + names++));
+    row("PUT", "/api/setup/topics/{topic}", Door.LEADS, topic("berths"));
+    row("POST", "/api/setup/topics/{topic}/merge", Door.LEADS, Map.of("into", 0));
+    row("GET", "/api/setup/history", Door.LEADS);
+  }
+
+  private static Object topic(String name) {
+    return Map.of("name", name, "colour", "PINE", "retired", false);
+  }
+
+  private static Object line() {
+    Map<String, Object> line = new HashMap<>();
+    line.put("name", "Dock office");
+    line.put("number", Fabulum.DOCK);
+    line.put("region", "US");
+    line.put("siteId", 1);
+    line.put("teamId", 1);
+    line.put("zone", "America/Chicago");
+    line.put("inUse", true);
+    line.put("promiseMinutes", 60);
+    line.put("narrowed", false);
+    for (String none : List.of("week", "closedDays", "openHolidays")) {
+      line.put(none, List.of());
+    }
+    return line;
+  }
+
+  /** These answer without end, or end what the test needs; other tests look at them. */
+  private static final Set<String> ELSEWHERE =
+      Set.of("GET /api/live", "DELETE /api/session", "GET /api/openapi-made", "GET /api/openapi-made.yaml");
+
+  @Test
+  void everyAddressIsInTheTable() {
+    RequestMappingHandlerMapping mapping =
+        office
+            .fabulum
+            .context
+            .getBean("requestMappingHandlerMapping", RequestMappingHandlerMapping.class);
+    Set<String> there = new TreeSet<>();
+    for (var info : mapping.getHandlerMethods().keySet()) {
+      for (String pattern : info.getPatternValues()) {
+        for (RequestMethod method : info.getMethodsCondition().getMethods()) {
+          if (pattern.startsWith("/api")) {
+            there.add(method + " " + plain(pattern));
+          }
+        }
+      }
+    }
+    there.removeAll(ELSEWHERE);
+    Set<String> known = new TreeSet<>();
+    table.keySet().forEach(one -> known.add(plain(one)));
+    assertThat(known).isEqualTo(there);
+  }
+
+  /** Without names of its blanks, and without what is asked. */
+  private static String plain(String pattern) {
+    return pattern.replaceAll("\\?.*", "").replaceAll("\\{[^}]+}", "{}");
+  }
+
+  @Test
+  void everyRoleGetsPastItsDoorsAndNoOthers() {
+    List<String> wrong = new ArrayList<>();
+    String before = everythingOf(other);
+    for (Role role : Role.values()) {
+      for (boolean mine : new boolean[] {true, false}) {
+        for (Map.Entry<String, Row> entry : table.entrySet()) {
+          Asked asked = new Asked(role, mine ? own : other, note(role), topic);
+          int status = ask(entry.getKey(), entry.getValue(), asked);
+          if (!fits(entry.getValue().door(), role, mine, status)) {
+            wrong.add(role + (mine ? " own " : " other ") + entry.getKey() + ": " + status);
+          }
+        }
+      }
+    }
+    assertThat(wrong).isEmpty();
+    assertThat(everythingOf(other)).as("another team's conversation").isEqualTo(before);
+  }
+
+  private long note(Role role) {
+    return notes.getOrDefault(role, 0L);
+  }
+
+  private int ask(String address, Row row, Asked asked) {
+    String method = address.substring(0, address.indexOf(' '));
+    String id =
+        address.contains("/conversations/")
+            ? String.valueOf(asked.conversation())
+            : address.contains("/people/") ? String.valueOf(spare) : "999999";
+    String path =
+        address
+            .substring(address.indexOf(' ') + 1)
+            .replace("{id}", id)
+            .replace("{note}", String.valueOf(asked.note()))
+            .replace("{topic}", String.valueOf(asked.topic()))
+            .replace("{team}", "1")
+            .replace("{line}", "1")
+            .replace("{site}", "1")
+            .replace("{paper}", "REPLY")
+            .replace("{country}", "US")
+            .replaceAll("\\{[^}]+}", "unknown");
+    Object body = row.body() == null ? null : row.body().apply(asked);
+    return browser(asked.role()).call(method, path, body).status();
+  }
+
+  private static boolean fits(Door door, Role role, boolean mine, int status) {
+    boolean works = role != Role.VIEWER;
+    return switch (door) {
+      case SEES -> mine ? PAST_THE_DOOR.contains(status) : status == 404;
+      case WORKS ->
+          !mine ? status == 404 : works ? PAST_THE_DOOR.contains(status) || status == 404 : status == 403;
+      case WORKERS -> works ? PAST_THE_DOOR.contains(status) : status == 403;
+      case LEADS, LEADS_FOR_OTHERS ->
+          role == Role.LEAD ? PAST_THE_DOOR.contains(status) || status == 404 : status == 403;
+      case EVERYBODY -> PAST_THE_DOOR.contains(status) || status == 401;
+      case MISSING -> status == 404;
+    };
+  }
+
+  /** All that is kept of a conversation. */
+  private String everythingOf(long conversation) {
+    return office.fabulum.tables.queryForList("select * from conversation where id = ?", conversation)
+        + " "
+        + office.fabulum.tables.queryForList("select * from entry where conversation_id = ? order by id", conversation)
+        + " "
+        + office.fabulum.tables.queryForList("select * from draft where conversation_id = ?", conversation)
+        + " "
+        + office.fabulum.tables.queryForList("select * from conversation_topic where conversation_id = ?", conversation);
+  }
+
+  @Test
+  void whatAnotherTeamHasIsInNoListNoCountAndNoSearch() {
+    Browser priya = browser(Role.STAFF);
+    assertThat(priya.get("/api/conversations?group=OUR_TURN").body()).doesNotContain("theirs");
+    assertThat(priya.get("/api/conversations/ribbon").body()).doesNotContain("theirs");
+    assertThat(priya.get("/api/lines").body()).doesNotContain("Far line");
+    String number = String.valueOf(
+        office.fabulum.tables.queryForObject(
+            "select n.address from conversation c join number n on n.id = c.number_id where c.id = ?",
+            String.class,
+            other));
+    assertThat(priya.get("/api/conversations/jump?words=" + number.substring(2)).json()).isEmpty();
+    assertThat(office.fabulum.signedIn("otto").get("/api/conversations?group=OUR_TURN").body())
+        .contains("theirs")
+        .doesNotContain("ours");
+  }
+
+  @Test
+  void aSinglePermissionIsAskedForByItself() {
+    Map<String, Object> noPermission =
+        Map.of("role", "STAFF", "permissions", List.of(), "teams", List.of(1));
+    browser(Role.LEAD).put("/api/setup/people/" + office.id("tom"), noPermission).require(204);
+    Browser tom = office.fabulum.signedIn("tom");
+    var refused = tom.post("/api/conversations/" + own + "/texts", said("a text")).require(403);
+    assertThat(refused.json().path("detail").asString())
+        .isEqualTo("You may not text customers. Maren Oduya can allow it.");
+    tom.post("/api/conversations/" + own + "/notes", said("but a note")).require(204);
+    Map<String, Object> many = Map.of("ids", List.of(own), "what", "TEXT", "words", "to all");
+    assertThat(browser(Role.STAFF).post("/api/several/check", many).status()).isEqualTo(403);
+    assertThat(browser(Role.LEAD).post("/api/several/check", many).status()).isEqualTo(200);
+  }
+}

@@ -1,0 +1,194 @@
+package fabulum.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import fabulum.server.testing.Browser;
+import fabulum.server.testing.Fabulum;
+import fabulum.server.testing.LiveReader;
+import fabulum.server.testing.TwoTeams;
+import java.time.Duration;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+
+class NoticesTest {
+  private TwoTeams office;
+  private Browser maren;
+  private Browser priya;
+
+  @BeforeEach
+  void begin() {
+    office = TwoTeams.start();
+    maren = office.fabulum.signedIn("maren");
+    priya = office.fabulum.signedIn("priya");
+  }
+
+  @AfterEach
+  void end() {
+    office.close();
+  }
+
+  private JsonNode notices(Browser who) {
+    return who.get("/api/notices").require(200).json();
+  }
+
+  private List<String> told(Browser who) {
+    return notices(who)
+        .path("notices")
+        .valueStream()
+        .map(notice -> notice.path("kind").asString() + " " + notice.path("words").asString())
+        .toList();
+  }
+
+  private boolean comesTo(String who, String kind, int wanted) {
+    return office.fabulum.comesTo(
+        "select count(*) from notice n join staff s on s.id = n.staff_id where s.sign_in_name = '"
+            + who
+            + "' and n.kind = '"
+            + kind
+            + "'",
+        String.valueOf(wanted));
+  }
+
+  private boolean stepsTaken(int wanted) {
+    return office.fabulum.comesTo("select count(*) from rung_taken", String.valueOf(wanted));
+  }
+
+  private void ladder(List<Map<String, Object>> steps) {
+    maren.put("/api/setup/lines/1/ladder", Map.of("steps", steps)).require(200);
+  }
+
+  private void take(Browser who, long id) {
+    who.post("/api/conversations/" + id + "/take", Map.of()).require(200);
+  }
+
+  private String numberOf(long id) {
+    return String.valueOf(
+        office.fabulum.tables.queryForObject(
+            "select n.address from conversation c join number n on n.id = c.number_id where c.id = ?",
+            String.class,
+            id));
+  }
+
+  @Test
+  void oneIsToldOnceAWaitAndNotOnceAText() {
+    long id = office.text(Fabulum.DOCK, "one");
+    office.fabulum.webhook().text(numberOf(id), Fabulum.DOCK, "two").require(200);
+    assertThat(told(priya)).containsExactly("NOBODYS “one”");
+    take(priya, id);
+    priya.answer(id, "answered").require(200);
+    assertThat(notices(priya).path("unseen").asInt()).as("what is answered needs nobody").isZero();
+    office.fabulum.clock.advance(Duration.ofMinutes(1));
+    office.fabulum.webhook().text(numberOf(id), Fabulum.DOCK, "three").require(200);
+    assertThat(told(priya)).first().isEqualTo("MINE “three”");
+    assertThat(notices(priya).path("unseen").asInt()).isEqualTo(1);
+    priya.post("/api/notices/seen", Map.of()).require(204);
+    assertThat(notices(priya).path("unseen").asInt()).isZero();
+  }
+
+  @Test
+  void nothingDisturbsWhoHasTheConversationInFrontOfThem() {
+    long id = office.text(Fabulum.DOCK, "one");
+    take(priya, id);
+    priya.answer(id, "answered").require(200);
+    priya.put("/api/conversations/" + id + "/watch", Map.of("writing", false)).require(204);
+    office.fabulum.clock.advance(Duration.ofMinutes(1));
+    try (LiveReader live = priya.live(null)) {
+      live.next();
+      office.fabulum.webhook().text(numberOf(id), Fabulum.DOCK, "two").require(200);
+      live.await(message -> message.path("type").asString().equals("CONVERSATION"));
+      priya.call("DELETE", "/api/conversations/" + id + "/watch", null).require(204);
+      long other = office.text(Fabulum.DOCK, "another");
+      JsonNode notice =
+          live.await(message -> message.path("type").asString().equals("NOTICE")).message();
+      assertThat(notice.path("notice").path("conversation").path("id").asLong()).isEqualTo(other);
+    }
+  }
+
+  @Test
+  void eachChoosesHowToBeToldAndMailGoesOutOnce() {
+    office.fabulum.tables.update("update staff set email = 'priya@quillhaven.example' where sign_in_name = 'priya'");
+    priya.put("/api/notices/choices", Map.of("kind", "NOBODYS", "channel", "MAIL", "wanted", true)).require(204);
+    priya.put("/api/notices/choices", Map.of("kind", "NOBODYS", "channel", "HERE", "wanted", false)).require(204);
+    office.text(Fabulum.DOCK, "by mail, please");
+    assertThat(told(priya)).isEmpty();
+    List<Map<String, Object>> mails = office.fabulum.tables.queryForList("select address, words from mail");
+    assertThat(mails).hasSize(1);
+    assertThat(mails.get(0).toString()).contains("priya@quillhaven.example", "by mail, please");
+  }
+
+  @Test
+  void theLadderTellsEachStepOnceAWaitAlsoAcrossARestart() {
+    ladder(
+        List.of(
+            Map.of("afterMinutes", -15, "told", "TEAM"),
+            Map.of("afterMinutes", 0, "told", "LEADS"),
+            Map.of("afterMinutes", 30, "told", "PERSON", "staffId", office.id("tom"))));
+    long id = office.text(Fabulum.DOCK, "waiting");
+    take(priya, id);
+    office.fabulum.clock.advance(Duration.ofMinutes(44));
+    office.fabulum.clock.advance(Duration.ofMinutes(1));
+    assertThat(comesTo("tom", "SOON", 1)).isTrue();
+    assertThat(comesTo("priya", "SOON", 1)).isTrue();
+    office.fabulum.clock.advance(Duration.ofMinutes(15));
+    assertThat(comesTo("maren", "LATE", 1)).isTrue();
+    assertThat(comesTo("priya", "LATE", 1)).as("the owner").isTrue();
+    assertThat(stepsTaken(4)).isTrue();
+
+    // As after a restart: nothing of what was told is in memory, only in the tables.
+    office.fabulum.clock.advance(Duration.ofMinutes(30));
+    assertThat(comesTo("tom", "LATE", 1)).isTrue();
+    assertThat(stepsTaken(5)).isTrue();
+    office.fabulum.clock.advance(Duration.ofHours(5));
+    long last = office.text(Fabulum.DOCK, "the walk has passed here");
+    office.fabulum.clock.advance(Duration.ofMinutes(46));
+    assertThat(office.fabulum.comesTo("select count(*) from rung_taken where conversation_id = " + last, "2")).isTrue();
+    assertThat(comesTo("maren", "LATE", 1)).as("not again").isTrue();
+    assertThat(comesTo("tom", "LATE", 1)).as("not again").isTrue();
+  }
+
+  @Test
+  void aStepTellsTheCoverOfWhoIsAwayAndOnlyInWorkingTime() {
+    ladder(List.of(Map.of("afterMinutes", 0, "told", "PERSON", "staffId", office.id("tom"))));
+    Map<String, Object> plan =
+        Map.of("zone", "America/Chicago", "week", List.of(), "absences", List.of(), "coverId", office.id("priya"));
+    Browser tom = office.fabulum.signedIn("tom");
+    tom.put("/api/me/plan", plan).require(204);
+    tom.put("/api/me/in", Map.of("in", false)).require(204);
+    office.text(Fabulum.DOCK, "late for Tom");
+    office.fabulum.clock.advance(Duration.ofMinutes(61));
+    assertThat(comesTo("priya", "LATE", 1)).isTrue();
+    assertThat(comesTo("tom", "LATE", 0)).isTrue();
+  }
+
+  @Test
+  void aLadderThatCannotBeIsRefusedWhole() {
+    var refused =
+        maren
+            .put(
+                "/api/setup/lines/1/ladder",
+                Map.of(
+                    "steps",
+                    List.of(
+                        Map.of("afterMinutes", 99_999, "told", "LEADS"),
+                        Map.of("afterMinutes", 5, "told", "PERSON"),
+                        Map.of("afterMinutes", 0, "told", "TEAM"),
+                        Map.of("afterMinutes", 0, "told", "TEAM"))))
+            .require(422);
+    assertThat(refused.json().path("fields")).hasSize(3);
+    assertThat(maren.get("/api/setup/lines/1/ladder").json().path("steps")).isEmpty();
+  }
+
+  @Test
+  void noticesTellOnlyOfWhatOneStillSees() {
+    long id = office.text(Fabulum.DOCK, "a secret of the dock");
+    assertThat(told(priya)).hasSize(1);
+    Map<String, Object> away = Map.of("role", "STAFF", "teams", List.of(office.farTeam));
+    maren.put("/api/setup/people/" + office.id("priya"), away).require(204);
+    assertThat(told(priya)).isEmpty();
+    assertThat(id).isPositive();
+  }
+}

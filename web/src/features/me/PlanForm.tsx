@@ -1,0 +1,150 @@
+import { Autocomplete, Box, Button, Checkbox, FormControlLabel, TextField } from '@mui/material';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { type Away, type Plan, staffQuery } from '../../shared/api';
+import { localOf } from '../../shared/format';
+import { Blank, ProblemNote, useNow, whyOf } from '../../shared/ui';
+import { WeekEditor } from '../../shared/week';
+import { bookSerif } from '../../theme';
+
+interface Props {
+  /** Whose plan it is. */
+  staff: number;
+  first: Plan;
+  problem: unknown;
+  saving: boolean;
+  saved: boolean;
+  onSave: (plan: Plan) => void;
+}
+
+const ZONES = Intl.supportedValuesOf('timeZone');
+const WORKING_WEEK = [1, 2, 3, 4, 5].map((day) => ({ day, from: 8 * 60, to: 17 * 60 }));
+const heading = { m: 0, mb: 0.5, fontFamily: bookSerif, fontSize: '1.0625rem', fontWeight: 600 } as const;
+
+/** When somebody is usually in, the days they will be away, and who covers for them. */
+export function PlanForm({ staff, first, problem, saving, saved, onSave }: Props) {
+  const now = useNow();
+  const colleagues = (useQuery(staffQuery).data ?? []).filter((one) => one.active && one.id !== staff);
+  const [plan, setPlan] = useState(first);
+  const covers = (none: string) => [
+    { value: undefined as number | undefined, words: none },
+    ...colleagues.map((one) => ({ value: one.id, words: one.name })),
+  ];
+  const today = localOf(now, plan.zone).slice(0, 10);
+  const setAway = (at: number, next: Partial<Away>) =>
+    setPlan({ ...plan, absences: plan.absences.map((each, i) => (i === at ? { ...each, ...next } : each)) });
+  const why = whyOf(problem, 'absences').helperText;
+  const coverWhy = whyOf(problem, 'coverId').helperText;
+  return (
+    <Box
+      component="form"
+      aria-label="When I am in"
+      onSubmit={(event) => {
+        event.preventDefault();
+        onSave(plan);
+      }}
+      sx={{ display: 'grid', gap: 2.5, maxWidth: 860 }}
+    >
+      <Box>
+        <Box component="h3" sx={heading}>
+          Usually in
+        </Box>
+        <FormControlLabel
+          control={
+            <Checkbox
+              size="small"
+              checked={plan.week.length === 0}
+              onChange={(_, always) => setPlan({ ...plan, week: always ? [] : WORKING_WEEK })}
+            />
+          }
+          label="Whenever not said otherwise"
+        />
+        {plan.week.length > 0 && (
+          <WeekEditor
+            week={plan.week}
+            problems={[whyOf(problem, 'week').helperText ?? []].flat()}
+            onChange={(week) => setPlan({ ...plan, week })}
+          />
+        )}
+        <Autocomplete
+          options={ZONES}
+          value={plan.zone}
+          disableClearable
+          onChange={(_, zone) => setPlan({ ...plan, zone })}
+          sx={{ width: 280, mt: 1 }}
+          renderInput={(params) => <TextField {...params} label="By the clocks of" {...whyOf(problem, 'zone')} />}
+        />
+      </Box>
+      <Box>
+        <Box component="h3" sx={heading}>
+          Who covers
+        </Box>
+        {'While I am away, what would come to me goes to '}
+        <Blank
+          name="Cover"
+          value={plan.coverId}
+          options={covers('nobody')}
+          onChange={(coverId) => setPlan({ ...plan, coverId })}
+        />
+        {coverWhy && (
+          <Box role="alert" sx={{ color: 'error.main' }}>
+            {coverWhy}
+          </Box>
+        )}
+      </Box>
+      <Box>
+        <Box component="h3" sx={heading}>
+          Days away
+        </Box>
+        {plan.absences.length === 0 && <Box sx={{ color: 'text.secondary' }}>None known ahead.</Box>}
+        {plan.absences.map((away, i) => (
+          // Their order is what tells them apart while they are edited.
+          <Box key={i} sx={{ display: 'flex', gap: 1.5, alignItems: 'end', flexWrap: 'wrap', py: 0.5 }}>
+            <TextField
+              type="date"
+              label="From"
+              value={away.first}
+              onChange={(e) => setAway(i, { first: e.target.value })}
+            />
+            <TextField
+              type="date"
+              label="To and with"
+              value={away.last}
+              onChange={(e) => setAway(i, { last: e.target.value })}
+            />
+            <Box sx={{ pb: 0.5 }}>
+              {'covered by '}
+              <Blank
+                name={`Cover for absence ${i + 1}`}
+                value={away.coverId}
+                options={covers('whoever covers usually')}
+                onChange={(coverId) => setAway(i, { coverId })}
+              />
+            </Box>
+            <Button onClick={() => setPlan({ ...plan, absences: plan.absences.filter((_, j) => j !== i) })}>
+              Take out
+            </Button>
+          </Box>
+        ))}
+        {why && (
+          <Box role="alert" sx={{ color: 'error.main' }}>
+            {why}
+          </Box>
+        )}
+        <Button
+          sx={{ px: 0 }}
+          onClick={() => setPlan({ ...plan, absences: [...plan.absences, { first: today, last: today }] })}
+        >
+          Add days
+        </Button>
+      </Box>
+      {problem !== null && problem !== undefined && <ProblemNote problem={problem} />}
+      <Box sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
+        <Button type="submit" variant="contained" disabled={saving || JSON.stringify(plan) === JSON.stringify(first)}>
+          Save
+        </Button>
+        {saved && <Box role="status">Saved.</Box>}
+      </Box>
+    </Box>
+  );
+}

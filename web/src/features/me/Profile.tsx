@@ -1,0 +1,52 @@
+import { Box, Button, TextField } from '@mui/material';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { ask, type Session } from '../../shared/api';
+import { MarkPicker, ProblemNote, whyOf } from '../../shared/ui';
+
+/** How I am called and marked beside what I write. */
+export function Profile({ session }: { session: Session }) {
+  const queries = useQueryClient();
+  const { staff } = session;
+  const [profile, setProfile] = useState({ name: staff.name, initials: staff.initials, mark: staff.mark });
+  const save = useMutation({
+    mutationFn: () => ask('PUT', '/api/me/profile', profile),
+    onSuccess: () => queries.invalidateQueries(),
+  });
+  return (
+    <Box
+      component="form"
+      aria-label="How I am called"
+      onSubmit={(event) => {
+        event.preventDefault();
+        save.mutate();
+      }}
+      sx={{ display: 'grid', gap: 2, maxWidth: 420 }}
+    >
+      <TextField
+        label="Name"
+        value={profile.name}
+        {...whyOf(save.error, 'name')}
+        onChange={(event) => setProfile({ ...profile, name: event.target.value })}
+      />
+      <TextField
+        label="Initials"
+        value={profile.initials}
+        {...whyOf(save.error, 'initials')}
+        onChange={(event) => setProfile({ ...profile, initials: event.target.value })}
+        slotProps={{ htmlInput: { maxLength: 3 } }}
+      />
+      <Box>
+        <Box sx={{ typography: 'caption', color: 'text.secondary', mb: 0.5 }}>My mark</Box>
+        <MarkPicker mark={profile.mark} onChange={(mark) => setProfile({ ...profile, mark })} />
+      </Box>
+      {save.error && <ProblemNote problem={save.error} />}
+      <Box sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
+        <Button type="submit" variant="contained" disabled={save.isPending}>
+          Save
+        </Button>
+        {save.isSuccess && <Box role="status">Saved; colleagues see it at once.</Box>}
+      </Box>
+    </Box>
+  );
+}

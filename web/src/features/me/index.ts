@@ -1,0 +1,2 @@
+export { Me } from './Me';
+export { PlanForm } from './PlanForm';

@@ -1,0 +1,103 @@
+import { Box, Button, Popover } from '@mui/material';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useRef, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { ask, keys, noticesQuery } from '../../shared/api';
+import { ProblemNote, useKeys } from '../../shared/ui';
+import { NoticeLine } from './NoticeLine';
+
+/** How many notices wait to be seen, and the list of them. G opens it. */
+export function NoticesMenu() {
+  const queries = useQueryClient();
+  const navigate = useNavigate();
+  const query = useQuery(noticesQuery);
+  const button = useRef<HTMLButtonElement>(null);
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const seen = useMutation({
+    mutationFn: (ids: number[] | undefined) => ask('POST', '/api/notices/seen', ids ? { ids } : {}),
+    onSettled: () => queries.invalidateQueries({ queryKey: keys.notices }),
+  });
+  useKeys({ g: () => setAnchor(button.current) });
+  const notices = query.data?.notices ?? [];
+  const unseen = query.data?.unseen ?? 0;
+  return (
+    <>
+      <Button
+        ref={button}
+        color="inherit"
+        aria-haspopup="dialog"
+        onClick={(event) => setAnchor(event.currentTarget)}
+        sx={{ whiteSpace: 'nowrap', fontWeight: unseen > 0 ? 700 : 500 }}
+      >
+        Notices
+        <Box
+          component="span"
+          className="figures"
+          sx={{ ml: 0.75, color: unseen > 0 ? 'primary.main' : 'text.secondary' }}
+        >
+          {unseen}
+        </Box>
+      </Button>
+      <Popover
+        open={anchor !== null}
+        anchorEl={anchor}
+        onClose={() => setAnchor(null)}
+        anchorOrigin={{ vertical: 'bottom', horizontal: 'right' }}
+        transformOrigin={{ vertical: 'top', horizontal: 'right' }}
+      >
+        <Box
+          role="dialog"
+          aria-label="Notices"
+          sx={{ width: 'min(460px, 94vw)', maxHeight: '75vh', overflowY: 'auto' }}
+        >
+          <Box
+            sx={{
+              display: 'flex',
+              alignItems: 'center',
+              gap: 1,
+              px: 2,
+              py: 0.75,
+              borderBottom: 1,
+              borderColor: 'divider',
+            }}
+          >
+            <Box component="h2" sx={{ m: 0, typography: 'body1', fontWeight: 700, flex: 1 }}>
+              Notices
+            </Box>
+            <Button
+              onClick={() => {
+                setAnchor(null);
+                void navigate('/me/notices');
+              }}
+            >
+              How I am told
+            </Button>
+            <Button disabled={unseen === 0} onClick={() => seen.mutate(undefined)}>
+              All seen
+            </Button>
+          </Box>
+          {query.error && <ProblemNote problem={query.error} onRetry={() => void query.refetch()} />}
+          {query.data && notices.length === 0 && (
+            <Box sx={{ p: 3, color: 'text.secondary' }}>
+              Nothing to tell. What comes to you, names you, or nears its promise is told here.
+            </Box>
+          )}
+          <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+            {notices.map((notice) => (
+              <NoticeLine
+                key={notice.id}
+                notice={notice}
+                onSeen={() => !notice.seen && seen.mutate([notice.id])}
+                onOpen={() => {
+                  seen.mutate([notice.id]);
+                  setAnchor(null);
+                  void navigate(`/inbox/${notice.conversation.id}`);
+                }}
+              />
+            ))}
+          </Box>
+        </Box>
+      </Popover>
+    </>
+  );
+}

@@ -1,0 +1,3 @@
+export { NoticeChoices } from './NoticeChoices';
+export { NoticesMenu } from './NoticesMenu';
+export { useTelling } from './useTelling';

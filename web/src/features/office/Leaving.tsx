@@ -1,0 +1,139 @@
+import {
+  Box,
+  Button,
+  Checkbox,
+  Dialog,
+  DialogActions,
+  DialogContent,
+  DialogTitle,
+  FormControlLabel,
+} from '@mui/material';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { ask, type Moved, type Staff, staffQuery, teamsQuery, workQuery } from '../../shared/api';
+import { timeLeft } from '../../shared/format';
+import { Blank, offerUndo, ProblemNote } from '../../shared/ui';
+import { movedWords, whitherOf } from './model/moves';
+
+interface Props {
+  /** Who leaves. */
+  staff: Staff;
+  /** For good: they are switched off then, and all they own goes. */
+  forGood?: boolean;
+  onClose: () => void;
+  /** When it is done, whether or not anything moved. */
+  onLeft: () => void;
+}
+
+const KEEP = 'keep';
+
+/** One step on leaving: what is owned, and where all or some of it goes. */
+export function Leaving({ staff, forGood = false, onClose, onLeft }: Props) {
+  const queries = useQueryClient();
+  const work = useQuery(workQuery(staff.id));
+  const colleagues = (useQuery(staffQuery).data ?? []).filter(
+    (one) => one.active && one.id !== staff.id && one.role !== 'VIEWER',
+  );
+  const teams = useQuery(teamsQuery).data ?? [];
+  const [whither, setWhither] = useState(forGood ? 'nobody' : KEEP);
+  const [left, setLeft] = useState<Set<number>>(new Set());
+  const rows = work.data ?? [];
+  const picked = rows.filter((row) => !left.has(row.id));
+  const options = [
+    ...(forGood ? [] : [{ value: KEEP, words: 'leave it with me' }]),
+    { value: 'nobody', words: 'give it back to nobody' },
+    ...colleagues.map((one) => ({ value: `person ${one.id}`, words: `hand it over to ${one.name}` })),
+    ...teams
+      .filter((team) => team.members.length > 0)
+      .map((team) => ({ value: `team ${team.id}`, words: `hand it over to ${team.name}` })),
+  ];
+  const to =
+    options.find((one) => one.value === whither)?.words.replace(/^hand it over to |^give it back to /, '') ?? '';
+  const go = useMutation({
+    mutationFn: async () => {
+      if (forGood) return ask<Moved>('POST', `/api/office/people/${staff.id}/off`, whitherOf(whither));
+      if (whither === KEEP || picked.length === 0) return { moved: 0, nobodys: 0 };
+      return ask<Moved>('POST', `/api/office/people/${staff.id}/move`, {
+        ids: picked.map((row) => row.id),
+        ...whitherOf(whither),
+      });
+    },
+    onSuccess: (moved) => {
+      if ('undo' in moved && moved.undo) offerUndo({ words: movedWords(moved, to), undo: moved.undo });
+      void queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'session' });
+      onLeft();
+    },
+  });
+  const first = staff.name.split(' ')[0] ?? '';
+  return (
+    <Dialog open onClose={onClose} aria-labelledby="leaving-title" fullWidth maxWidth="sm">
+      <DialogTitle id="leaving-title">{forGood ? `Switch ${staff.name} off` : 'Away; and what you own?'}</DialogTitle>
+      <DialogContent>
+        {work.error && <ProblemNote problem={work.error} onRetry={() => void work.refetch()} />}
+        {work.data && rows.length === 0 ? (
+          <Box sx={{ color: 'text.secondary' }}>
+            {forGood ? `${first} owns nothing that is open.` : 'You own nothing that is open.'}
+          </Box>
+        ) : (
+          <Box>
+            {forGood
+              ? `${first} owns ${rows.length} open conversations: `
+              : `You own ${rows.length === 1 ? '1 open conversation' : `${rows.length} open conversations`}: `}
+            <Blank name="What becomes of it" value={whither} options={options} onChange={setWhither} />.
+          </Box>
+        )}
+        <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0, mt: 1, maxHeight: 300, overflowY: 'auto' }}>
+          {rows.map((row) => (
+            <Box
+              component="li"
+              key={row.id}
+              sx={{ borderBottom: 1, borderColor: 'divider', display: 'flex', alignItems: 'center' }}
+            >
+              <FormControlLabel
+                sx={{ flex: 1, mr: 0, minWidth: 0 }}
+                disabled={forGood || whither === KEEP}
+                control={
+                  <Checkbox
+                    size="small"
+                    checked={forGood || !left.has(row.id)}
+                    onChange={(_, on) => {
+                      const next = new Set(left);
+                      if (on) next.delete(row.id);
+                      else next.add(row.id);
+                      setLeft(next);
+                    }}
+                  />
+                }
+                label={row.customerName ?? row.number}
+              />
+              <Box className="figures" sx={{ typography: 'caption', color: 'text.secondary', whiteSpace: 'nowrap' }}>
+                {row.group === 'OUR_TURN' && row.secondsLeft !== undefined
+                  ? timeLeft(row.secondsLeft)
+                  : row.group === 'SET_ASIDE'
+                    ? 'set aside'
+                    : 'their turn'}
+              </Box>
+            </Box>
+          ))}
+        </Box>
+        {forGood && (
+          <Box component="p" sx={{ color: 'text.secondary', mb: 0 }}>
+            {first} is signed out everywhere at once. What {first} wrote stays theirs; what they had begun to write is
+            kept for leads.
+          </Box>
+        )}
+        {go.error && <ProblemNote problem={go.error} />}
+      </DialogContent>
+      <DialogActions>
+        <Button onClick={onClose}>Cancel</Button>
+        <Button variant="contained" disabled={go.isPending || !work.data} onClick={() => go.mutate()}>
+          {forGood
+            ? `Switch ${first} off`
+            : whither === KEEP || picked.length === 0
+              ? 'Go away, leave it'
+              : `Move ${picked.length}, and go away`}
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}

@@ -1,0 +1,2 @@
+export { Leaving } from './Leaving';
+export { OfficePage } from './OfficePage';

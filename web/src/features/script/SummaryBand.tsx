@@ -1,0 +1,128 @@
+import { Box } from '@mui/material';
+import type { ReactNode } from 'react';
+import type { Summary } from '../../shared/api';
+import { Moment, StaffMark } from '../../shared/ui';
+import { bookSerif } from '../../theme';
+
+interface Props {
+  summary: Summary;
+  zone: string;
+  customer: string;
+}
+
+function Item({ name, children }: { name: string; children: ReactNode }) {
+  return (
+    <>
+      <Box component="dt" sx={{ color: 'text.secondary', textAlign: { sm: 'right' } }}>
+        {name}
+      </Box>
+      <Box component="dd" sx={{ m: 0, minWidth: 0, overflowWrap: 'anywhere' }}>
+        {children}
+      </Box>
+    </>
+  );
+}
+
+const quoted = {
+  fontFamily: bookSerif,
+  display: '-webkit-box',
+  WebkitLineClamp: 2,
+  WebkitBoxOrient: 'vertical',
+  overflow: 'hidden',
+};
+
+/** What whoever was just handed it needs to know, worked out by the program; it goes with the first act. */
+export function SummaryBand({ summary, zone, customer }: Props) {
+  const { handed, from, fromSince, asked, said, due, promiseMinutes, notes, toGo } = summary;
+  const who = handed.speaker?.name ?? 'Fabulum';
+  return (
+    <Box
+      component="aside"
+      aria-label="Summary of the handing over"
+      sx={{
+        px: 2,
+        py: 0.75,
+        maxHeight: 230,
+        overflowY: 'auto',
+        flex: 'none',
+        borderBottom: 1,
+        borderColor: 'divider',
+        borderLeft: 3,
+        borderLeftColor: 'primary.main',
+        bgcolor: (t) => t.vars?.palette.inks.pineWash,
+      }}
+    >
+      <Box sx={{ fontWeight: 700, typography: 'body2' }}>
+        {handed.speaker && <StaffMark mark={handed.speaker.mark} />}{' '}
+        {handed.event === 'COVERED' ? `Yours to cover: ${handed.words ?? ''}` : `${who} handed it over`},{' '}
+        <Moment at={handed.at} zone={zone} />
+      </Box>
+      <Box
+        component="dl"
+        className="figures"
+        sx={{
+          typography: 'body2',
+          m: 0,
+          mt: 0.5,
+          display: 'grid',
+          gridTemplateColumns: { xs: '1fr', sm: '112px minmax(0, 68ch)' },
+          columnGap: 1.5,
+          rowGap: 0.25,
+        }}
+      >
+        <Item name="it was">
+          {from ? `${from.name}’s` : 'nobody’s'}
+          {fromSince && (
+            <>
+              {', since '}
+              <Moment at={fromSince} zone={zone} />
+            </>
+          )}
+        </Item>
+        {asked && (
+          <Item name="last asked">
+            <Box sx={quoted}>{asked.words}</Box>
+            <Box component="span" sx={{ color: 'text.secondary' }}>
+              {customer}, <Moment at={asked.at} zone={zone} />
+            </Box>
+          </Item>
+        )}
+        {said && (
+          <Item name="we said last">
+            <Box sx={quoted}>{said.words}</Box>
+            <Box component="span" sx={{ color: 'text.secondary' }}>
+              {said.speaker?.name ?? 'Fabulum'}, <Moment at={said.at} zone={zone} />
+            </Box>
+          </Item>
+        )}
+        <Item name="promised">
+          {due ? (
+            <>
+              an answer by <Moment at={due} zone={zone} /> (within {promiseMinutes} working min)
+            </>
+          ) : (
+            'nobody waits for an answer now'
+          )}
+        </Item>
+        {notes.length > 0 && (
+          <Item name={notes.length === 1 ? 'note' : `${notes.length} notes`}>
+            {notes.map((note) => (
+              <Box key={note.id} sx={{ fontFamily: bookSerif }}>
+                {note.speaker?.initials}: {note.words ?? '(withdrawn)'}
+              </Box>
+            ))}
+          </Item>
+        )}
+        {toGo.length > 0 && (
+          <Item name="still to go">
+            {toGo.map((text) => (
+              <Box key={text.id} sx={quoted}>
+                {text.words}
+              </Box>
+            ))}
+          </Item>
+        )}
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,88 @@
+import { Box, Button, TextField, Typography } from '@mui/material';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { ApiProblem, ask, keys, type Session, type Staff } from '../../shared/api';
+import { MarkPicker, ProblemNote, whyOf } from '../../shared/ui';
+import { bookSerif } from '../../theme';
+import { FrontPage } from './FrontPage';
+
+/** Where the link of an invitation leads: one chooses name, mark and password, and is in. */
+export function Invitation({ secret, onIn }: { secret: string; onIn: () => void }) {
+  const path = `/api/invitations/${encodeURIComponent(secret)}`;
+  const whom = useQuery({ queryKey: ['invitation', secret], queryFn: () => ask<Staff>('GET', path), retry: false });
+  if (whom.error) {
+    const gone = whom.error instanceof ApiProblem && whom.error.status === 404;
+    return (
+      <FrontPage>
+        <Typography role="alert">
+          {gone
+            ? 'There is no such invitation. Look whether the link is whole, or ask a lead for a new one.'
+            : whom.error.message}
+        </Typography>
+        <Button href="/" sx={{ mt: 2, px: 0 }}>
+          To the sign-in
+        </Button>
+      </FrontPage>
+    );
+  }
+  return <FrontPage>{whom.data && <Form path={path} staff={whom.data} onIn={onIn} />}</FrontPage>;
+}
+
+function Form({ path, staff, onIn }: { path: string; staff: Staff; onIn: () => void }) {
+  const queries = useQueryClient();
+  const [profile, setProfile] = useState({ name: staff.name, initials: staff.initials, mark: staff.mark });
+  const [password, setPassword] = useState('');
+  const come = useMutation({
+    mutationFn: () => ask<Session>('POST', path, { ...profile, password }),
+    onSuccess: (session) => {
+      queries.setQueryData(keys.session, session);
+      onIn();
+    },
+  });
+  const passwordWhy = whyOf(come.error, 'password');
+  const told = come.error instanceof ApiProblem && come.error.fields.length > 0;
+  return (
+    <>
+      <Typography component="p" sx={{ fontFamily: bookSerif, fontStyle: 'italic', color: 'text.secondary' }}>
+        Welcome, {staff.name.split(' ')[0]}.
+      </Typography>
+      <Box
+        component="form"
+        aria-label="Come in"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (!come.isPending) come.mutate();
+        }}
+        sx={{ display: 'grid', gap: 2, mt: 2 }}
+      >
+        <TextField
+          label="Name"
+          value={profile.name}
+          {...whyOf(come.error, 'name')}
+          onChange={(event) => setProfile({ ...profile, name: event.target.value })}
+        />
+        <TextField
+          label="Initials"
+          value={profile.initials}
+          {...whyOf(come.error, 'initials')}
+          onChange={(event) => setProfile({ ...profile, initials: event.target.value })}
+          slotProps={{ htmlInput: { maxLength: 3 } }}
+        />
+        <MarkPicker mark={profile.mark} onChange={(mark) => setProfile({ ...profile, mark })} />
+        <TextField
+          label="Choose a password"
+          type="password"
+          autoComplete="new-password"
+          value={password}
+          {...passwordWhy}
+          helperText={passwordWhy.helperText ?? 'At least 10 characters; a few words in a row do well.'}
+          onChange={(event) => setPassword(event.target.value)}
+        />
+        {come.error && !told && <ProblemNote problem={come.error} />}
+        <Button type="submit" variant="contained" size="large" disabled={come.isPending || password === ''}>
+          Come in
+        </Button>
+      </Box>
+    </>
+  );
+}

@@ -1,0 +1,88 @@
+import { Box, Button } from '@mui/material';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { ask, ladderQuery, type LadderStep, staffQuery } from '../../shared/api';
+import { Blank, ProblemNote } from '../../shared/ui';
+import { AFTER, afterWords, toldKey, toldOf } from './model/ladder';
+
+interface Props {
+  of: 'lines' | 'teams';
+  id: number;
+  /** What holds while there are no steps. */
+  without: string;
+}
+
+/** Who is told when an answer nears its promise, is late, and is late by so much more. */
+export function LadderEditor({ of, id, without }: Props) {
+  const ladder = useQuery(ladderQuery(of, id));
+  if (ladder.error) return <ProblemNote problem={ladder.error} onRetry={() => void ladder.refetch()} />;
+  if (!ladder.data) return null;
+  const { steps } = ladder.data;
+  return <Steps key={JSON.stringify(steps)} of={of} id={id} first={steps} without={without} />;
+}
+
+function Steps({ of, id, first, without }: Props & { first: LadderStep[] }) {
+  const queries = useQueryClient();
+  const staff = (useQuery(staffQuery).data ?? []).filter((one) => one.active);
+  const [steps, setSteps] = useState(first);
+  const save = useMutation({
+    mutationFn: () => ask('PUT', `/api/setup/${of}/${id}/ladder`, { steps }),
+    onSuccess: () => queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'session' }),
+  });
+  const told = [
+    { value: 'OWNER', words: 'whoever has it' },
+    { value: 'TEAM', words: 'the team' },
+    { value: 'LEADS', words: 'the leads' },
+    ...staff.map((one) => ({ value: `PERSON ${one.id}`, words: one.name })),
+  ];
+  const set = (at: number, next: Partial<LadderStep>) =>
+    setSteps(steps.map((step, i) => (i === at ? { ...step, ...next } : step)));
+  const minutes = [...new Set([...AFTER, ...steps.map((step) => step.afterMinutes)])].sort((a, b) => a - b);
+  return (
+    <Box>
+      {steps.length === 0 && <Box sx={{ color: 'text.secondary' }}>{without}</Box>}
+      {steps.map((step, i) => (
+        // Their order is what tells them apart while they are edited.
+        <Box key={i} sx={{ py: 0.25 }}>
+          {'When an answer is '}
+          <Blank
+            name={`When, step ${i + 1}`}
+            value={step.afterMinutes}
+            options={minutes.map((value) => ({ value, words: afterWords(value) }))}
+            onChange={(afterMinutes) => set(i, { afterMinutes })}
+          />
+          {', tell '}
+          <Blank
+            name={`Whom, step ${i + 1}`}
+            value={toldKey(step)}
+            options={told}
+            onChange={(key) =>
+              setSteps(steps.map((each, j) => (j === i ? { afterMinutes: each.afterMinutes, ...toldOf(key) } : each)))
+            }
+          />
+          <Button
+            onClick={() => setSteps(steps.filter((_, j) => j !== i))}
+            aria-label={`Take out step ${i + 1}`}
+            sx={{ py: 0 }}
+          >
+            ×
+          </Button>
+        </Box>
+      ))}
+      {save.error && <ProblemNote problem={save.error} />}
+      <Box sx={{ display: 'flex', gap: 1.5, mt: 0.5 }}>
+        <Button sx={{ px: 0 }} onClick={() => setSteps([...steps, { afterMinutes: 30, told: 'LEADS' }])}>
+          Add a step
+        </Button>
+        {JSON.stringify(steps) !== JSON.stringify(first) && (
+          <>
+            <Button variant="contained" disabled={save.isPending} onClick={() => save.mutate()}>
+              Save the ladder
+            </Button>
+            <Button onClick={() => setSteps(first)}>As it was</Button>
+          </>
+        )}
+      </Box>
+    </Box>
+  );
+}

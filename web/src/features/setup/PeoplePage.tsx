@@ -1,0 +1,58 @@
+import { Box, Button } from '@mui/material';
+import { useQuery } from '@tanstack/react-query';
+import { NavLink, useNavigate, useParams } from 'react-router';
+import { peopleQuery, type Person, type Session } from '../../shared/api';
+import { ProblemNote, StaffMark } from '../../shared/ui';
+import { InviteForm } from './InviteForm';
+import { standingWords } from './model/people';
+import { PersonForm } from './PersonForm';
+
+/** The people beside the one who is being set up. */
+export function PeoplePage({ session }: { session: Session }) {
+  const navigate = useNavigate();
+  const { id } = useParams();
+  const query = useQuery(peopleQuery);
+  const people = query.data ?? [];
+  const chosen = id === 'new' ? undefined : (people.find((one) => one.staff.id === Number(id)) ?? people[0]);
+  if (query.error) return <ProblemNote problem={query.error} onRetry={() => void query.refetch()} />;
+  return (
+    <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '260px 1fr' }, minHeight: 0 }}>
+      <Box component="nav" aria-label="People" sx={{ borderRight: { sm: 1 }, borderColor: { sm: 'divider' }, py: 1 }}>
+        {people.map((person) => (
+          <PersonLink key={person.staff.id} person={person} chosen={person === chosen} />
+        ))}
+        <Button sx={{ mx: 1, mt: 1 }} onClick={() => void navigate('/setup/people/new')}>
+          Ask somebody in
+        </Button>
+      </Box>
+      {id === 'new' ? (
+        <InviteForm onDone={(made) => void navigate(`/setup/people/${made}`)} />
+      ) : (
+        chosen && <PersonForm key={JSON.stringify(chosen)} person={chosen} me={session.staff.id} />
+      )}
+    </Box>
+  );
+}
+
+function PersonLink({ person, chosen }: { person: Person; chosen: boolean }) {
+  const { staff, standing } = person;
+  return (
+    <Box
+      component={NavLink}
+      to={`/setup/people/${staff.id}`}
+      aria-current={chosen ? 'page' : undefined}
+      sx={{
+        display: 'block',
+        px: 2,
+        py: 0.5,
+        color: standing === 'ACTIVE' ? 'text.primary' : 'text.secondary',
+        textDecoration: 'none',
+        fontWeight: chosen ? 700 : 500,
+        bgcolor: (t) => (chosen ? t.vars?.palette.inks.pineWash : 'transparent'),
+      }}
+    >
+      <StaffMark mark={staff.mark} /> {staff.name}
+      <Box sx={{ typography: 'caption', color: 'text.secondary', fontWeight: 400 }}>{standingWords(person)}</Box>
+    </Box>
+  );
+}

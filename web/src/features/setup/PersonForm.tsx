@@ -1,0 +1,113 @@
+import { Box, Button } from '@mui/material';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { ask, linesQuery, type Person, type PersonSetup, type Plan, planQuery } from '../../shared/api';
+import { Moment, ProblemNote, StaffMark } from '../../shared/ui';
+import { bookSerif } from '../../theme';
+import { PlanForm } from '../me';
+import { Leaving } from '../office';
+import { PersonFields } from './PersonFields';
+
+interface Props {
+  person: Person;
+  me: number;
+}
+
+/** One person as leads set them up. What is changed holds at once. */
+export function PersonForm({ person, me }: Props) {
+  const queries = useQueryClient();
+  const { staff, standing } = person;
+  const zone = useQuery(linesQuery).data?.[0]?.zone ?? 'UTC';
+  const first: PersonSetup = {
+    role: staff.role,
+    permissions: person.permissions,
+    teams: person.teams,
+    limit: person.limit,
+  };
+  const [setup, setSetup] = useState(first);
+  const [leaving, setLeaving] = useState(false);
+  const [planning, setPlanning] = useState(false);
+  const act = useMutation({
+    mutationFn: ({ path, body }: { path: string; body?: unknown }) =>
+      ask(path === '' ? 'PUT' : 'POST', `/api/setup/people/${staff.id}${path}`, body),
+    onSuccess: () => queries.invalidateQueries(),
+  });
+  const changed = JSON.stringify(setup) !== JSON.stringify(first);
+  return (
+    <Box
+      component="form"
+      aria-label={staff.name}
+      onSubmit={(event) => {
+        event.preventDefault();
+        act.mutate({ path: '', body: setup });
+      }}
+      sx={{ display: 'grid', gap: 2, p: 2, maxWidth: 880, alignContent: 'start' }}
+    >
+      <Box component="h2" sx={{ m: 0, fontFamily: bookSerif, fontSize: '1.25rem', fontWeight: 600 }}>
+        <StaffMark mark={staff.mark} size={18} /> {staff.name}
+        <Box component="span" sx={{ typography: 'body2', color: 'text.secondary', ml: 1.5 }}>
+          {[staff.initials, person.email].filter(Boolean).join(', ')}
+        </Box>
+      </Box>
+      {standing === 'INVITED' && (
+        <Box role="note" sx={{ pl: 1.5, borderLeft: 3, borderColor: 'info.main' }}>
+          Asked in, and has not come yet.{' '}
+          {person.invitationEnds ? (
+            <>
+              The link works until <Moment at={person.invitationEnds} zone={zone} />.
+            </>
+          ) : (
+            'The link has ended.'
+          )}{' '}
+          <Button onClick={() => act.mutate({ path: '/invitation' })}>Mail a new link</Button>
+        </Box>
+      )}
+      {standing === 'OFF' && (
+        <Box role="note" sx={{ pl: 1.5, borderLeft: 3, borderColor: 'info.main' }}>
+          Switched off: may not sign in. What they wrote stays theirs.{' '}
+          <Button onClick={() => act.mutate({ path: '/on' })}>Let in again</Button>
+        </Box>
+      )}
+      <PersonFields setup={setup} problem={act.error} onChange={setSetup} />
+      {act.error && <ProblemNote problem={act.error} />}
+      <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap' }}>
+        <Button type="submit" variant="contained" disabled={!changed || act.isPending}>
+          Save, at once
+        </Button>
+        {changed && <Button onClick={() => setSetup(first)}>As it was</Button>}
+        <Button aria-expanded={planning} onClick={() => setPlanning(!planning)}>
+          When {staff.name.split(' ')[0]} is in
+        </Button>
+        {standing !== 'OFF' && staff.id !== me && (
+          <Button color="error" aria-haspopup="dialog" onClick={() => setLeaving(true)}>
+            Switch off…
+          </Button>
+        )}
+      </Box>
+      {planning && <PlanOf id={staff.id} />}
+      {leaving && <Leaving staff={staff} forGood onClose={() => setLeaving(false)} onLeft={() => setLeaving(false)} />}
+    </Box>
+  );
+}
+
+function PlanOf({ id }: { id: number }) {
+  const queries = useQueryClient();
+  const plan = useQuery(planQuery(id));
+  const save = useMutation({
+    mutationFn: (wanted: Plan) => ask('PUT', `/api/setup/people/${id}/plan`, wanted),
+    onSuccess: () => queries.invalidateQueries(),
+  });
+  if (plan.error) return <ProblemNote problem={plan.error} onRetry={() => void plan.refetch()} />;
+  return plan.data ? (
+    <Box sx={{ borderTop: 1, borderColor: 'divider', pt: 2 }}>
+      <PlanForm
+        staff={id}
+        first={plan.data}
+        problem={save.error}
+        saving={save.isPending}
+        saved={save.isSuccess}
+        onSave={(wanted) => save.mutate(wanted)}
+      />
+    </Box>
+  ) : null;
+}

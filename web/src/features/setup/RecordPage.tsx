@@ -1,0 +1,73 @@
+import { Box, Button, TextField } from '@mui/material';
+import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
+import { useDeferredValue, useState } from 'react';
+import { linesQuery, recordQuery } from '../../shared/api';
+import { ActButton, Moment, ProblemNote, useRefusal } from '../../shared/ui';
+
+const columns = { xs: '1fr', sm: '150px 150px 1fr' };
+
+/** Who may see or do what, and who changed that. Nobody can change the record. */
+export function RecordPage() {
+  const zone = useQuery(linesQuery).data?.[0]?.zone ?? 'UTC';
+  const [typed, setTyped] = useState('');
+  const words = useDeferredValue(typed.trim());
+  const record = useInfiniteQuery(recordQuery(words));
+  const refusal = useRefusal('EXPORT');
+  const changes = record.data?.pages.flat() ?? [];
+  return (
+    <Box sx={{ p: 2, maxWidth: 980 }}>
+      <Box sx={{ display: 'flex', gap: 2, alignItems: 'end', mb: 1.5, flexWrap: 'wrap' }}>
+        <TextField
+          label="That mention"
+          placeholder="a name, a permission, a team"
+          value={typed}
+          onChange={(event) => setTyped(event.target.value)}
+          sx={{ width: 280 }}
+        />
+        <ActButton
+          refusal={refusal}
+          variant="outlined"
+          href={`/api/setup/record.csv?${new URLSearchParams({ words }).toString()}`}
+        >
+          Save as a file (CSV)
+        </ActButton>
+        <Box sx={{ color: 'text.secondary', typography: 'body2' }}>Nobody can change what stands here.</Box>
+      </Box>
+      {record.error && <ProblemNote problem={record.error} onRetry={() => void record.refetch()} />}
+      {record.data && changes.length === 0 && (
+        <Box sx={{ color: 'text.secondary' }}>
+          {words === '' ? 'Nothing was changed yet.' : 'No change mentions this.'}
+        </Box>
+      )}
+      <Box component="ol" aria-label="The record" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+        {changes.map((change) => (
+          <Box
+            component="li"
+            key={change.id}
+            sx={{
+              display: 'grid',
+              gridTemplateColumns: columns,
+              columnGap: 2,
+              py: 0.5,
+              borderBottom: 1,
+              borderColor: 'divider',
+            }}
+          >
+            <Box className="figures" sx={{ color: 'text.secondary' }}>
+              <Moment at={change.at} zone={zone} />
+            </Box>
+            <Box>{change.by ?? 'Fabulum'}</Box>
+            <Box sx={{ overflowWrap: 'anywhere' }}>
+              <strong>{change.about}</strong>, {change.what}
+              {(change.before ?? change.after) !== undefined && ': '}
+              {change.before !== undefined && <s>{change.before || 'none'}</s>}
+              {change.before !== undefined && change.after !== undefined && ' → '}
+              {change.after === '' ? 'none' : change.after}
+            </Box>
+          </Box>
+        ))}
+      </Box>
+      {record.hasNextPage && <Button onClick={() => void record.fetchNextPage()}>Earlier changes</Button>}
+    </Box>
+  );
+}

@@ -1,0 +1,55 @@
+import { Box, Button } from '@mui/material';
+import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
+import { linesQuery, type SignInRecord, signInRecordQuery, staffQuery } from '../../shared/api';
+import { Moment, ProblemNote } from '../../shared/ui';
+
+const OUTCOMES: Record<SignInRecord['outcome'], string> = {
+  IN: 'came in',
+  WRONG: '× name and password did not go together',
+  SLOWED: '× too many tries, not even looked at',
+};
+
+/** Every attempt to sign in, the newest first. */
+export function SignInsPage() {
+  const zone = useQuery(linesQuery).data?.[0]?.zone ?? 'UTC';
+  const staff = useQuery(staffQuery).data ?? [];
+  const record = useInfiniteQuery(signInRecordQuery);
+  if (record.error) return <ProblemNote problem={record.error} onRetry={() => void record.refetch()} />;
+  return (
+    <Box sx={{ p: 2, maxWidth: 980 }}>
+      <Box component="ol" aria-label="Sign-ins" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+        {record.data?.pages.flat().map((one) => (
+          <Box
+            component="li"
+            key={one.id}
+            sx={{
+              display: 'grid',
+              gridTemplateColumns: { xs: '1fr', sm: '150px 190px 1fr 200px' },
+              columnGap: 2,
+              py: 0.5,
+              borderBottom: 1,
+              borderColor: 'divider',
+            }}
+          >
+            <Box className="figures" sx={{ color: 'text.secondary' }}>
+              <Moment at={one.at} zone={zone} />
+            </Box>
+            <Box sx={{ overflowWrap: 'anywhere' }}>
+              {staff.find((each) => each.id === one.staffId)?.name ?? `“${one.name}”`}
+            </Box>
+            <Box sx={{ color: one.outcome === 'IN' ? 'text.primary' : 'error.main' }}>
+              {OUTCOMES[one.outcome]}
+              {one.endedAt && (
+                <Box component="span" sx={{ color: 'text.secondary' }}>
+                  , until <Moment at={one.endedAt} zone={zone} />
+                </Box>
+              )}
+            </Box>
+            <Box sx={{ color: 'text.secondary' }}>from {one.address}</Box>
+          </Box>
+        ))}
+      </Box>
+      {record.hasNextPage && <Button onClick={() => void record.fetchNextPage()}>Earlier</Button>}
+    </Box>
+  );
+}

@@ -1,0 +1,113 @@
+import { Box, Button, TextField } from '@mui/material';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { allLinesQuery, ask, staffQuery, type Team, teamsQuery } from '../../shared/api';
+import { ProblemNote, whyOf } from '../../shared/ui';
+import { bookSerif } from '../../theme';
+import { LadderEditor } from './LadderEditor';
+
+/** Teams: who is in them, what they answer, and who is told when something there is late. */
+export function TeamsPage() {
+  const teams = useQuery(teamsQuery).data ?? [];
+  const [adding, setAdding] = useState(false);
+  return (
+    <Box sx={{ p: 2, display: 'grid', gap: 3, maxWidth: 820, alignContent: 'start' }}>
+      {teams.map((team) => (
+        <TeamPart key={team.id} team={team} />
+      ))}
+      {adding ? (
+        <NameForm label="New team" path="teams" method="POST" first="" onDone={() => setAdding(false)} />
+      ) : (
+        <Box>
+          <Button sx={{ px: 0 }} onClick={() => setAdding(true)}>
+            Add a team
+          </Button>
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+function TeamPart({ team }: { team: Team }) {
+  const staff = useQuery(staffQuery).data ?? [];
+  const lines = (useQuery(allLinesQuery).data ?? []).filter((line) => line.teamId === team.id);
+  const [naming, setNaming] = useState(false);
+  const members = staff.filter((one) => team.members.includes(one.id) && one.active);
+  return (
+    <Box component="section" aria-label={team.name}>
+      {naming ? (
+        <NameForm
+          label="Name of the team"
+          path={`teams/${team.id}`}
+          method="PUT"
+          first={team.name}
+          onDone={() => setNaming(false)}
+        />
+      ) : (
+        <Box sx={{ display: 'flex', gap: 1, alignItems: 'baseline' }}>
+          <Box component="h3" sx={{ m: 0, fontFamily: bookSerif, fontSize: '1.0625rem', fontWeight: 600 }}>
+            {team.name}
+          </Box>
+          <Button onClick={() => setNaming(true)} aria-label={`Rename ${team.name}`}>
+            Rename
+          </Button>
+        </Box>
+      )}
+      <Box sx={{ color: 'text.secondary', mb: 1 }}>
+        {members.length === 0
+          ? 'Nobody is in it yet; people are put into teams under People.'
+          : members.map((one) => one.name).join(', ')}
+        {lines.length > 0 && `. Answers ${lines.map((line) => line.name).join(', ')}.`}
+      </Box>
+      <LadderEditor of="teams" id={team.id} without="Nobody is told but the owners." />
+    </Box>
+  );
+}
+
+interface NameProps {
+  label: string;
+  path: string;
+  method: 'POST' | 'PUT';
+  first: string;
+  onDone: () => void;
+}
+
+function NameForm({ label, path, method, first, onDone }: NameProps) {
+  const queries = useQueryClient();
+  const [name, setName] = useState(first);
+  const save = useMutation({
+    mutationFn: () => ask(method, `/api/setup/${path}`, { name }),
+    onSuccess: async () => {
+      await queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'session' });
+      onDone();
+    },
+  });
+  const why = whyOf(save.error, 'name');
+  return (
+    <Box
+      component="form"
+      aria-label={label}
+      onSubmit={(event) => {
+        event.preventDefault();
+        save.mutate();
+      }}
+      sx={{ display: 'flex', gap: 1.5, alignItems: 'end', flexWrap: 'wrap', mb: 1 }}
+    >
+      <TextField
+        label={label}
+        value={name}
+        // Whoever asked for the form wants to write the name.
+        // eslint-disable-next-line jsx-a11y/no-autofocus
+        autoFocus
+        {...why}
+        onChange={(event) => setName(event.target.value)}
+        slotProps={{ htmlInput: { maxLength: 60 } }}
+      />
+      <Button type="submit" variant="contained" disabled={save.isPending || name.trim() === ''}>
+        Save
+      </Button>
+      <Button onClick={onDone}>Cancel</Button>
+      {save.error && !why.error && <ProblemNote problem={save.error} />}
+    </Box>
+  );
+}

@@ -1,0 +1,41 @@
+import type { Permission, Person, Role } from '../../../shared/api/types';
+
+export const ROLES: { value: Role; words: string; means: string }[] = [
+  { value: 'LEAD', words: 'lead', means: 'sets up lines and people, and moves anybody’s work' },
+  { value: 'STAFF', words: 'staff', means: 'works with customers' },
+  { value: 'VIEWER', words: 'viewer', means: 'reads, and changes nothing' },
+];
+
+export const PERMISSIONS: { value: Permission; words: string }[] = [
+  { value: 'TEXT', words: 'text customers' },
+  { value: 'SEND_TO_MANY', words: 'text many customers at once' },
+  { value: 'EXPORT', words: 'export' },
+  { value: 'CHANGE_TEMPLATES', words: 'change templates' },
+  { value: 'SEE_ALL_LINES', words: 'see all lines' },
+  { value: 'REMOVE_FOR_GOOD', words: 'remove for good' },
+];
+
+/** What somebody new in a role is given. */
+export function usual(role: Role): Permission[] {
+  switch (role) {
+    case 'LEAD':
+      return ['TEXT', 'SEND_TO_MANY', 'EXPORT', 'CHANGE_TEMPLATES'];
+    case 'STAFF':
+      return ['TEXT', 'CHANGE_TEMPLATES'];
+    case 'VIEWER':
+      return [];
+  }
+}
+
+/** Whether it can be given to somebody in this role: who only reads does not write. */
+export function suits(permission: Permission, role: Role): boolean {
+  return role !== 'VIEWER' || permission === 'EXPORT' || permission === 'SEE_ALL_LINES';
+}
+
+/** "lead, in", "invited", "switched off" */
+export function standingWords({ staff, standing, in: isIn }: Person): string {
+  if (standing === 'INVITED') return 'asked in, has not come yet';
+  if (standing === 'OFF') return 'switched off';
+  const role = ROLES.find((one) => one.value === staff.role)?.words ?? '';
+  return `${role}, ${isIn ? 'in' : 'away'}`;
+}

@@ -1,0 +1,2 @@
+export { DAYS } from './week';
+export { WeekEditor } from './WeekEditor';
