@@ -13,7 +13,7 @@ import { useState } from 'react';
 import { ask, type Moved, type Staff, staffQuery, teamsQuery, workQuery } from '../../shared/api';
 import { timeLeft } from '../../shared/format';
 import { Blank, offerUndo, ProblemNote } from '../../shared/ui';
-import { movedWords, whitherOf } from './model/moves';
+import { byUrgency, movedWords, whitherOf } from './model/moves';
 
 interface Props {
   /** Who leaves. */
@@ -37,7 +37,7 @@ export function Leaving({ staff, forGood = false, onClose, onLeft }: Props) {
   const teams = useQuery(teamsQuery).data ?? [];
   const [whither, setWhither] = useState(forGood ? 'nobody' : KEEP);
   const [left, setLeft] = useState<Set<number>>(new Set());
-  const rows = work.data ?? [];
+  const rows = byUrgency(work.data ?? []);
   const picked = rows.filter((row) => !left.has(row.id));
   const options = [
     ...(forGood ? [] : [{ value: KEEP, words: 'leave it with me' }]),

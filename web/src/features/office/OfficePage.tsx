@@ -1,7 +1,15 @@
 import { Box } from '@mui/material';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { type ActAnswer, ask, linesQuery, officeQuery, readListsAgain, type Session } from '../../shared/api';
+import {
+  type ActAnswer,
+  ask,
+  linesQuery,
+  officeQuery,
+  readListsAgain,
+  type Session,
+  teamsQuery,
+} from '../../shared/api';
 import { offerUndo, ProblemNote, tellOwnAct } from '../../shared/ui';
 import { bookSerif } from '../../theme';
 import { OfficeRow } from './OfficeRow';
@@ -15,6 +23,7 @@ export function OfficePage({ session }: { session: Session }) {
   const queries = useQueryClient();
   const office = useQuery(officeQuery);
   const zone = useQuery(linesQuery).data?.[0]?.zone ?? 'UTC';
+  const teams = useQuery(teamsQuery).data ?? [];
   const [desk, setDesk] = useState<number>(NOBODY);
   const [said, setSaid] = useState('');
   const move = useMutation({
@@ -83,6 +92,10 @@ export function OfficePage({ session }: { session: Session }) {
               desk={person.desk}
               chosen={desk === person.staff.id}
               zone={zone}
+              teams={teams
+                .filter((team) => person.teams.includes(team.id))
+                .map((team) => team.name)
+                .join(', ')}
               onChoose={() => setDesk(person.staff.id)}
               onDropped={(id, name) => give(person.staff.id, id, name)}
             />

@@ -12,6 +12,8 @@ interface Props {
   desk: Desk;
   chosen: boolean;
   zone: string;
+  /** The teams they are in, in words. */
+  teams?: string;
   onChoose: () => void;
   onDropped: (conversation: number, name: string) => void;
 }
@@ -27,7 +29,7 @@ function standing({ in: isIn, why, until, cover }: PersonAtWork, now: Date, zone
 }
 
 /** One person and what they have; work can be dropped on them. */
-export function OfficeRow({ name, person, desk, chosen, zone, onChoose, onDropped }: Props) {
+export function OfficeRow({ name, person, desk, chosen, zone, teams, onChoose, onDropped }: Props) {
   const now = useNow();
   const [over, setOver] = useState(false);
   const full = person?.limit !== undefined && desk.ourTurn >= person.limit;
@@ -84,7 +86,7 @@ export function OfficeRow({ name, person, desk, chosen, zone, onChoose, onDroppe
           {name}
         </Box>
         <Box className="figures" sx={{ typography: 'caption', color: 'text.secondary' }}>
-          {person ? standing(person, now, zone) : 'waits for somebody to take it'}
+          {person ? [standing(person, now, zone), teams].filter(Boolean).join(' · ') : 'waits for somebody to take it'}
         </Box>
       </Box>
       <Box role="cell" sx={figure}>

@@ -20,7 +20,10 @@ const MARGINS = { xs: '44px 1fr', sm: '56px 112px minmax(0, 68ch)' };
 
 function speakerName(entry: Entry, customer: string): string {
   if (entry.kind === 'IN') return /^[\d+(]/.test(customer) ? customer : (customer.split(' ')[0] ?? customer);
-  return entry.speaker ? `${entry.speaker.name.split(' ')[0] ?? ''} ${entry.speaker.initials}` : 'Fabulum';
+  if (!entry.speaker) return 'Fabulum';
+  const { name, initials } = entry.speaker;
+  // A note's margin says as well that it is one.
+  return entry.kind === 'NOTE' ? initials : `${name.split(' ')[0] ?? ''} ${initials}`;
 }
 
 /** One line: the time margin, the speaker margin, the words. */

@@ -10,7 +10,11 @@ export function Watching({ id, me }: { id: number; me: number }) {
     ({ staff }) => staff.id !== me,
   );
   return (
-    <Box role="status" aria-label="Who else is here" sx={{ typography: 'body2', display: 'contents' }}>
+    <Box
+      role="status"
+      aria-label="Who else is here"
+      sx={{ typography: 'body2', display: 'inline-flex', columnGap: 1.5, flexWrap: 'wrap' }}
+    >
       {others.map(({ staff, writing }) => (
         <Box
           key={staff.id}

@@ -6,6 +6,8 @@ import { staffQuery } from '../../shared/api';
 import { StaffMark } from '../../shared/ui';
 import { begunName, completed } from './model/mention';
 
+const MOST = 5;
+
 interface Props {
   field: RefObject<HTMLTextAreaElement | null>;
   words: string;
@@ -21,31 +23,34 @@ export function MentionPicker({ field, words, onWrite }: Props) {
     document.addEventListener('selectionchange', moved);
     return () => document.removeEventListener('selectionchange', moved);
   }, [field]);
-  const begun = begunName(words, at);
-  const found =
-    begun === undefined
+  const meant = (text: string, cursor: number) => {
+    const begun = begunName(text, cursor)?.toLowerCase();
+    return begun === undefined
       ? []
       : staff
-          .filter((one) => one.active && one.name.toLowerCase().startsWith(begun.toLowerCase()) && one.name !== begun)
-          .slice(0, 5);
-  const take = (name: string) => {
-    const next = completed(words, at, name);
+          .filter(({ active, name }) => active && name.toLowerCase().startsWith(begun) && name.toLowerCase() !== begun)
+          .slice(0, MOST);
+  };
+  const take = (text: string, cursor: number, name: string) => {
+    const next = completed(text, cursor, name);
     flushSync(() => onWrite(next.words));
     field.current?.focus();
     field.current?.setSelectionRange(next.at, next.at);
   };
   useEffect(() => {
     const element = field.current;
-    const first = found[0];
-    if (!element || !first) return undefined;
+    // What is on the paper at this very stroke counts, not what was last drawn: some type faster than that.
     const pressed = (event: KeyboardEvent) => {
-      if (event.key !== 'Tab' || event.shiftKey) return;
+      if (!element || event.key !== 'Tab' || event.shiftKey) return;
+      const first = meant(element.value, element.selectionStart)[0];
+      if (!first) return;
       event.preventDefault();
-      take(first.name);
+      take(element.value, element.selectionStart, first.name);
     };
-    element.addEventListener('keydown', pressed);
-    return () => element.removeEventListener('keydown', pressed);
+    element?.addEventListener('keydown', pressed);
+    return () => element?.removeEventListener('keydown', pressed);
   });
+  const found = meant(words, at);
   if (found.length === 0) return null;
   return (
     <Box
@@ -56,7 +61,7 @@ export function MentionPicker({ field, words, onWrite }: Props) {
       {found.map((one, i) => (
         <ButtonBase
           key={one.id}
-          onClick={() => take(one.name)}
+          onClick={() => take(words, at, one.name)}
           sx={{ gap: 0.5, color: 'primary.main', fontWeight: 600 }}
         >
           <StaffMark mark={one.mark} />

@@ -75,7 +75,9 @@ class AccessTableTest {
     other = office.text(TwoTeams.FAR, "theirs");
     topic =
         browser(Role.LEAD)
-            .post("/api/setup/teams/1/topics", Map.of("name", "berths", "colour", "PINE", "retired", false))
+            .post(
+                "/api/setup/teams/1/topics",
+                Map.of("name", "berths", "colour", "PINE", "retired", false))
             .require(200)
             .json()
             .path("id")
@@ -180,12 +182,17 @@ class AccessTableTest {
     row("GET", "/api/notices", Door.EVERYBODY);
     row("POST", "/api/notices/seen", Door.EVERYBODY, Map.of());
     row("GET", "/api/notices/choices", Door.EVERYBODY);
-    row("PUT", "/api/notices/choices", Door.EVERYBODY, Map.of("kind", "MINE", "channel", "MAIL", "wanted", false));
+    row(
+        "PUT",
+        "/api/notices/choices",
+        Door.EVERYBODY,
+        Map.of("kind", "MINE", "channel", "MAIL", "wanted", false));
     row("GET", "/api/openapi", Door.EVERYBODY);
   }
 
   private Object sentence() {
-    return Map.of("name", "s" + names++, "said", "", "group", "OUR_TURN", "order", "TIME_LEFT", "teamId", 1);
+    return Map.of(
+        "name", "s" + names++, "said", "", "group", "OUR_TURN", "order", "TIME_LEFT", "teamId", 1);
   }
 
   private Object topicToOne(Asked asked) {
@@ -194,7 +201,11 @@ class AccessTableTest {
 
   private void people() {
     row("GET", "/api/session", Door.EVERYBODY);
-    row("POST", "/api/session", Door.EVERYBODY, Map.of("name", "nobody", "password", "of this name"));
+    row(
+        "POST",
+        "/api/session",
+        Door.EVERYBODY,
+        Map.of("name", "nobody", "password", "of this name"));
     row("PUT", "/api/session/password", Door.EVERYBODY, Map.of("old", "wrong", "wanted", "short"));
     row("PUT", "/api/me/in", Door.EVERYBODY, Map.of("in", true));
     fresh("PUT", "/api/me/profile", Door.EVERYBODY, asked -> profile(asked.role()));
@@ -223,13 +234,21 @@ class AccessTableTest {
   }
 
   private static Object profile(Role role) {
-    String name = role == Role.LEAD ? "Maren Oduya" : role == Role.STAFF ? "Priya Nandakumar" : "Vera Quill";
+    String name =
+        role == Role.LEAD ? "Maren Oduya" : role == Role.STAFF ? "Priya Nandakumar" : "Vera Quill";
     return Map.of("name", name, "initials", "X", "mark", Map.of("shape", "LEAF", "ink", "PINE"));
   }
 
   private static Object accept() {
     return Map.of(
-        "name", "N", "initials", "N", "mark", Map.of("shape", "LEAF", "ink", "PINE"), "password", "x");
+        "name",
+        "N",
+        "initials",
+        "N",
+        "mark",
+        Map.of("shape", "LEAF", "ink", "PINE"),
+        "password",
+        "x");
   }
 
   private static Object plan() {
@@ -242,7 +261,8 @@ class AccessTableTest {
   }
 
   private void setUp() {
-    Map<String, Object> ladder = Map.of("steps", List.of(Map.of("afterMinutes", 0, "told", "LEADS")));
+    Map<String, Object> ladder =
+        Map.of("steps", List.of(Map.of("afterMinutes", 0, "told", "LEADS")));
     row("GET", "/api/setup/lines", Door.LEADS);
     row("GET", "/api/setup/lines/{line}", Door.LEADS);
     row("POST", "/api/setup/lines", Door.LEADS, line());
@@ -286,15 +306,17 @@ class AccessTableTest {
 
   /** These answer without end, or end what the test needs; other tests look at them. */
   private static final Set<String> ELSEWHERE =
-      Set.of("GET /api/live", "DELETE /api/session", "GET /api/openapi-made", "GET /api/openapi-made.yaml");
+      Set.of(
+          "GET /api/live",
+          "DELETE /api/session",
+          "GET /api/openapi-made",
+          "GET /api/openapi-made.yaml");
 
   @Test
   void everyAddressIsInTheTable() {
     RequestMappingHandlerMapping mapping =
-        office
-            .fabulum
-            .context
-            .getBean("requestMappingHandlerMapping", RequestMappingHandlerMapping.class);
+        office.fabulum.context.getBean(
+            "requestMappingHandlerMapping", RequestMappingHandlerMapping.class);
     Set<String> there = new TreeSet<>();
     for (var info : mapping.getHandlerMethods().keySet()) {
       for (String pattern : info.getPatternValues()) {
@@ -366,7 +388,9 @@ class AccessTableTest {
     return switch (door) {
       case SEES -> mine ? PAST_THE_DOOR.contains(status) : status == 404;
       case WORKS ->
-          !mine ? status == 404 : works ? PAST_THE_DOOR.contains(status) || status == 404 : status == 403;
+          !mine
+              ? status == 404
+              : works ? PAST_THE_DOOR.contains(status) || status == 404 : status == 403;
       case WORKERS -> works ? PAST_THE_DOOR.contains(status) : status == 403;
       case LEADS, LEADS_FOR_OTHERS ->
           role == Role.LEAD ? PAST_THE_DOOR.contains(status) || status == 404 : status == 403;
@@ -377,13 +401,17 @@ class AccessTableTest {
 
   /** All that is kept of a conversation. */
   private String everythingOf(long conversation) {
-    return office.fabulum.tables.queryForList("select * from conversation where id = ?", conversation)
+    return office.fabulum.tables.queryForList(
+            "select * from conversation where id = ?", conversation)
         + " "
-        + office.fabulum.tables.queryForList("select * from entry where conversation_id = ? order by id", conversation)
+        + office.fabulum.tables.queryForList(
+            "select * from entry where conversation_id = ? order by id", conversation)
         + " "
-        + office.fabulum.tables.queryForList("select * from draft where conversation_id = ?", conversation)
+        + office.fabulum.tables.queryForList(
+            "select * from draft where conversation_id = ?", conversation)
         + " "
-        + office.fabulum.tables.queryForList("select * from conversation_topic where conversation_id = ?", conversation);
+        + office.fabulum.tables.queryForList(
+            "select * from conversation_topic where conversation_id = ?", conversation);
   }
 
   @Test
@@ -392,11 +420,12 @@ class AccessTableTest {
     assertThat(priya.get("/api/conversations?group=OUR_TURN").body()).doesNotContain("theirs");
     assertThat(priya.get("/api/conversations/ribbon").body()).doesNotContain("theirs");
     assertThat(priya.get("/api/lines").body()).doesNotContain("Far line");
-    String number = String.valueOf(
-        office.fabulum.tables.queryForObject(
-            "select n.address from conversation c join number n on n.id = c.number_id where c.id = ?",
-            String.class,
-            other));
+    String number =
+        String.valueOf(
+            office.fabulum.tables.queryForObject(
+                "select n.address from conversation c join number n on n.id = c.number_id where c.id = ?",
+                String.class,
+                other));
     assertThat(priya.get("/api/conversations/jump?words=" + number.substring(2)).json()).isEmpty();
     assertThat(office.fabulum.signedIn("otto").get("/api/conversations?group=OUR_TURN").body())
         .contains("theirs")

@@ -109,7 +109,12 @@ class LiveTest {
 
         String handOver = "/api/conversations/" + ours + "/hand-over";
         String undo =
-            priya.post(handOver, Map.of("team", office.farTeam)).require(200).json().path("undo").asString();
+            priya
+                .post(handOver, Map.of("team", office.farTeam))
+                .require(200)
+                .json()
+                .path("undo")
+                .asString();
         far.await(message -> message.path("conversation").path("id").asLong() == ours);
         priya.post("/api/undo/" + undo, null).require(200);
         far.await(message -> message.path("gone").asLong() == ours);
@@ -126,7 +131,8 @@ class LiveTest {
         priya.next();
         tom.put("/api/conversations/" + id + "/watch", Map.of("writing", true)).require(204);
         Heard there = priya.await(message -> message.path("watched").path("watchers").size() == 1);
-        assertThat(there.message().path("watched").toString()).contains("Tom Ferry", "\"writing\":true");
+        assertThat(there.message().path("watched").toString())
+            .contains("Tom Ferry", "\"writing\":true");
         long began = System.nanoTime();
         priya.await(message ->
             message.path("type").asString().equals("WATCHED")

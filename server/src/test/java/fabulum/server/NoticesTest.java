@@ -110,12 +110,18 @@ class NoticesTest {
 
   @Test
   void eachChoosesHowToBeToldAndMailGoesOutOnce() {
-    office.fabulum.tables.update("update staff set email = 'priya@quillhaven.example' where sign_in_name = 'priya'");
-    priya.put("/api/notices/choices", Map.of("kind", "NOBODYS", "channel", "MAIL", "wanted", true)).require(204);
-    priya.put("/api/notices/choices", Map.of("kind", "NOBODYS", "channel", "HERE", "wanted", false)).require(204);
+    office.fabulum.tables.update(
+        "update staff set email = 'priya@quillhaven.example' where sign_in_name = 'priya'");
+    priya
+        .put("/api/notices/choices", Map.of("kind", "NOBODYS", "channel", "MAIL", "wanted", true))
+        .require(204);
+    priya
+        .put("/api/notices/choices", Map.of("kind", "NOBODYS", "channel", "HERE", "wanted", false))
+        .require(204);
     office.text(Fabulum.DOCK, "by mail, please");
     assertThat(told(priya)).isEmpty();
-    List<Map<String, Object>> mails = office.fabulum.tables.queryForList("select address, words from mail");
+    List<Map<String, Object>> mails =
+        office.fabulum.tables.queryForList("select address, words from mail");
     assertThat(mails).hasSize(1);
     assertThat(mails.get(0).toString()).contains("priya@quillhaven.example", "by mail, please");
   }
@@ -145,7 +151,10 @@ class NoticesTest {
     office.fabulum.clock.advance(Duration.ofHours(5));
     long last = office.text(Fabulum.DOCK, "the walk has passed here");
     office.fabulum.clock.advance(Duration.ofMinutes(46));
-    assertThat(office.fabulum.comesTo("select count(*) from rung_taken where conversation_id = " + last, "2")).isTrue();
+    assertThat(
+            office.fabulum.comesTo(
+                "select count(*) from rung_taken where conversation_id = " + last, "2"))
+        .isTrue();
     assertThat(comesTo("maren", "LATE", 1)).as("not again").isTrue();
     assertThat(comesTo("tom", "LATE", 1)).as("not again").isTrue();
   }
@@ -154,7 +163,15 @@ class NoticesTest {
   void aStepTellsTheCoverOfWhoIsAwayAndOnlyInWorkingTime() {
     ladder(List.of(Map.of("afterMinutes", 0, "told", "PERSON", "staffId", office.id("tom"))));
     Map<String, Object> plan =
-        Map.of("zone", "America/Chicago", "week", List.of(), "absences", List.of(), "coverId", office.id("priya"));
+        Map.of(
+            "zone",
+            "America/Chicago",
+            "week",
+            List.of(),
+            "absences",
+            List.of(),
+            "coverId",
+            office.id("priya"));
     Browser tom = office.fabulum.signedIn("tom");
     tom.put("/api/me/plan", plan).require(204);
     tom.put("/api/me/in", Map.of("in", false)).require(204);

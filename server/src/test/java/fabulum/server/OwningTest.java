@@ -84,9 +84,7 @@ class OwningTest {
   }
 
   private void yard(String way, boolean narrowed) {
-    maren
-        .put("/api/setup/lines/2", line(way, narrowed, List.of(office.id("maren"))))
-        .require(200);
+    maren.put("/api/setup/lines/2", line(way, narrowed, List.of(office.id("maren")))).require(200);
   }
 
   private void inOrAway(Browser who, boolean isIn) {
@@ -96,7 +94,14 @@ class OwningTest {
   private void cover(Browser who, String cover) {
     Map<String, Object> plan =
         Map.of(
-            "zone", "America/Chicago", "week", List.of(), "absences", List.of(), "coverId", office.id(cover));
+            "zone",
+            "America/Chicago",
+            "week",
+            List.of(),
+            "absences",
+            List.of(),
+            "coverId",
+            office.id(cover));
     who.put("/api/me/plan", plan).require(204);
   }
 
@@ -105,14 +110,16 @@ class OwningTest {
     long id = office.text(Fabulum.DOCK, "can you lift us on Friday?");
     act(priya, id, "take", Map.of()).require(200);
     note(priya, id, "the crane is free at ten").require(204);
-    act(priya, id, "hand-over", Map.of("person", office.id("tom"), "why", "you have the key")).require(200);
+    act(priya, id, "hand-over", Map.of("person", office.id("tom"), "why", "you have the key"))
+        .require(200);
 
     assertThat(office.owner(id)).isEqualTo(office.id("tom"));
     assertThat(events(id)).endsWith("HANDED_OVER Tom Ferry: -");
     JsonNode summary = dossier(tom, id).path("summary");
     assertThat(summary.path("from").path("name").asString()).isEqualTo("Priya Nandakumar");
     assertThat(summary.path("fromSince").asString()).isNotEmpty();
-    assertThat(summary.path("asked").path("words").asString()).isEqualTo("can you lift us on Friday?");
+    assertThat(summary.path("asked").path("words").asString())
+        .isEqualTo("can you lift us on Friday?");
     assertThat(summary.path("due").asString()).isEqualTo("2026-06-09T20:05:00Z");
     assertThat(summary.path("notes").valueStream().map(note -> note.path("words").asString()))
         .containsExactly("the crane is free at ten", "you have the key");
@@ -127,10 +134,15 @@ class OwningTest {
     Browser otto = office.fabulum.signedIn("otto");
     otto.get("/api/conversations/" + id).require(404);
     String undo =
-        act(priya, id, "hand-over", Map.of("team", office.farTeam)).require(200).json().path("undo").asString();
+        act(priya, id, "hand-over", Map.of("team", office.farTeam))
+            .require(200)
+            .json()
+            .path("undo")
+            .asString();
 
     assertThat(office.owner(id)).isZero();
-    assertThat(dossier(otto, id).path("conversation").path("teamId").asLong()).isEqualTo(office.farTeam);
+    assertThat(dossier(otto, id).path("conversation").path("teamId").asLong())
+        .isEqualTo(office.farTeam);
     assertThat(otto.get("/api/lines").body()).contains("Dock office");
     priya.post("/api/undo/" + undo, null).require(200);
     assertThat(office.owner(id)).isEqualTo(office.id("priya"));
@@ -141,12 +153,20 @@ class OwningTest {
   void itCannotBeHandedToWhoMayNotSeeItOrToATeamWithoutPeople() {
     long id = office.text(Fabulum.DOCK, "to whom?");
     Answer blind = act(maren, id, "hand-over", Map.of("person", office.id("otto"))).require(422);
-    assertThat(blind.json().path("detail").asString()).startsWith("Otto Farr may not work on Dock office.");
-    assertThat(act(maren, id, "hand-over", Map.of("person", office.id("vera"))).status()).isEqualTo(422);
+    assertThat(blind.json().path("detail").asString())
+        .startsWith("Otto Farr may not work on Dock office.");
+    assertThat(act(maren, id, "hand-over", Map.of("person", office.id("vera"))).status())
+        .isEqualTo(422);
     long empty =
-        maren.post("/api/setup/teams", Map.of("name", "Empty")).require(200).json().path("id").asLong();
+        maren
+            .post("/api/setup/teams", Map.of("name", "Empty"))
+            .require(200)
+            .json()
+            .path("id")
+            .asLong();
     Answer nobody = act(maren, id, "hand-over", Map.of("team", empty)).require(422);
-    assertThat(nobody.json().path("detail").asString()).startsWith("There is nobody in the team Empty yet.");
+    assertThat(nobody.json().path("detail").asString())
+        .startsWith("There is nobody in the team Empty yet.");
     assertThat(office.owner(id)).isZero();
     String receivers = maren.get("/api/conversations/" + id + "/hand-to").require(200).body();
     assertThat(receivers).contains("Tom Ferry").doesNotContain("Otto", "Vera", "Empty");
@@ -158,7 +178,8 @@ class OwningTest {
     act(priya, id, "take", Map.of("shown", 0)).require(200);
     Answer refused = act(tom, id, "take", Map.of("shown", 0)).require(409);
     assertThat(refused.problem()).isEqualTo("taken-meanwhile");
-    assertThat(refused.json().path("detail").asString()).startsWith("Priya Nandakumar has it since a moment ago.");
+    assertThat(refused.json().path("detail").asString())
+        .startsWith("Priya Nandakumar has it since a moment ago.");
     act(tom, id, "take", Map.of("shown", office.id("priya"))).require(200);
     assertThat(office.owner(id)).isEqualTo(office.id("tom"));
   }
@@ -169,10 +190,12 @@ class OwningTest {
     JsonNode script = tom.script(id);
     long seen = script.get(script.size() - 1).path("id").asLong();
     priya.answer(id, "A12").require(200);
-    Map<String, Object> mine = new HashMap<>(Map.of("words", "B7", "reference", Fabulum.reference(), "seen", seen));
+    Map<String, Object> mine =
+        new HashMap<>(Map.of("words", "B7", "reference", Fabulum.reference(), "seen", seen));
     Answer stopped = act(tom, id, "texts", mine).require(409);
     assertThat(stopped.problem()).isEqualTo("answered-meanwhile");
-    assertThat(stopped.json().path("detail").asString()).contains("Priya Nandakumar answered", "“A12”", "your words are kept");
+    assertThat(stopped.json().path("detail").asString())
+        .contains("Priya Nandakumar answered", "“A12”", "your words are kept");
     assertThat(tom.script(id).toString()).doesNotContain("B7");
     mine.remove("seen");
     act(tom, id, "texts", mine).require(200);
@@ -182,7 +205,9 @@ class OwningTest {
   private long waiting(String who) {
     Long waiting =
         office.fabulum.tables.queryForObject(
-            "select count(*) from conversation where box = 'OUR_TURN' and owner_id = ?", Long.class, office.id(who));
+            "select count(*) from conversation where box = 'OUR_TURN' and owner_id = ?",
+            Long.class,
+            office.id(who));
     return waiting == null ? 0 : waiting;
   }
 
@@ -195,9 +220,16 @@ class OwningTest {
       for (int i = 0; i < 4; i++) {
         long least = Math.min(waiting("priya"), Math.min(waiting("tom"), waiting("maren")));
         long id = office.text(Fabulum.YARD, "for whoever has least");
-        String got = office.owner(id) == office.id("priya") ? "priya" : office.owner(id) == office.id("tom") ? "tom" : "maren";
+        String got =
+            office.owner(id) == office.id("priya")
+                ? "priya"
+                : office.owner(id) == office.id("tom") ? "tom" : "maren";
         assertThat(waiting(got)).isEqualTo(least + 1);
-        assertThat(events(id)).first().asString().startsWith("GIVEN ").endsWith(": least waiting, " + least);
+        assertThat(events(id))
+            .first()
+            .asString()
+            .startsWith("GIVEN ")
+            .endsWith(": least waiting, " + least);
       }
       inOrAway(priya, false);
       inOrAway(tom, false);
@@ -230,21 +262,36 @@ class OwningTest {
     try {
       office.fabulum.webhook().text(number, Fabulum.DOCK, "second").require(200);
       assertThat(office.owner(id)).isEqualTo(office.id("maren"));
-      assertThat(events(id)).last().isEqualTo("COVERED Maren Oduya: Priya Nandakumar is away, so is Tom Ferry");
+      assertThat(events(id))
+          .last()
+          .isEqualTo("COVERED Maren Oduya: Priya Nandakumar is away, so is Tom Ferry");
       assertThat(dossier(maren, id).path("summary").path("from").path("name").asString())
           .isEqualTo("Priya Nandakumar");
 
       Map<String, Object> circle =
-          Map.of("zone", "America/Chicago", "week", List.of(), "absences", List.of(), "coverId", office.id("priya"));
+          Map.of(
+              "zone",
+              "America/Chicago",
+              "week",
+              List.of(),
+              "absences",
+              List.of(),
+              "coverId",
+              office.id("priya"));
       Answer refused = maren.put("/api/me/plan", circle).require(422);
       assertThat(refused.json().path("detail").asString())
-          .isEqualTo("The covers would lead in a circle: Priya Nandakumar, then Tom Ferry, then Maren Oduya.");
+          .isEqualTo(
+              "The covers would lead in a circle: Priya Nandakumar, then Tom Ferry, then Maren Oduya.");
       // Dates can still make one, so what comes then must end somewhere.
-      office.fabulum.tables.update("update staff set cover_id = ? where id = ?", office.id("priya"), office.id("maren"));
+      office.fabulum.tables.update(
+          "update staff set cover_id = ? where id = ?", office.id("priya"), office.id("maren"));
       inOrAway(maren, false);
       office.fabulum.webhook().text(number, Fabulum.DOCK, "third").require(200);
       assertThat(office.owner(id)).isZero();
-      assertThat(events(id)).last().asString().contains("the covers lead in a circle: Maren Oduya, then Priya");
+      assertThat(events(id))
+          .last()
+          .asString()
+          .contains("the covers lead in a circle: Maren Oduya, then Priya");
     } finally {
       office.fabulum.tables.update("update staff set cover_id = null");
       List.of(priya, tom, maren).forEach(one -> inOrAway(one, true));
@@ -254,7 +301,15 @@ class OwningTest {
   @Test
   void nobodyCoversForThemselves() {
     Map<String, Object> plan =
-        Map.of("zone", "America/Chicago", "week", List.of(), "absences", List.of(), "coverId", office.id("tom"));
+        Map.of(
+            "zone",
+            "America/Chicago",
+            "week",
+            List.of(),
+            "absences",
+            List.of(),
+            "coverId",
+            office.id("tom"));
     assertThat(tom.put("/api/me/plan", plan).require(422).json().path("detail").asString())
         .isEqualTo("Nobody covers for themselves. Choose a colleague.");
   }
@@ -288,7 +343,12 @@ class OwningTest {
     JsonNode shown = tom.script(id).get(1);
     assertThat(shown.path("withdrawn").asBoolean()).isTrue();
     assertThat(shown.has("words")).isFalse();
-    assertThat(tom.get(path + "/trace").require(200).json().valueStream().map(one -> one.path("words").asString()))
+    assertThat(
+            tom.get(path + "/trace")
+                .require(200)
+                .json()
+                .valueStream()
+                .map(one -> one.path("words").asString()))
         .containsExactly("the berth is taken", "the berth is free");
   }
 
@@ -296,10 +356,12 @@ class OwningTest {
   void aNoteThatNamesSomebodyWithoutSightIsNotAdded() {
     long id = office.text(Fabulum.DOCK, "a question");
     Answer refused = note(priya, id, "ask @Otto Farr about it").require(422);
-    assertThat(refused.json().path("detail").asString()).startsWith("Otto Farr does not see this conversation");
+    assertThat(refused.json().path("detail").asString())
+        .startsWith("Otto Farr does not see this conversation");
     assertThat(priya.script(id)).hasSize(1);
     note(priya, id, "ask @Tom about it").require(204);
-    assertThat(office.fabulum.signedIn("tom").get("/api/notices").body()).contains("Priya Nandakumar: “ask @Tom about it”");
+    assertThat(office.fabulum.signedIn("tom").get("/api/notices").body())
+        .contains("Priya Nandakumar: “ask @Tom about it”");
   }
 
   @Test
@@ -311,24 +373,35 @@ class OwningTest {
     act(hand, one, "take", Map.of()).require(200);
     act(hand, two, "take", Map.of()).require(200);
     JsonNode row =
-        maren.get("/api/office").require(200).json().path("people").valueStream()
+        maren
+            .get("/api/office")
+            .require(200)
+            .json()
+            .path("people")
+            .valueStream()
             .filter(person -> person.path("staff").path("id").asLong() == spare)
             .findFirst()
             .orElseThrow();
     assertThat(row.path("desk").path("ourTurn").asInt()).isEqualTo(2);
 
-    hand.put("/api/conversations/" + one + "/drafts/REPLY", Map.of("words", "I was about to say")).require(204);
+    hand.put("/api/conversations/" + one + "/drafts/REPLY", Map.of("words", "I was about to say"))
+        .require(204);
     JsonNode moved =
-        hand.post("/api/office/people/" + spare + "/move", Map.of("ids", List.of(two), "person", office.id("tom")))
+        hand.post(
+                "/api/office/people/" + spare + "/move",
+                Map.of("ids", List.of(two), "person", office.id("tom")))
             .require(200)
             .json();
     assertThat(moved.path("moved").asInt()).isEqualTo(1);
     assertThat(office.owner(two)).isEqualTo(office.id("tom"));
-    maren.post("/api/office/people/" + spare + "/off", Map.of("person", office.id("priya"))).require(200);
+    maren
+        .post("/api/office/people/" + spare + "/off", Map.of("person", office.id("priya")))
+        .require(200);
     assertThat(office.owner(one)).isEqualTo(office.id("priya"));
     hand.get("/api/lines").require(401);
     office.fabulum.browser().signIn("spare", Fabulum.PASSWORD).require(401);
-    assertThat(dossier(maren, one).path("left").get(0).path("words").asString()).isEqualTo("I was about to say");
+    assertThat(dossier(maren, one).path("left").get(0).path("words").asString())
+        .isEqualTo("I was about to say");
     assertThat(dossier(priya, one).path("left")).isEmpty();
   }
 }

@@ -37,7 +37,8 @@ class PeopleTest {
   }
 
   private long invite(String name, String email) {
-    Map<String, Object> setup = Map.of("role", "STAFF", "permissions", List.of("TEXT"), "teams", List.of(1));
+    Map<String, Object> setup =
+        Map.of("role", "STAFF", "permissions", List.of("TEXT"), "teams", List.of(1));
     return maren
         .post("/api/setup/people", Map.of("name", name, "email", email, "setup", setup))
         .require(200)
@@ -72,9 +73,11 @@ class PeopleTest {
     long id = invite("Ada Birch", "ada@quillhaven.example");
     String secret = secret("ada@quillhaven.example");
     office.fabulum.browser().signIn("ada@quillhaven.example", "").require(422);
-    assertThat(office.fabulum.browser().get("/api/invitations/" + secret).require(200).body()).contains("Ada Birch");
+    assertThat(office.fabulum.browser().get("/api/invitations/" + secret).require(200).body())
+        .contains("Ada Birch");
 
-    assertThat(accept(secret, "Ada Birch", "password12").require(422).body()).contains("tried first");
+    assertThat(accept(secret, "Ada Birch", "password12").require(422).body())
+        .contains("tried first");
     accept(secret, "Ada Birch", "seven small boats").require(200);
     Answer again = accept(secret, "Ada Birch", "seven small boats").require(410);
     assertThat(again.json().path("detail").asString()).startsWith("This link was used already.");
@@ -84,7 +87,9 @@ class PeopleTest {
     assertThat(ada.get("/api/session").body()).contains("\"shape\":\"KNOT\"");
     assertThat(ada.get("/api/lines").body()).contains("Dock office").doesNotContain("Far line");
     assertThat(maren.get("/api/setup/people").body()).contains("ada@quillhaven.example");
-    assertThat(office.fabulum.tables.queryForObject("select standing from staff where id = ?", String.class, id))
+    assertThat(
+            office.fabulum.tables.queryForObject(
+                "select standing from staff where id = ?", String.class, id))
         .isEqualTo("ACTIVE");
   }
 
@@ -97,28 +102,44 @@ class PeopleTest {
     office.fabulum.browser().get("/api/invitations/" + first).require(410);
     office.fabulum.browser().get("/api/invitations/" + second).require(200);
     office.fabulum.clock.advance(Duration.ofDays(3));
-    assertThat(accept(second, "Cleo Dunn", "seven small boats").require(410).json().path("detail").asString())
+    assertThat(
+            accept(second, "Cleo Dunn", "seven small boats")
+                .require(410)
+                .json()
+                .path("detail")
+                .asString())
         .isEqualTo("This link has ended. Ask a lead for a new one.");
   }
 
   @Test
   void whatCannotBeIsSaidAllAtOnce() {
-    Map<String, Object> setup = Map.of("role", "VIEWER", "permissions", List.of("TEXT"), "teams", List.of(99), "limit", 0);
+    Map<String, Object> setup =
+        Map.of("role", "VIEWER", "permissions", List.of("TEXT"), "teams", List.of(99), "limit", 0);
     Answer person = maren.put("/api/setup/people/" + office.id("tom"), setup).require(422);
     assertThat(person.json().path("fields")).hasSize(3);
     Answer invited =
-        maren.post("/api/setup/people", Map.of("name", " ", "email", "nowhere", "setup", Map.of("role", "STAFF"))).require(422);
+        maren
+            .post(
+                "/api/setup/people",
+                Map.of("name", " ", "email", "nowhere", "setup", Map.of("role", "STAFF")))
+            .require(422);
     assertThat(invited.json().path("fields")).hasSize(2);
   }
 
   @Test
   void theLastLeadStaysALeadAndStays() {
     Answer demoted =
-        maren.put("/api/setup/people/" + office.id("maren"), Map.of("role", "STAFF", "teams", List.of(1))).require(409);
+        maren
+            .put(
+                "/api/setup/people/" + office.id("maren"),
+                Map.of("role", "STAFF", "teams", List.of(1)))
+            .require(409);
     assertThat(demoted.problem()).isEqualTo("last-lead");
-    Answer off = maren.post("/api/office/people/" + office.id("maren") + "/off", Map.of()).require(409);
+    Answer off =
+        maren.post("/api/office/people/" + office.id("maren") + "/off", Map.of()).require(409);
     assertThat(off.json().path("detail").asString())
-        .isEqualTo("Maren Oduya is the only lead. Make somebody else a lead first. Nothing was changed.");
+        .isEqualTo(
+            "Maren Oduya is the only lead. Make somebody else a lead first. Nothing was changed.");
   }
 
   @Test
@@ -127,16 +148,26 @@ class PeopleTest {
     String path = "/api/setup/people/" + office.id("tom");
     long id = office.text(Fabulum.DOCK, "for Tom");
     tom.post("/api/conversations/" + id + "/take", Map.of()).require(200);
-    maren.put(path, Map.of("role", "STAFF", "permissions", List.of("TEXT"), "teams", List.of(office.farTeam))).require(204);
+    maren
+        .put(
+            path,
+            Map.of(
+                "role", "STAFF", "permissions", List.of("TEXT"), "teams", List.of(office.farTeam)))
+        .require(204);
     tom.get("/api/conversations/" + id).require(404);
     assertThat(office.owner(id)).as("what he no longer sees is nobody's").isZero();
-    maren.put(path, Map.of("role", "STAFF", "permissions", List.of("TEXT"), "teams", List.of(1))).require(204);
+    maren
+        .put(path, Map.of("role", "STAFF", "permissions", List.of("TEXT"), "teams", List.of(1)))
+        .require(204);
     tom.get("/api/conversations/" + id).require(200);
 
     String record = maren.get("/api/setup/record?words=Tom").require(200).body();
-    assertThat(record).contains("\"before\":\"Front office\",\"after\":\"Far team\"", "Maren Oduya");
+    assertThat(record)
+        .contains("\"before\":\"Front office\",\"after\":\"Far team\"", "Maren Oduya");
     Answer file = maren.get("/api/setup/record.csv?words=Tom").require(200);
-    assertThat(file.body()).startsWith("\"at\",\"by\",\"about\"").contains("\"Tom Ferry\",\"teams\",\"Front office\",\"Far team\"");
+    assertThat(file.body())
+        .startsWith("\"at\",\"by\",\"about\"")
+        .contains("\"Tom Ferry\",\"teams\",\"Front office\",\"Far team\"");
     assertThatThrownBy(() -> office.fabulum.tables.update("update access_record set after = 'x'"))
         .hasMessageContaining("stays as it is");
     assertThatThrownBy(() -> office.fabulum.tables.update("delete from access_record"))
@@ -148,7 +179,8 @@ class PeopleTest {
     Browser here = office.fabulum.signedIn("ines");
     Browser there = office.fabulum.signedIn("ines");
     assertThat(here.get("/api/me/sign-ins").json().path("signIns")).hasSize(2);
-    here.put("/api/session/password", Map.of("old", Fabulum.PASSWORD, "wanted", "six brown ducks")).require(200);
+    here.put("/api/session/password", Map.of("old", Fabulum.PASSWORD, "wanted", "six brown ducks"))
+        .require(200);
     there.get("/api/lines").require(401);
     here.get("/api/lines").require(200);
     office.fabulum.browser().signIn("ines", "wrong").require(401);
@@ -159,9 +191,14 @@ class PeopleTest {
   @Test
   void aProfileIsOnesOwn() {
     Browser otto = office.fabulum.signedIn("otto");
-    otto.put("/api/me/profile", Map.of("name", "Otto von Farr", "initials", "OVF", "mark", MARK)).require(204);
+    otto.put("/api/me/profile", Map.of("name", "Otto von Farr", "initials", "OVF", "mark", MARK))
+        .require(204);
     assertThat(maren.get("/api/staff").body()).contains("Otto von Farr");
-    assertThat(otto.put("/api/me/profile", Map.of("name", "", "initials", "FOUR", "mark", MARK)).require(422).json().path("fields"))
+    assertThat(
+            otto.put("/api/me/profile", Map.of("name", "", "initials", "FOUR", "mark", MARK))
+                .require(422)
+                .json()
+                .path("fields"))
         .hasSize(2);
   }
 }

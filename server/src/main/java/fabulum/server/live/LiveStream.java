@@ -129,7 +129,10 @@ public class LiveStream implements SmartLifecycle {
   /** Who may see or do what shows everywhere, so everyone reads again. */
   @EventListener
   void changed(PeopleChanged change) {
-    tellLater(() -> broadcast(LiveMessage.readAgain(), Audience.everybody()));
+    tellLater(() -> {
+      broadcast(LiveMessage.people(), Audience.everybody());
+      broadcast(LiveMessage.readAgain(), Audience.everybody());
+    });
   }
 
   /** Lines, topics and promises show everywhere, so everyone reads again. */

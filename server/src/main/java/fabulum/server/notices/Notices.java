@@ -27,6 +27,7 @@ import java.time.Clock;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.function.LongPredicate;
 import java.util.stream.Collectors;
@@ -85,8 +86,10 @@ public class Notices {
     if (why != null) {
       Notice notGiven =
           new Notice(Kind.NOBODYS, view, about, "Nobody got it: " + why + ". " + words, true);
-      Receivers.of(lines.toldOfNobodys(arrived.line()), this::presence, seeing(view))
-          .forEach(who -> telling.tell(who, notGiven));
+      List<Long> chosen = lines.toldOfNobodys(arrived.line());
+      Set<Long> told = Receivers.of(chosen, this::presence, seeing(view));
+      // With all of them away it waits for them: better late than never.
+      (told.isEmpty() ? chosen : told).forEach(who -> telling.tell(who, notGiven));
     }
     long team = arrived.team() == null ? lines.get(arrived.line()).teamId() : arrived.team();
     Notice nobodys = new Notice(Kind.NOBODYS, view, about, words, false);

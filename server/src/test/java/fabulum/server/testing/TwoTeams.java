@@ -61,7 +61,8 @@ public final class TwoTeams implements AutoCloseable {
 
   /** Takes somebody on into a team. */
   public long add(String signInName, String name, Role role, long into) {
-    String initials = name.substring(0, 1) + name.substring(name.indexOf(' ') + 1, name.indexOf(' ') + 2);
+    String initials =
+        name.substring(0, 1) + name.substring(name.indexOf(' ') + 1, name.indexOf(' ') + 2);
     StaffId id =
         people.add(new NewStaff(signInName, name, initials, role, Fabulum.PASSWORD, false));
     fabulum.context.getBean(Teams.class).join(new TeamId(into), id);
