@@ -1,17 +1,19 @@
 import { Box } from '@mui/material';
-import { useCallback, useState } from 'react';
+import { lazy, Suspense, useCallback, useState } from 'react';
 import { Navigate, Route, Routes } from 'react-router';
 import { Inbox } from '../features/inbox';
-import { Me } from '../features/me';
 import { useTelling } from '../features/notices';
 import { OfficePage } from '../features/office';
-import { SetUp } from '../features/setup';
 import { WriteTo } from '../features/write-to';
 import { useLive } from '../realtime';
 import type { LiveMessage, Session } from '../shared/api';
 import { useKeys } from '../shared/ui';
 import { KeysHelp } from './KeysHelp';
 import { Masthead } from './Masthead';
+
+/** What is opened now and then is fetched then; the inbox need not wait for it. */
+const SetUp = lazy(() => import('../features/setup').then((feature) => ({ default: feature.SetUp })));
+const Me = lazy(() => import('../features/me').then((feature) => ({ default: feature.Me })));
 
 /** What a new text is announced as, to those who listen rather than look. */
 function announcement(message: LiveMessage): string | undefined {
@@ -42,14 +44,16 @@ export function Frame({ session }: { session: Session }) {
   return (
     <Box sx={{ height: '100dvh', display: 'flex', flexDirection: 'column' }}>
       <Masthead session={session} lineState={lineState} onHelp={() => setHelp(true)} onWrite={() => setWriting(true)} />
-      <Routes>
-        <Route path="/inbox/:id?" element={<Inbox session={session} />} />
-        <Route path="/identify/:id?" element={<Inbox session={session} toIdentify />} />
-        <Route path="/me/*" element={<Me session={session} />} />
-        {leads && <Route path="/office" element={<OfficePage session={session} />} />}
-        {leads && <Route path="/setup/*" element={<SetUp session={session} />} />}
-        <Route path="*" element={<Navigate to="/inbox" replace />} />
-      </Routes>
+      <Suspense fallback={<Box component="main" aria-busy="true" />}>
+        <Routes>
+          <Route path="/inbox/:id?" element={<Inbox session={session} />} />
+          <Route path="/identify/:id?" element={<Inbox session={session} toIdentify />} />
+          <Route path="/me/*" element={<Me session={session} />} />
+          {leads && <Route path="/office" element={<OfficePage session={session} />} />}
+          {leads && <Route path="/setup/*" element={<SetUp session={session} />} />}
+          <Route path="*" element={<Navigate to="/inbox" replace />} />
+        </Routes>
+      </Suspense>
       <Box
         aria-live="polite"
         sx={{ position: 'absolute', width: 1, height: 1, overflow: 'hidden', clipPath: 'inset(50%)' }}

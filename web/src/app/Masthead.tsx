@@ -66,7 +66,17 @@ export function Masthead({ session, lineState, onHelp, onWrite }: Props) {
       >
         Fabulum
       </Box>
-      <Box component="nav" aria-label="Places" sx={{ display: 'flex', gap: { xs: 1.5, sm: 2.5 } }}>
+      <Box
+        component="nav"
+        aria-label="Places"
+        sx={{
+          display: 'flex',
+          gap: { xs: 1.5, sm: 2.5 },
+          order: { xs: 3, sm: 0 },
+          flexBasis: { xs: '100%', sm: 'auto' },
+          overflowX: { xs: 'auto', sm: 'visible' },
+        }}
+      >
         <Box component={NavLink} to="/inbox" sx={place}>
           Inbox
           <Count of={counts?.ourTurn} />
@@ -92,12 +102,23 @@ export function Masthead({ session, lineState, onHelp, onWrite }: Props) {
         )}
       </Box>
       <UndoBar />
-      <Box sx={{ flex: 1, display: 'flex', justifyContent: 'flex-end', minWidth: { xs: 120, sm: 150 } }}>
+      <Box
+        sx={{
+          flex: 1,
+          display: 'flex',
+          justifyContent: 'flex-end',
+          minWidth: { xs: 120, sm: 150 },
+          order: { xs: 4, sm: 0 },
+        }}
+      >
         <JumpBox />
       </Box>
-      <ActButton hint="W" refusal={mayText} variant="outlined" onClick={onWrite} sx={{ whiteSpace: 'nowrap' }}>
-        Write to…
-      </ActButton>
+      <Box sx={{ order: { xs: 5, sm: 0 } }}>
+        <ActButton hint="W" refusal={mayText} variant="outlined" onClick={onWrite} sx={{ whiteSpace: 'nowrap' }}>
+          Write to…
+        </ActButton>
+      </Box>
+      <Box sx={{ display: { xs: 'block', sm: 'none' }, flex: 1 }} />
       <NoticesMenu />
       {lineState === 'lost' && (
         <Box role="status" sx={{ color: 'warning.main', fontWeight: 600, typography: 'body2' }}>

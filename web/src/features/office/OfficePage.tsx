@@ -62,14 +62,15 @@ export function OfficePage({ session }: { session: Session }) {
         flex: 1,
         minHeight: 0,
         display: 'grid',
-        gridTemplateColumns: { xs: '1fr', md: 'minmax(0, 1.35fr) minmax(340px, 1fr)' },
+        gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1.35fr) minmax(340px, 1fr)' },
+        gridTemplateRows: { xs: 'auto auto', md: 'minmax(0, 1fr)' },
         overflowY: { xs: 'auto', md: 'hidden' },
       }}
     >
       <Box
         component="section"
         aria-label="People"
-        sx={{ minHeight: 0, overflowY: { md: 'auto' }, borderRight: { md: 1 }, borderColor: { md: 'divider' } }}
+        sx={{ minHeight: { md: 0 }, overflowY: { md: 'auto' }, borderRight: { md: 1 }, borderColor: { md: 'divider' } }}
       >
         <Box sx={{ px: 2, pt: 1, pb: 0.5, fontFamily: bookSerif, fontStyle: 'italic', color: 'text.secondary' }}>
           {summary(people.filter((one) => one.in).length, people.length, nobodys.ourTurn)}

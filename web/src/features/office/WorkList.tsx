@@ -50,7 +50,7 @@ export function WorkList({ whose, title, me, people, onGive }: Props) {
     <Box
       component="section"
       aria-label={`On our turn, ${title}`}
-      sx={{ minHeight: 0, display: 'flex', flexDirection: 'column', bgcolor: 'background.paper' }}
+      sx={{ minHeight: { md: 0 }, display: 'flex', flexDirection: 'column', bgcolor: 'background.paper' }}
     >
       <Box component="h2" sx={{ m: 0, px: 2, pt: 1, fontFamily: bookSerif, fontSize: '1.125rem', fontWeight: 600 }}>
         {title}, on our turn

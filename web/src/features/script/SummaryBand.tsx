@@ -42,7 +42,7 @@ export function SummaryBand({ summary, zone, customer }: Props) {
       sx={{
         px: 2,
         py: 0.75,
-        maxHeight: 230,
+        maxHeight: { xs: 150, sm: 230 },
         overflowY: 'auto',
         flex: 'none',
         borderBottom: 1,

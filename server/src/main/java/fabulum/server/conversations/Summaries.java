@@ -54,7 +54,11 @@ class Summaries {
             ? null
             : before.filter(event -> from.equals(ownerAfter(event))).map(EntryRow::at).orElse(null),
         entries.findLastOf(row.id(), EntryKind.IN).map(this::one).orElse(null),
-        entries.findLastOf(row.id(), EntryKind.OUT).map(this::one).orElse(null),
+        entries
+            .findLastOf(row.id(), EntryKind.OUT)
+            .filter(said -> !said.at().isBefore(row.openedAt()))
+            .map(this::one)
+            .orElse(null),
         row.dueAt(),
         promiseMinutes(row),
         views.of(entries.listNotesToHandOver(row.id(), handed.id(), row.openedAt())),

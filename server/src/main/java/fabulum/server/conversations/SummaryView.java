@@ -12,7 +12,7 @@ import org.jspecify.annotations.Nullable;
  * @param from whose it was before; empty for nobody's
  * @param fromSince since when it was theirs
  * @param asked what the customer wrote last
- * @param said what we answered last
+ * @param said what we answered last since it was opened
  * @param due when an answer is due, if the customer waits
  * @param promiseMinutes working time within which it is promised
  * @param notes since the handing over before this one
