@@ -1,16 +1,18 @@
-import { Box } from '@mui/material';
+import { Box, ButtonBase } from '@mui/material';
 import { useTheme } from '@mui/material/styles';
 import { type KeyboardEvent, type PointerEvent, useEffect, useRef, useState } from 'react';
 import type { Conversation } from '../../shared/api';
 import { clock, timeLeft, urgency } from '../../shared/format';
 import type { Left } from '../../shared/sentence';
 import { RibbonMark } from './RibbonMark';
-import { place, ribbonWords, spacing, spanBetween, stack, TICKS } from './model/ribbon';
+import { crowds, drawnLevel, place, ribbonWords, spacing, spanBetween, stack, TICKS } from './model/ribbon';
 import { leftWords } from './model/words';
 
 const MARK_WIDTH = 16;
 const STACK_HEIGHT = 46;
 const MARK_HEIGHT = 13;
+/** Two rows of numbers above the marks of a crowd. */
+const NUMBER_HEIGHT = (STACK_HEIGHT - 2 * MARK_HEIGHT) / 2;
 /** A shorter way of the pointer is a click, not a drag. */
 const DRAG_PX = 6;
 
@@ -174,14 +176,19 @@ export function Ribbon({ waiting, me, zone, chosen, left: span, onOpen, onLeft }
         <Box component="ul" onKeyDown={walk} sx={{ m: 0, p: 0, listStyle: 'none' }}>
           {marks.map((row, i) => {
             const standing = standings[i] ?? { column: 0, level: 0, of: 1 };
+            const { level, hidden } = drawnLevel(standing);
             return (
               <Box
                 component="li"
                 key={row.id}
-                sx={{ position: 'absolute' }}
+                sx={{
+                  position: 'absolute',
+                  // Of a crowd the most urgent are drawn; the arrow keys and the list still reach all.
+                  ...(hidden && { opacity: 0, pointerEvents: 'none', '&:focus-within': { opacity: 1, zIndex: 1 } }),
+                }}
                 style={{
                   left: (standing.column / Math.max(1, columns - 1)) * (width - MARK_WIDTH),
-                  top: STACK_HEIGHT - MARK_HEIGHT - standing.level * spacing(standing.of, STACK_HEIGHT, MARK_HEIGHT),
+                  top: STACK_HEIGHT - MARK_HEIGHT - level * spacing(standing.of, STACK_HEIGHT, MARK_HEIGHT),
                 }}
               >
                 <a
@@ -216,6 +223,32 @@ export function Ribbon({ waiting, me, zone, chosen, left: span, onOpen, onLeft }
             );
           })}
         </Box>
+        {crowds(left, standings).map((crowd) => (
+          <ButtonBase
+            key={crowd.column}
+            className="figures"
+            tabIndex={-1}
+            aria-hidden
+            title={`${crowd.of} here; show them`}
+            onClick={() => onLeft({ from: crowd.from, to: crowd.to })}
+            sx={{
+              position: 'absolute',
+              width: 2 * MARK_WIDTH,
+              height: NUMBER_HEIGHT,
+              fontSize: '0.75rem',
+              lineHeight: 1,
+              fontWeight: 700,
+              color: { late: 'error.main', soon: 'warning.main', fine: 'primary.main' }[urgency(crowd.from * 60)],
+            }}
+            style={{
+              // Numbers of neighbours stand in two rows, so that they do not run into one another.
+              top: (crowd.column % 2) * NUMBER_HEIGHT,
+              left: (crowd.column / Math.max(1, columns - 1)) * (width - MARK_WIDTH) - MARK_WIDTH / 2,
+            }}
+          >
+            {crowd.of}
+          </ButtonBase>
+        ))}
       </Box>
       <Box
         className="figures"

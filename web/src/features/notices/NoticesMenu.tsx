@@ -6,6 +6,9 @@ import { ask, keys, noticesQuery } from '../../shared/api';
 import { ProblemNote, useKeys } from '../../shared/ui';
 import { NoticeLine } from './NoticeLine';
 
+/** The list holds no more; beyond it one only knows that there are more. */
+const MOST_COUNTED = 100;
+
 /** How many notices wait to be seen, and the list of them. G opens it. */
 export function NoticesMenu() {
   const queries = useQueryClient();
@@ -35,7 +38,7 @@ export function NoticesMenu() {
           className="figures"
           sx={{ ml: 0.75, color: unseen > 0 ? 'primary.main' : 'text.secondary' }}
         >
-          {unseen}
+          {unseen < MOST_COUNTED ? unseen : `${MOST_COUNTED - 1}+`}
         </Box>
       </Button>
       <Popover

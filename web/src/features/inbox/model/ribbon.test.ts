@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { place, spanBetween, timeAt, ribbonWords, spacing, stack, TICKS } from './ribbon';
+import { crowds, drawnLevel, place, spanBetween, timeAt, ribbonWords, spacing, stack, TICKS } from './ribbon';
 
 describe('the time ribbon', () => {
   it('never puts a mark with more time left of one with less, and keeps all within its ends', () => {
@@ -31,12 +31,24 @@ describe('the time ribbon', () => {
     expect(Math.max(...marks.map((mark) => mark.column))).toBeLessThan(60);
   });
 
-  it('keeps a tall stack within its room and leaves small ones their size', () => {
-    for (const of of [1, 2, 3, 7, 40, 500]) {
-      expect((of - 1) * spacing(of, 46, 13) + 13).toBeLessThanOrEqual(46 + 1e-9);
+  it('keeps a stack within its room and leaves small ones their size', () => {
+    for (const of of [1, 2, 3, 4, 6]) {
+      const step = spacing(of, 46, 13);
+      expect((of - 1) * step + 13).toBeLessThanOrEqual(46);
+      expect(of === 1 || step > 6).toBe(true);
     }
-    expect(spacing(3, 46, 13)).toBe(13);
-    expect(stack([10, 11, 12], 60).map((mark) => mark.of)).toEqual([3, 3, 3]);
+  });
+
+  it('draws the most urgent of a crowd, says how many there are, and spans them all', () => {
+    const seconds = [...Array.from({ length: 40 }, (_, i) => 600 + i), 1800];
+    const standings = stack(seconds, 60);
+    const drawn = standings.map(drawnLevel);
+    expect(drawn.filter((mark) => !mark.hidden)).toHaveLength(3);
+    expect(Math.max(...drawn.map((mark) => mark.level)) * spacing(40, 46, 13) + 13).toBeLessThanOrEqual(46);
+    const [crowd, ...more] = crowds(seconds, standings);
+    expect(more).toEqual([]);
+    expect(crowd?.of).toBe(40);
+    expect(seconds.slice(0, 40).every((s) => (crowd?.from ?? 1) * 60 <= s && s <= (crowd?.to ?? 0) * 60)).toBe(true);
   });
 
   it.each([

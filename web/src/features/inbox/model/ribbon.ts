@@ -85,9 +85,50 @@ export function stack(secondsLeft: number[], columns: number): Standing[] {
   return standings.map((standing) => ({ ...standing, of: heights.get(standing.column) ?? 1 }));
 }
 
+/** More than these in one column are a crowd: the most urgent are drawn, and the number of all stands above them. */
+const MOST_DRAWN = 6;
+const DRAWN_OF_CROWD = 2;
+
+/** A column in which more stand than can be told apart. */
+export interface Crowd {
+  column: number;
+  of: number;
+  /** What it spans, in whole minutes of time left. */
+  from: number;
+  to: number;
+}
+
+export function isCrowd(of: number): boolean {
+  return of > MOST_DRAWN;
+}
+
+/** How high a mark is drawn, in levels; those of a crowd that are not drawn share the place of its number. */
+export function drawnLevel({ level, of }: Standing): { level: number; hidden: boolean } {
+  const hidden = isCrowd(of) && level >= DRAWN_OF_CROWD;
+  return { level: hidden ? DRAWN_OF_CROWD : level, hidden };
+}
+
+/** The crowds among marks that come in order of time left. */
+export function crowds(secondsLeft: number[], standings: Standing[]): Crowd[] {
+  const found = new Map<number, Crowd>();
+  standings.forEach(({ column, of }, i) => {
+    if (!isCrowd(of)) return;
+    const minutes = (secondsLeft[i] ?? 0) / MINUTE;
+    const known = found.get(column);
+    found.set(column, {
+      column,
+      of,
+      from: Math.min(known?.from ?? Infinity, Math.floor(minutes)),
+      to: Math.max(known?.to ?? -Infinity, Math.ceil(minutes) + (Number.isInteger(minutes) ? 1 : 0)),
+    });
+  });
+  return [...found.values()];
+}
+
 /** How far apart marks of one column stand: side by side while there is room, closer where many share a moment. */
 export function spacing(of: number, room: number, mark: number): number {
-  return of <= 1 ? 0 : Math.min(mark, (room - mark) / (of - 1));
+  if (of <= 1) return 0;
+  return isCrowd(of) ? mark : Math.min(mark, (room - mark) / (of - 1));
 }
 
 /** "3 late, 5 within the hour, next promise 14:20" */
