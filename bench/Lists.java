@@ -16,6 +16,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
@@ -31,8 +33,13 @@ public final class Lists {
   private static final int SHORT_SCRIPT = 200;
   private static final int LONG_SCRIPT = 5_000;
 
+  private static final String LINE =
+      "(select c.id, c.sort_at from conversation c where c.line_id = %d and c.box = 'OUR_TURN'"
+          + " order by c.line_id, c.box, c.sort_at, c.id fetch first 51 rows only)";
   private static final String LIST =
-      "select c.id, c.sort_at from conversation c where c.box = 'OUR_TURN' order by c.box, c.sort_at, c.id fetch first 51 rows only";
+      "select id, sort_at from ("
+          + IntStream.rangeClosed(1, Volume.LINES).mapToObj(line -> String.format(Locale.ROOT, LINE, line)).collect(Collectors.joining(" union all "))
+          + ") order by sort_at, id fetch first 51 rows only";
   private static final String ROWS =
       "select c.*, n.address, k.name as customer from conversation c join number n on n.id = c.number_id"
           + " left join customer k on k.id = c.customer_id where c.id in (%s)";
@@ -89,7 +96,8 @@ public final class Lists {
   private static Map<String, double[]> measure(ConfigurableApplicationContext program) throws Exception {
     JdbcTemplate sql = program.getBean(JdbcTemplate.class);
     int port = Integer.parseInt(String.valueOf(program.getEnvironment().getProperty("local.server.port")));
-    Web web = new Web(port);
+    Web web = new Web(port, Volume.NAME);
+    Web quiet = new Web(port, Volume.QUIET);
     String middle = place(sql, "OUR_TURN", "sort_at", true);
     String deepDone = place(sql, "DONE", "sort_at", false);
     Map<String, Call> calls = new LinkedHashMap<>();
@@ -101,6 +109,8 @@ public final class Lists {
     calls.put("list of 50, nobody's on line 2", () -> web.get("/api/conversations?group=OUR_TURN&sentence=nobody's;line%202"));
     calls.put("list of 50, done", () -> web.get("/api/conversations?group=DONE"));
     calls.put("list of 50, done, deep", () -> web.get("/api/conversations?group=DONE&from=" + deepDone));
+    calls.put("our turn, who sees a quiet line", () -> quiet.get("/api/conversations?group=OUR_TURN"));
+    calls.put("done, who sees a quiet line", () -> quiet.get("/api/conversations?group=DONE"));
     calls.put("counts of all groups", () -> web.get("/api/conversations/counts"));
     calls.put("counts, nobody's on line 2", () -> web.get("/api/conversations/counts?sentence=nobody's;line%202"));
     calls.put("script of 200, its dossier", () -> opened(web, 1));
@@ -173,6 +183,7 @@ public final class Lists {
           within(times, "list of 50, our turn, deep", "list of 50, our turn");
           within(times, "list of 50, done, deep", "list of 50, done");
           within(times, "counts of all groups", "list of 50, our turn");
+          within(times, "done, who sees a quiet line", "list of 50, done");
           within(times, "script of 5,000, its dossier", "script of 200, its dossier");
         });
   }
@@ -190,7 +201,7 @@ public final class Lists {
     private final HttpClient http;
     private final String base;
 
-    Web(int port) throws Exception {
+    Web(int port, String name) throws Exception {
       CookieManager cookies = new CookieManager();
       this.http = HttpClient.newBuilder().cookieHandler(cookies).build();
       this.base = "http://localhost:" + port;
@@ -201,7 +212,7 @@ public final class Lists {
               .findFirst()
               .orElseThrow()
               .getValue();
-      String body = "{\"name\":\"" + Volume.NAME + "\",\"password\":\"" + Volume.PASSWORD + "\"}";
+      String body = "{\"name\":\"" + name + "\",\"password\":\"" + Volume.PASSWORD + "\"}";
       int status =
           send(
               HttpRequest.newBuilder(URI.create(base + "/api/session"))

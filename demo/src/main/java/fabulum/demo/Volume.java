@@ -9,6 +9,8 @@ import fabulum.server.lines.Lines;
 import fabulum.server.lines.NewLine;
 import fabulum.server.people.NewStaff;
 import fabulum.server.people.People;
+import fabulum.server.people.StaffId;
+import fabulum.server.people.Teams;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneOffset;
@@ -28,13 +30,17 @@ public final class Volume {
   /** Whom to sign in as. */
   public static final String NAME = "measurer";
 
+  /** Who sees one quiet line only. */
+  public static final String QUIET = "quiet";
+
   /** Their password. */
   public static final String PASSWORD = "nine grey herons";
 
   private static final long SEED = 41;
   private static final int TEXTS_A_CONVERSATION = 10;
   private static final int CHUNK = 2_000;
-  private static final int LINES = 5;
+  /** How many lines share the conversations. */
+  public static final int LINES = 5;
   private static final int STAFF = 8;
   private static final Duration HOUR = Duration.ofHours(1);
   private static final String[] WORDS = {
@@ -88,6 +94,10 @@ public final class Volume {
               Hours.always(ZoneOffset.UTC),
               new Promise(HOUR)));
     }
+    tables.update(
+        "insert into staff_permission (staff_id, permission) select id, 'SEE_ALL_LINES' from staff where sign_in_name = ?",
+        NAME);
+    people.forget();
     int conversations = texts / TEXTS_A_CONVERSATION;
     for (int from = 0; from < conversations; from += CHUNK) {
       int begin = from;
@@ -98,7 +108,31 @@ public final class Volume {
       tables.execute(
           "alter table " + table + " alter column id restart with " + (conversations + 1));
     }
+    quietLine(program, people, lines);
     tables.execute("analyze");
+  }
+
+  /** One more line with next to nothing on it, and somebody who sees no other. */
+  private void quietLine(ApplicationContext program, People people, Lines lines) {
+    StaffId quiet =
+        people.add(new NewStaff(QUIET, "Quiet Colleague", "QC", Role.STAFF, PASSWORD, false));
+    PhoneNumber number = new PhoneNumber("+19205550199");
+    Hours always = Hours.always(ZoneOffset.UTC);
+    lines.add(
+        new NewLine(
+            "Pier", "Quiet team", "Quiet line", number, new Region("US"), always, new Promise(HOUR)));
+    Teams teams = program.getBean(Teams.class);
+    teams.join(teams.named("Quiet team"), quiet);
+    for (String box : List.of("OUR_TURN", "DONE")) {
+      tables.update(
+          "insert into conversation (line_id, number_id, owner_id, box, turn, since, opened_at, due_at, sort_at, aside_until,"
+              + " to_identify, last_at, last_words, last_speaker)"
+              + " select (select max(id) from line), number_id, owner_id, box, turn, since, opened_at, due_at, sort_at,"
+              + " aside_until, true, last_at, last_words, last_speaker from conversation"
+              + " where line_id = 1 and box = ? order by line_id, box, sort_at, id fetch first 20 rows only",
+          box);
+    }
+    people.forget();
   }
 
   private void chunk(int begin, int end, int open, int... longOnes) {

@@ -98,6 +98,14 @@ create table given (
   primary key (line_id, staff_id)
 );
 
+-- Each line is walked by itself, so that whoever sees one quiet line does not step over everything of the busy ones.
+drop index conversation_in_box;
+drop index conversation_by_newest;
+drop index conversation_by_opened;
+create index conversation_in_box on conversation (line_id, box, sort_at, id);
+create index conversation_by_newest on conversation (line_id, box, last_at, id);
+create index conversation_by_opened on conversation (line_id, box, opened_at, id);
+
 -- Conversations: the team one was handed to, and the event of the last handing over that nobody has acted on.
 alter table conversation add column team_id bigint references team (id);
 alter table conversation add column handed_entry bigint;

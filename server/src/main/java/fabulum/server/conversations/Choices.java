@@ -65,6 +65,7 @@ class Choices {
     boolean timed = sentence.left().isPresent() || sentence.days().isPresent();
     return new ChoiceRow(
         SightRow.of(sight),
+        walked(sight, chosen),
         whose.kind() == Whose.Kind.MINE,
         whose.kind() == Whose.Kind.NOBODY,
         whose.kind() == Whose.Kind.COLLEAGUE ? whose.id() : null,
@@ -78,6 +79,14 @@ class Choices {
         LikePattern.digits(sentence.called()),
         pattern(sentence.saying()),
         timed ? spans(sentence, chosen) : null);
+  }
+
+  private List<Long> walked(Sight sight, @Nullable List<Long> chosen) {
+    return orNone(
+        lines.list().stream()
+            .map(LineView::id)
+            .filter(line -> sight.seesLine(line) && (chosen == null || chosen.contains(line)))
+            .toList());
   }
 
   private List<Long> teamLines(long team) {

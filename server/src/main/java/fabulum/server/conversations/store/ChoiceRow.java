@@ -8,6 +8,7 @@ import org.jspecify.annotations.Nullable;
  * Which conversations, as conditions on columns; null or false leaves one out.
  *
  * @param sight what the one who asks sees
+ * @param walked lines on which there can be any; never an empty list
  * @param team in the hands of this team: handed to it, or on one of its lines and handed to no
  *     other
  * @param teamLines that team's lines; never an empty list
@@ -19,6 +20,7 @@ import org.jspecify.annotations.Nullable;
  */
 public record ChoiceRow(
     SightRow sight,
+    List<Long> walked,
     boolean mine,
     boolean nobodys,
     @Nullable Long colleague,
