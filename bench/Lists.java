@@ -55,19 +55,26 @@ public final class Lists {
   }
 
   public static void main(String[] arguments) throws Exception {
-    List<Size> sizes =
-        arguments.length > 0 && arguments[0].equals("--short")
-            ? List.of(new Size(100_000, 6_000), new Size(300_000, 6_000))
-            : List.of(
-                new Size(100_000, 6_000),
-                new Size(1_000_000, 6_000),
-                new Size(1_000_000, 90_000),
-                new Size(3_000_000, 6_000));
+    List<Size> sizes = sizes(arguments);
     Map<Size, Map<String, double[]>> all = new LinkedHashMap<>();
     for (Size size : sizes) {
       all.put(size, measure(size));
     }
     compare(all);
+  }
+
+  private static List<Size> sizes(String... arguments) {
+    if (arguments.length > 0 && arguments[0].equals("--short")) {
+      return List.of(new Size(100_000, 6_000), new Size(300_000, 6_000));
+    }
+    if (arguments.length > 0) {
+      return Arrays.stream(arguments).map(size -> new Size(Integer.parseInt(size), 6_000)).toList();
+    }
+    return List.of(
+        new Size(100_000, 6_000),
+        new Size(1_000_000, 6_000),
+        new Size(1_000_000, 90_000),
+        new Size(3_000_000, 6_000));
   }
 
   private static Map<String, double[]> measure(Size size) throws Exception {

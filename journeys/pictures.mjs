@@ -76,6 +76,27 @@ await picture('set-aside', {}, async (page) => {
   await page.keyboard.press('a');
   await page.getByRole('menuitem', { name: /^Later today.*\d/ }).waitFor();
 });
+await picture('office', {}, async (page) => {
+  await page.getByRole('link', { name: 'Front office' }).click();
+  await page.getByRole('row', { name: /^Nobody’s/ }).waitFor();
+  await page.getByRole('region', { name: /^On our turn/ }).getByRole('listitem').first().waitFor();
+});
+await picture('hand-over', {}, async (page) => {
+  await page.getByRole('button', { name: /^Notices/ }).click();
+  await page.getByRole('dialog', { name: 'Notices' }).getByText('handed it to you').first().click();
+  await page.getByRole('complementary', { name: 'Summary of the handing over' }).waitFor();
+});
+await picture('people', {}, async (page) => {
+  await page.goto(`${APP}/setup/people`);
+  await page.getByRole('link', { name: /^Wen Zhao/ }).click();
+  await page.getByRole('button', { name: 'When Wen is in' }).click();
+  await page.getByText('Who covers').waitFor();
+});
+await picture('notices', {}, async (page) => {
+  await row(page, /sheen of diesel/);
+  await page.getByRole('button', { name: /^Notices/ }).click();
+  await page.getByRole('dialog', { name: 'Notices' }).getByRole('listitem').first().waitFor();
+});
 await picture('write-to', {}, async (page) => {
   await row(page, /35 knots/);
   await page.getByRole('region', { name: 'Script' }).focus();

@@ -21,11 +21,17 @@ const ZONES = Intl.supportedValuesOf('timeZone');
 const WORKING_WEEK = [1, 2, 3, 4, 5].map((day) => ({ day, from: 8 * 60, to: 17 * 60 }));
 const heading = { m: 0, mb: 0.5, fontFamily: bookSerif, fontSize: '1.0625rem', fontWeight: 600 } as const;
 
+/** Nobody has said a zone yet: the browser's own is the best guess. */
+function inOwnZone(plan: Plan): Plan {
+  const untouched = plan.zone === 'UTC' && plan.week.length === 0 && plan.absences.length === 0;
+  return untouched ? { ...plan, zone: Intl.DateTimeFormat().resolvedOptions().timeZone } : plan;
+}
+
 /** When somebody is usually in, the days they will be away, and who covers for them. */
 export function PlanForm({ staff, first, problem, saving, saved, onSave }: Props) {
   const now = useNow();
   const colleagues = (useQuery(staffQuery).data ?? []).filter((one) => one.active && one.id !== staff);
-  const [plan, setPlan] = useState(first);
+  const [plan, setPlan] = useState(() => inOwnZone(first));
   const covers = (none: string) => [
     { value: undefined as number | undefined, words: none },
     ...colleagues.map((one) => ({ value: one.id, words: one.name })),

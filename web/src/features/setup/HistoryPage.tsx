@@ -1,7 +1,8 @@
 import { Box, Button } from '@mui/material';
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { historyQuery, linesQuery } from '../../shared/api';
-import { Moment, ProblemNote } from '../../shared/ui';
+import { ProblemNote } from '../../shared/ui';
+import { ChangeLine } from './ChangeLine';
 
 /** Who changed what, and when; the newest first. */
 export function HistoryPage() {
@@ -19,30 +20,16 @@ export function HistoryPage() {
   return (
     <Box component="ol" aria-label="Changes" sx={{ listStyle: 'none', m: 0, p: 2, maxWidth: 900 }}>
       {changes.map((change) => (
-        <Box
-          component="li"
+        <ChangeLine
           key={change.id}
-          sx={{
-            display: 'grid',
-            gridTemplateColumns: { xs: '1fr', sm: '150px 150px 1fr' },
-            columnGap: 2,
-            py: 0.5,
-            borderBottom: 1,
-            borderColor: 'divider',
-          }}
-        >
-          <Box className="figures" sx={{ color: 'text.secondary' }}>
-            <Moment at={change.at} zone={zone} />
-          </Box>
-          <Box>{change.who?.name}</Box>
-          <Box sx={{ overflowWrap: 'anywhere' }}>
-            <strong>{change.subject}</strong>, {change.what}
-            {(change.before ?? change.after) !== undefined && ': '}
-            {change.before !== undefined && <s>{change.before}</s>}
-            {change.before !== undefined && change.after !== undefined && ' → '}
-            {change.after}
-          </Box>
-        </Box>
+          at={change.at}
+          zone={zone}
+          who={change.who?.name}
+          about={change.subject}
+          what={change.what}
+          before={change.before}
+          after={change.after}
+        />
       ))}
       {history.hasNextPage && <Button onClick={() => void history.fetchNextPage()}>Earlier changes</Button>}
     </Box>

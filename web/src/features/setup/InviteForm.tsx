@@ -1,14 +1,14 @@
 import { Box, Button, TextField } from '@mui/material';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { ask, keys, type PersonSetup, teamsQuery } from '../../shared/api';
+import { ask, type Invited, keys, type PersonSetup, teamsQuery } from '../../shared/api';
 import { ProblemNote, whyOf } from '../../shared/ui';
 import { bookSerif } from '../../theme';
 import { usual } from './model/people';
 import { PersonFields } from './PersonFields';
 
 /** Asks somebody in: a link goes to them by mail, works once, and ends after three days. */
-export function InviteForm({ onDone }: { onDone: (id: number) => void }) {
+export function InviteForm({ onDone }: { onDone: (id: number, link: string | undefined) => void }) {
   const queries = useQueryClient();
   const team = useQuery(teamsQuery).data?.[0];
   const [name, setName] = useState('');
@@ -19,10 +19,10 @@ export function InviteForm({ onDone }: { onDone: (id: number) => void }) {
     teams: team ? [team.id] : [],
   });
   const invite = useMutation({
-    mutationFn: () => ask<{ id: number }>('POST', '/api/setup/people', { name, email, setup }),
-    onSuccess: async ({ id }) => {
+    mutationFn: () => ask<Invited>('POST', '/api/setup/people', { name, email, setup }),
+    onSuccess: async ({ id, link }) => {
       await queries.invalidateQueries({ queryKey: keys.setup });
-      onDone(id);
+      onDone(id, link);
     },
   });
   return (

@@ -26,7 +26,7 @@ export function PeoplePage({ session }: { session: Session }) {
         </Button>
       </Box>
       {id === 'new' ? (
-        <InviteForm onDone={(made) => void navigate(`/setup/people/${made}`)} />
+        <InviteForm onDone={(made, link) => void navigate(`/setup/people/${made}`, { state: { link } })} />
       ) : (
         chosen && <PersonForm key={JSON.stringify(chosen)} person={chosen} me={session.staff.id} />
       )}

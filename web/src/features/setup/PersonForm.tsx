@@ -1,7 +1,8 @@
 import { Box, Button } from '@mui/material';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { ask, linesQuery, type Person, type PersonSetup, type Plan, planQuery } from '../../shared/api';
+import { useLocation, useNavigate } from 'react-router';
+import { ask, type Invited, linesQuery, type Person, type PersonSetup, type Plan, planQuery } from '../../shared/api';
 import { Moment, ProblemNote, StaffMark } from '../../shared/ui';
 import { bookSerif } from '../../theme';
 import { PlanForm } from '../me';
@@ -16,6 +17,8 @@ interface Props {
 /** One person as leads set them up. What is changed holds at once. */
 export function PersonForm({ person, me }: Props) {
   const queries = useQueryClient();
+  const navigate = useNavigate();
+  const link = (useLocation().state as { link?: string } | null)?.link;
   const { staff, standing } = person;
   const zone = useQuery(linesQuery).data?.[0]?.zone ?? 'UTC';
   const first: PersonSetup = {
@@ -29,8 +32,11 @@ export function PersonForm({ person, me }: Props) {
   const [planning, setPlanning] = useState(false);
   const act = useMutation({
     mutationFn: ({ path, body }: { path: string; body?: unknown }) =>
-      ask(path === '' ? 'PUT' : 'POST', `/api/setup/people/${staff.id}${path}`, body),
-    onSuccess: () => queries.invalidateQueries(),
+      ask<Invited | undefined>(path === '' ? 'PUT' : 'POST', `/api/setup/people/${staff.id}${path}`, body),
+    onSuccess: (answer) => {
+      if (answer?.link) void navigate('.', { replace: true, state: { link: answer.link } });
+      return queries.invalidateQueries();
+    },
   });
   const changed = JSON.stringify(setup) !== JSON.stringify(first);
   return (
@@ -59,7 +65,12 @@ export function PersonForm({ person, me }: Props) {
           ) : (
             'The link has ended.'
           )}{' '}
-          <Button onClick={() => act.mutate({ path: '/invitation' })}>Mail a new link</Button>
+          <Button onClick={() => act.mutate({ path: '/invitation' })}>Send a new link</Button>
+          {link && (
+            <Box sx={{ overflowWrap: 'anywhere' }}>
+              No mail server is set up, so bring them this link yourself: <strong>{link}</strong>
+            </Box>
+          )}
         </Box>
       )}
       {standing === 'OFF' && (

@@ -2,9 +2,8 @@ import { Box, Button, TextField } from '@mui/material';
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useState } from 'react';
 import { linesQuery, recordQuery } from '../../shared/api';
-import { ActButton, Moment, ProblemNote, useRefusal } from '../../shared/ui';
-
-const columns = { xs: '1fr', sm: '150px 150px 1fr' };
+import { ActButton, ProblemNote, useRefusal } from '../../shared/ui';
+import { ChangeLine } from './ChangeLine';
 
 /** Who may see or do what, and who changed that. Nobody can change the record. */
 export function RecordPage() {
@@ -41,30 +40,14 @@ export function RecordPage() {
       )}
       <Box component="ol" aria-label="The record" sx={{ listStyle: 'none', m: 0, p: 0 }}>
         {changes.map((change) => (
-          <Box
-            component="li"
+          <ChangeLine
             key={change.id}
-            sx={{
-              display: 'grid',
-              gridTemplateColumns: columns,
-              columnGap: 2,
-              py: 0.5,
-              borderBottom: 1,
-              borderColor: 'divider',
-            }}
-          >
-            <Box className="figures" sx={{ color: 'text.secondary' }}>
-              <Moment at={change.at} zone={zone} />
-            </Box>
-            <Box>{change.by ?? 'Fabulum'}</Box>
-            <Box sx={{ overflowWrap: 'anywhere' }}>
-              <strong>{change.about}</strong>, {change.what}
-              {(change.before ?? change.after) !== undefined && ': '}
-              {change.before !== undefined && <s>{change.before || 'none'}</s>}
-              {change.before !== undefined && change.after !== undefined && ' → '}
-              {change.after === '' ? 'none' : change.after}
-            </Box>
-          </Box>
+            {...change}
+            zone={zone}
+            who={change.by ?? 'Fabulum'}
+            before={change.before}
+            after={change.after}
+          />
         ))}
       </Box>
       {record.hasNextPage && <Button onClick={() => void record.fetchNextPage()}>Earlier changes</Button>}

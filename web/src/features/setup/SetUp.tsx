@@ -1,7 +1,8 @@
 import { Box } from '@mui/material';
-import { Navigate, NavLink, Route, Routes } from 'react-router';
+import { Navigate, Route, Routes } from 'react-router';
 import { HistoryPage } from './HistoryPage';
 import type { Session } from '../../shared/api';
+import { PlaceTabs } from '../../shared/ui';
 import { LinesPage } from './LinesPage';
 import { PeoplePage } from './PeoplePage';
 import { RecordPage } from './RecordPage';
@@ -11,51 +12,21 @@ import { TeamsPage } from './TeamsPage';
 import { TopicsPage } from './TopicsPage';
 
 const PLACES = [
-  ['lines', 'Lines'],
-  ['people', 'People'],
-  ['teams', 'Teams'],
-  ['topics', 'Topics'],
-  ['sites', 'Sites'],
-  ['history', 'Who changed what'],
-  ['record', 'Who may what'],
-  ['sign-ins', 'Sign-ins'],
+  ['/setup/lines', 'Lines'],
+  ['/setup/people', 'People'],
+  ['/setup/teams', 'Teams'],
+  ['/setup/topics', 'Topics'],
+  ['/setup/sites', 'Sites'],
+  ['/setup/history', 'Who changed what'],
+  ['/setup/record', 'Who may what'],
+  ['/setup/sign-ins', 'Sign-ins'],
 ] as const;
 
 /** Setting up the front office while everybody works. */
 export function SetUp({ session }: { session: Session }) {
   return (
     <Box component="main" sx={{ flex: 1, minHeight: 0, overflowY: 'auto' }}>
-      <Box
-        component="nav"
-        aria-label="Set-up"
-        sx={{
-          display: 'flex',
-          flexWrap: 'wrap',
-          columnGap: 2.5,
-          px: 2,
-          borderBottom: 1,
-          borderColor: 'divider',
-          bgcolor: 'background.paper',
-        }}
-      >
-        {PLACES.map(([path, words]) => (
-          <Box
-            key={path}
-            component={NavLink}
-            to={`/setup/${path}`}
-            sx={{
-              py: 0.75,
-              color: 'text.secondary',
-              textDecoration: 'none',
-              borderBottom: 2,
-              borderColor: 'transparent',
-              '&.active': { borderColor: 'primary.main', fontWeight: 700, color: 'text.primary' },
-            }}
-          >
-            {words}
-          </Box>
-        ))}
-      </Box>
+      <PlaceTabs name="Set-up" places={PLACES} />
       <Routes>
         <Route path="lines/:id?" element={<LinesPage />} />
         <Route path="people/:id?" element={<PeoplePage session={session} />} />

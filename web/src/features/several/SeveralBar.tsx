@@ -2,7 +2,7 @@ import { Box, Button, Menu, MenuItem } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { type MomentKind, type SeveralAct, teamsQuery, type Topic } from '../../shared/api';
-import { TimeDialog, TopicMark, useKeys, useNow } from '../../shared/ui';
+import { ActButton, TimeDialog, TopicMark, useKeys, useNow, useRefusal } from '../../shared/ui';
 import { SeveralDialog } from './SeveralDialog';
 import { TextToEach } from './TextToEach';
 
@@ -41,14 +41,16 @@ export function SeveralBar({ chosen, count, total, zone, topics, onAll, onClear 
     setWriting(false);
     setAct({ ...chosen, ...rest });
   };
+  const works = useRefusal('WORK');
+  const many = useRefusal('SEND_TO_MANY');
   // While several are chosen, the keys mean all of them.
   useKeys(
     {
       escape: onClear,
-      b: () => setAbout(bar.current),
-      a: () => setUntil(bar.current),
-      d: () => wanted({ what: 'DONE' }),
-      r: () => setWriting(true),
+      b: works === '' ? () => setAbout(bar.current) : undefined,
+      a: works === '' ? () => setUntil(bar.current) : undefined,
+      d: works === '' ? () => wanted({ what: 'DONE' }) : undefined,
+      r: many === '' ? () => setWriting(true) : undefined,
     },
     true,
   );
@@ -76,14 +78,18 @@ export function SeveralBar({ chosen, count, total, zone, topics, onAll, onClear 
       {onAll && count < total && <Button onClick={onAll}>All {total}</Button>}
       <Button onClick={onClear}>None</Button>
       <Box sx={{ flexBasis: '100%' }} />
-      <Button aria-haspopup="menu" onClick={(event) => setAbout(event.currentTarget)}>
+      <ActButton refusal={works} aria-haspopup="menu" onClick={(event) => setAbout(event.currentTarget)}>
         About…
-      </Button>
-      <Button aria-haspopup="menu" onClick={(event) => setUntil(event.currentTarget)}>
+      </ActButton>
+      <ActButton refusal={works} aria-haspopup="menu" onClick={(event) => setUntil(event.currentTarget)}>
         Set aside…
-      </Button>
-      <Button onClick={() => wanted({ what: 'DONE' })}>Done…</Button>
-      <Button onClick={() => setWriting(true)}>Text to each…</Button>
+      </ActButton>
+      <ActButton refusal={works} onClick={() => wanted({ what: 'DONE' })}>
+        Done…
+      </ActButton>
+      <ActButton refusal={many} onClick={() => setWriting(true)}>
+        Text to each…
+      </ActButton>
       <Menu anchorEl={about} open={about !== null} onClose={() => setAbout(null)}>
         {usable.map((topic) => (
           <MenuItem key={topic.id} onClick={() => wanted({ what: 'TOPIC', topicId: topic.id })}>

@@ -134,6 +134,8 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting }: Pr
         ref={field}
         aria-label={isNote ? 'Note for the team' : `Reply to ${dossier.customer?.name ?? conversation.number}`}
         value={sheet.words}
+        disabled={refusal !== ''}
+        placeholder={refusal}
         rows={3}
         onChange={(event: React.ChangeEvent<HTMLTextAreaElement>) => writing.write(event.target.value)}
         onKeyDown={pressed}

@@ -60,7 +60,10 @@ export const keys = {
   script: (id: number) => ['script', id] as const,
 };
 
-/** Who is signed in; null for nobody. */
+/** Working time runs on without anyone's touch, so what shows it is read again now and then. */
+const TIME_RUNS_MS = 30_000;
+
+/** Who is signed in; null for nobody. Read again now and then, for a timetable changes by itself whether one is in. */
 export const sessionQuery = queryOptions({
   queryKey: keys.session,
   queryFn: async (): Promise<Session | null> => {
@@ -72,6 +75,7 @@ export const sessionQuery = queryOptions({
     }
   },
   staleTime: Infinity,
+  refetchInterval: 2 * TIME_RUNS_MS,
 });
 
 export const linesQuery = queryOptions({
@@ -104,9 +108,6 @@ export const sitesQuery = queryOptions({
   queryFn: () => ask<Site[]>('GET', '/api/setup/sites'),
   staleTime: Infinity,
 });
-
-/** Working time runs on without anyone's touch, so what shows it is read again now and then. */
-const TIME_RUNS_MS = 30_000;
 
 export const listQuery = (choice: Choice) =>
   infiniteQueryOptions({

@@ -60,6 +60,7 @@ export type Away = Schemas['Away'];
 export type SignIns = Schemas['SignInsResponse'];
 export type SignInRecord = Schemas['SignInView'];
 export type Person = Schemas['PersonView'];
+export type Invited = Schemas['InvitedResponse'];
 export type PersonSetup = Schemas['PersonRequest'];
 export type Permission = Person['permissions'][number];
 export type AccessChange = Schemas['AccessChange'];

@@ -14,3 +14,4 @@ export { offerUndo, OWN_ACT, tellOwnAct, useOffer, withdrawOffer } from './undo'
 export { TimeDialog } from './TimeDialog';
 export { MarkPicker } from './MarkPicker';
 export { whyOf } from './why';
+export { PlaceTabs } from './PlaceTabs';

@@ -288,20 +288,7 @@ class AccessTableTest {
   }
 
   private static Object line() {
-    Map<String, Object> line = new HashMap<>();
-    line.put("name", "Dock office");
-    line.put("number", Fabulum.DOCK);
-    line.put("region", "US");
-    line.put("siteId", 1);
-    line.put("teamId", 1);
-    line.put("zone", "America/Chicago");
-    line.put("inUse", true);
-    line.put("promiseMinutes", 60);
-    line.put("narrowed", false);
-    for (String none : List.of("week", "closedDays", "openHolidays")) {
-      line.put(none, List.of());
-    }
-    return line;
+    return TwoTeams.line("Dock office", Fabulum.DOCK);
   }
 
   /** These answer without end, or end what the test needs; other tests look at them. */
@@ -420,12 +407,7 @@ class AccessTableTest {
     assertThat(priya.get("/api/conversations?group=OUR_TURN").body()).doesNotContain("theirs");
     assertThat(priya.get("/api/conversations/ribbon").body()).doesNotContain("theirs");
     assertThat(priya.get("/api/lines").body()).doesNotContain("Far line");
-    String number =
-        String.valueOf(
-            office.fabulum.tables.queryForObject(
-                "select n.address from conversation c join number n on n.id = c.number_id where c.id = ?",
-                String.class,
-                other));
+    String number = office.numberOf(other);
     assertThat(priya.get("/api/conversations/jump?words=" + number.substring(2)).json()).isEmpty();
     assertThat(office.fabulum.signedIn("otto").get("/api/conversations?group=OUR_TURN").body())
         .contains("theirs")

@@ -65,24 +65,16 @@ class NoticesTest {
     who.post("/api/conversations/" + id + "/take", Map.of()).require(200);
   }
 
-  private String numberOf(long id) {
-    return String.valueOf(
-        office.fabulum.tables.queryForObject(
-            "select n.address from conversation c join number n on n.id = c.number_id where c.id = ?",
-            String.class,
-            id));
-  }
-
   @Test
   void oneIsToldOnceAWaitAndNotOnceAText() {
     long id = office.text(Fabulum.DOCK, "one");
-    office.fabulum.webhook().text(numberOf(id), Fabulum.DOCK, "two").require(200);
+    office.fabulum.webhook().text(office.numberOf(id), Fabulum.DOCK, "two").require(200);
     assertThat(told(priya)).containsExactly("NOBODYS “one”");
     take(priya, id);
     priya.answer(id, "answered").require(200);
     assertThat(notices(priya).path("unseen").asInt()).as("what is answered needs nobody").isZero();
     office.fabulum.clock.advance(Duration.ofMinutes(1));
-    office.fabulum.webhook().text(numberOf(id), Fabulum.DOCK, "three").require(200);
+    office.fabulum.webhook().text(office.numberOf(id), Fabulum.DOCK, "three").require(200);
     assertThat(told(priya)).first().isEqualTo("MINE “three”");
     assertThat(notices(priya).path("unseen").asInt()).isEqualTo(1);
     priya.post("/api/notices/seen", Map.of()).require(204);
@@ -98,7 +90,7 @@ class NoticesTest {
     office.fabulum.clock.advance(Duration.ofMinutes(1));
     try (LiveReader live = priya.live(null)) {
       live.next();
-      office.fabulum.webhook().text(numberOf(id), Fabulum.DOCK, "two").require(200);
+      office.fabulum.webhook().text(office.numberOf(id), Fabulum.DOCK, "two").require(200);
       live.await(message -> message.path("type").asString().equals("CONVERSATION"));
       priya.call("DELETE", "/api/conversations/" + id + "/watch", null).require(204);
       long other = office.text(Fabulum.DOCK, "another");

@@ -65,18 +65,7 @@ class OwningTest {
   }
 
   private Map<String, Object> line(String way, boolean narrowed, List<Long> told) {
-    Map<String, Object> line = new HashMap<>();
-    line.put("name", "Yard and lift");
-    line.put("number", Fabulum.YARD);
-    line.put("region", "US");
-    line.put("siteId", 1);
-    line.put("teamId", 1);
-    line.put("zone", "America/Chicago");
-    line.put("inUse", true);
-    line.put("promiseMinutes", 60);
-    line.put("week", List.of());
-    line.put("closedDays", List.of());
-    line.put("openHolidays", List.of());
+    Map<String, Object> line = TwoTeams.line("Yard and lift", Fabulum.YARD);
     line.put("way", way);
     line.put("narrowed", narrowed);
     line.put("tellOfNobodys", told);
@@ -248,12 +237,7 @@ class OwningTest {
   @Test
   void whatComesForSomebodyAwayGoesToTheCoverAndACircleEndsAtNobody() {
     long id = office.text(Fabulum.DOCK, "first");
-    String number =
-        String.valueOf(
-            office.fabulum.tables.queryForObject(
-                "select n.address from conversation c join number n on n.id = c.number_id where c.id = ?",
-                String.class,
-                id));
+    String number = office.numberOf(id);
     act(priya, id, "take", Map.of()).require(200);
     cover(priya, "tom");
     cover(tom, "maren");

@@ -79,11 +79,7 @@ class Bookkeeping {
   }
 
   Map<Long, Set<Long>> topicsOfAll() {
-    return conversations.listAllTopics().stream()
-        .collect(
-            Collectors.groupingBy(
-                TopicRow::conversationId,
-                Collectors.mapping(TopicRow::topicId, Collectors.toSet())));
+    return TopicRow.byConversation(conversations.listAllTopics());
   }
 
   /** Stores how it stands now; what opens by it has been open since then. */

@@ -191,11 +191,7 @@ class Tally implements MoreLines {
   }
 
   private Map<Long, Set<Long>> topicsOfAll() {
-    return conversations.listAllTopics().stream()
-        .collect(
-            Collectors.groupingBy(
-                TopicRow::conversationId,
-                Collectors.mapping(TopicRow::topicId, Collectors.toSet())));
+    return TopicRow.byConversation(conversations.listAllTopics());
   }
 
   private Set<Long> topicsOf(long id) {

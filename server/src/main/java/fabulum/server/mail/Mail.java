@@ -14,11 +14,18 @@ public class Mail {
   private final MailMapper mails;
   private final ApplicationEventPublisher events;
   private final Clock clock;
+  private final boolean setUp;
 
-  Mail(MailMapper mails, ApplicationEventPublisher events, Clock clock) {
+  Mail(MailMapper mails, MailSettings settings, ApplicationEventPublisher events, Clock clock) {
     this.mails = mails;
     this.events = events;
     this.clock = clock;
+    this.setUp = settings.host() != null;
+  }
+
+  /** Whether there is a mail server; without one mail waits. */
+  public boolean isSetUp() {
+    return setUp;
   }
 
   /**

@@ -22,6 +22,7 @@ import java.util.HexFormat;
 import java.util.List;
 import java.util.Locale;
 import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -76,11 +77,18 @@ public class Invitations {
   public record Invite(String name, String email, PersonSetup setup) {}
 
   /**
+   * Somebody who was asked in.
+   *
+   * @param link for them, where there is no mail server to bring it; null when it was mailed
+   */
+  public record Invited(StaffId id, @Nullable String link) {}
+
+  /**
    * Asks somebody in.
    *
    * @param page where the application is found
    */
-  public StaffId invite(Invite wanted, StaffId by, String page) {
+  public Invited invite(Invite wanted, StaffId by, String page) {
     permits.require(by, Act.LEAD);
     String email = People.normalised(wanted.email());
     requirePossible(wanted, email);
@@ -101,8 +109,7 @@ public class Invitations {
       record.note(by, name, "invited", null, what);
       StaffId invited = new StaffId(id);
       setUp.change(invited, wanted.setup(), by);
-      send(row(invited), by, page);
-      return invited;
+      return new Invited(invited, send(row(invited), by, page));
     });
   }
 
@@ -133,16 +140,15 @@ public class Invitations {
   }
 
   /** Sends a new link; the old one ends. */
-  public void again(StaffId id, StaffId by, String page) {
+  public Invited again(StaffId id, StaffId by, String page) {
     permits.require(by, Act.LEAD);
-    setUp.carryOut(() -> {
+    return setUp.carryOut(() -> {
       StaffRow row = row(id);
       if (row.standing() != Standing.INVITED) {
         throw Problem.conflict(Kind.ENDED, row.fullName() + " has come already. Nothing was sent.");
       }
       record.note(by, row.fullName(), "invited again", null, row.email());
-      send(row, by, page);
-      return row.id();
+      return new Invited(id, send(row, by, page));
     });
   }
 
@@ -150,26 +156,28 @@ public class Invitations {
     return staff.find(id.value()).orElseThrow(() -> Problem.notFound("member of staff"));
   }
 
-  private void send(StaffRow row, StaffId by, String page) {
+  private @Nullable String send(StaffRow row, StaffId by, String page) {
     byte[] octets = new byte[SECRET_OCTETS];
     random.nextBytes(octets);
     String secret = Base64.getUrlEncoder().withoutPadding().encodeToString(octets);
     Instant now = clock.instant();
     invitations.endAllOf(row.id(), now);
     invitations.insert(row.id(), hash(secret), by.value(), now, now.plus(LASTS));
+    String link = page + "/invitation/" + secret;
     String words =
         """
         Hello %s,
 
         %s asks you to join the front office on Fabulum. Follow this link to choose your password:
 
-        %s/invitation/%s
+        %s
 
         The link works once, and for three days.
         """
-            .formatted(row.fullName(), people.get(by).name(), page, secret);
+            .formatted(row.fullName(), people.get(by).name(), link);
     mail.send(
         String.valueOf(row.email()), "Join the front office", words, "invitation-" + hash(secret));
+    return mail.isSetUp() ? null : link;
   }
 
   private static String hash(String secret) {

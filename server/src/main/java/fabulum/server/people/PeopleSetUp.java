@@ -5,7 +5,6 @@ import fabulum.core.access.Permission;
 import fabulum.core.access.Role;
 import fabulum.core.attendance.Presence;
 import fabulum.server.people.store.InvitationMapper;
-import fabulum.server.people.store.PermissionRow;
 import fabulum.server.people.store.StaffMapper;
 import fabulum.server.people.store.StaffRow;
 import fabulum.server.platform.Problem;
@@ -67,12 +66,7 @@ public class PeopleSetUp {
   /** Everybody, also who is invited or has left, by name. */
   public List<PersonView> list(StaffId asking) {
     permits.require(asking, Act.LEAD);
-    Map<Long, Set<Permission>> given =
-        staff.listPermissions().stream()
-            .collect(
-                Collectors.groupingBy(
-                    PermissionRow::staffId,
-                    Collectors.mapping(PermissionRow::permission, Collectors.toSet())));
+    Map<Long, Set<Permission>> given = permits.given();
     return staff.list().stream()
         .map(row -> view(row, given.getOrDefault(row.id(), Set.of())))
         .toList();

@@ -27,12 +27,7 @@ public class Permits {
   }
 
   private Map<Long, Access> read() {
-    Map<Long, Set<Permission>> given =
-        staff.listPermissions().stream()
-            .collect(
-                Collectors.groupingBy(
-                    PermissionRow::staffId,
-                    Collectors.mapping(PermissionRow::permission, Collectors.toSet())));
+    Map<Long, Set<Permission>> given = given();
     return staff.list().stream()
         .collect(
             Collectors.toMap(
@@ -40,6 +35,15 @@ public class Permits {
                 row ->
                     new Access(
                         row.role(), given.getOrDefault(row.id(), Set.of()), row.isActive())));
+  }
+
+  /** What each person was given on top of their role, as it is in the database now. */
+  Map<Long, Set<Permission>> given() {
+    return staff.listPermissions().stream()
+        .collect(
+            Collectors.groupingBy(
+                PermissionRow::staffId,
+                Collectors.mapping(PermissionRow::permission, Collectors.toSet())));
   }
 
   /** What somebody may; nothing for who is not there. */

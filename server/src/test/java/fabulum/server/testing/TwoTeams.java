@@ -14,6 +14,9 @@ import fabulum.server.people.TeamId;
 import fabulum.server.people.Teams;
 import java.time.Duration;
 import java.time.ZoneId;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
 
 /**
  * The small business of {@link Fabulum#startInBusiness()} with a second team: Maren (lead), Priya,
@@ -87,6 +90,33 @@ public final class TwoTeams implements AutoCloseable {
             Long.class,
             number);
     return id == null ? 0 : id;
+  }
+
+  /** The other side's number of a conversation. */
+  public String numberOf(long conversation) {
+    return String.valueOf(
+        fabulum.tables.queryForObject(
+            "select n.address from conversation c join number n on n.id = c.number_id where c.id = ?",
+            String.class,
+            conversation));
+  }
+
+  /** A line as the set-up takes it: always open, of the first team, nothing special about it. */
+  public static Map<String, Object> line(String name, String number) {
+    Map<String, Object> line = new HashMap<>();
+    line.put("name", name);
+    line.put("number", number);
+    line.put("region", "US");
+    line.put("siteId", 1);
+    line.put("teamId", 1);
+    line.put("zone", "America/Chicago");
+    line.put("inUse", true);
+    line.put("promiseMinutes", 60);
+    line.put("narrowed", false);
+    for (String none : List.of("week", "closedDays", "openHolidays")) {
+      line.put(none, List.of());
+    }
+    return line;
   }
 
   /** Whose it is; 0 for nobody's. */

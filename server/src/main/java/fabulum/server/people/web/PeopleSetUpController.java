@@ -92,6 +92,17 @@ class PeopleSetUpController {
 
   record MadeResponse(long id) {}
 
+  /**
+   * Somebody who was asked in.
+   *
+   * @param link to be brought to them by hand, where no mail server is set up
+   */
+  record InvitedResponse(long id, @Nullable String link) {
+    static InvitedResponse of(Invitations.Invited invited) {
+      return new InvitedResponse(invited.id().value(), invited.link());
+    }
+  }
+
   record TeamRequest(@NotNull(message = "A name is needed.") String name) {}
 
   @GetMapping("/people")
@@ -100,11 +111,11 @@ class PeopleSetUpController {
   }
 
   @PostMapping("/people")
-  MadeResponse invite(
+  InvitedResponse invite(
       @AuthenticationPrincipal SignedIn me, @Valid @RequestBody InviteRequest wanted) {
     Invitations.Invite invite =
         new Invitations.Invite(wanted.name(), wanted.email(), wanted.setup().setup());
-    return new MadeResponse(invitations.invite(invite, me.id(), address()).value());
+    return InvitedResponse.of(invitations.invite(invite, me.id(), address()));
   }
 
   /** Where the application is found: as set, else where this request found it. */
@@ -115,9 +126,8 @@ class PeopleSetUpController {
   }
 
   @PostMapping("/people/{id}/invitation")
-  @ResponseStatus(HttpStatus.NO_CONTENT)
-  void inviteAgain(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {
-    invitations.again(new StaffId(id), me.id(), address());
+  InvitedResponse inviteAgain(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {
+    return InvitedResponse.of(invitations.again(new StaffId(id), me.id(), address()));
   }
 
   @PutMapping("/people/{id}")
