@@ -51,6 +51,30 @@ test('who writes shows to the other, and an answer that crosses a colleague’s 
   await expect(page.getByRole('status', { name: 'Who else is here' })).toBeEmpty({ timeout: 15_000 });
 });
 
+test('who writes at once, before the script is there, is not stopped by an answer of long ago', async ({ page, browser }) => {
+  const tobias = await beside(browser, 'tobias');
+  const number = await arrived(tobias, 'Anybody?');
+  await open(tobias, number);
+  await tobias.getByLabel(/^Reply to/).fill('An answer of long ago');
+  await tobias.keyboard.press('Control+Enter');
+  await expect(script(tobias)).toContainText('An answer of long ago');
+  await textFrom(tobias, number, DOCK, 'And today?');
+
+  await signIn(page, 'maren');
+  let letGo = () => {};
+  const held = new Promise<void>((resolve) => (letGo = resolve));
+  await page.route('**/script?**', async (route) => {
+    await held;
+    await route.continue();
+  });
+  await page.getByRole('region', { name: 'Conversations' }).getByText('And today?').click();
+  await page.getByLabel(/^Reply to/).fill('Today as well');
+  await page.keyboard.press('Control+Enter');
+  letGo();
+  await expect(script(page)).toContainText('Today as well');
+  await expect(page.getByRole('alert')).toHaveCount(0);
+});
+
 test('handing over by keyboard tells the other, who reads a summary and answers in place', async ({ page, browser }) => {
   await signIn(page, 'maren');
   const tobias = await beside(browser, 'tobias');

@@ -137,7 +137,11 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting }: Pr
         disabled={refusal !== ''}
         placeholder={refusal}
         rows={3}
-        onChange={(event: React.ChangeEvent<HTMLTextAreaElement>) => writing.write(event.target.value)}
+        onChange={(event: React.ChangeEvent<HTMLTextAreaElement>) => {
+          // What was said against words that are gone is gone as well.
+          if (event.target.value === '') send.reset();
+          writing.write(event.target.value);
+        }}
         onKeyDown={pressed}
         sx={{
           display: 'block',

@@ -6,10 +6,11 @@ import { freshSheet, newest, readSheet, type Sheet, storageKey } from './model/d
 /** How long after the last stroke the server is told; this browser keeps every stroke at once. */
 const TELL_AFTER_MS = 1_500;
 
-/** The newest line of the script as the page has it. */
+/** The newest line of the script as the page has it; the script itself may be on its way yet when one begins to write. */
 function newestLine(queries: QueryClient, id: number): number {
   const script = queries.getQueryData<InfiniteData<ScriptPage>>(keys.script(id));
-  return Math.max(0, ...(script?.pages[0]?.entries.map((entry) => entry.id) ?? []));
+  const dossier = queries.getQueryData<Dossier>(keys.dossier(id));
+  return Math.max(dossier?.newest ?? 0, ...(script?.pages[0]?.entries.map((entry) => entry.id) ?? []));
 }
 
 /** One sheet of paper of one conversation. Its words survive moving about, reloads and, through the server, another browser. */

@@ -178,6 +178,7 @@ class OwningTest {
     long id = office.text(Fabulum.DOCK, "which berth?");
     JsonNode script = tom.script(id);
     long seen = script.get(script.size() - 1).path("id").asLong();
+    assertThat(dossier(tom, id).path("newest").asLong()).isEqualTo(seen);
     priya.answer(id, "A12").require(200);
     Map<String, Object> mine =
         new HashMap<>(Map.of("words", "B7", "reference", Fabulum.reference(), "seen", seen));

@@ -12,6 +12,7 @@ import org.jspecify.annotations.Nullable;
  * @param drafts what this member of staff has begun to write here
  * @param left what those who have left had begun to write here, for leads
  * @param summary after a handing over, until somebody has acted on it
+ * @param newest the entry that stands last in the script now, by its id; 0 for none
  * @param watchers who is looking at it or writing in it now
  */
 public record DossierView(
@@ -21,4 +22,5 @@ public record DossierView(
     List<DraftView> drafts,
     List<LeftDraft> left,
     @Nullable SummaryView summary,
+    long newest,
     List<Watchers.Watcher> watchers) {}

@@ -218,6 +218,10 @@ public class Inbox {
         drafts.list(asking.value(), row.id()),
         leads ? drafts.listLeft(row.id()) : List.of(),
         summaries.of(row),
+        entries.listNewest(id.value(), null, null, 1).stream()
+            .mapToLong(EntryRow::id)
+            .findFirst()
+            .orElse(0),
         watchers.at(id).watchers());
   }
 
