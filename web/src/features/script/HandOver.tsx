@@ -1,6 +1,6 @@
 import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, TextField } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { receiversQuery } from '../../shared/api';
 import { moment } from '../../shared/format';
 import { ProblemNote, StaffMark, useNow } from '../../shared/ui';
@@ -21,6 +21,7 @@ export function HandOver({ id, name, zone, onClose, onHandOver }: Props) {
   const [words, setWords] = useState('');
   const [why, setWhy] = useState('');
   const [picked, setPicked] = useState<string>();
+  const [eager, setEager] = useState(false);
   const all: Receiver[] = query.data
     ? [
         ...query.data.people.map(({ staff, in: isIn, until }) => ({
@@ -41,6 +42,13 @@ export function HandOver({ id, name, zone, onClose, onHandOver }: Props) {
     : [];
   const shown = byLetters(all, words);
   const chosen = shown.find((one) => one.key === picked) ?? shown[0];
+  const handTo = (one: Receiver) => {
+    onHandOver(one.to, why.trim(), `Handed over to ${one.name}`);
+    onClose();
+  };
+  useEffect(() => {
+    if (eager && chosen) handTo(chosen);
+  });
   const step = (by: 1 | -1) => {
     const at = shown.findIndex((one) => one.key === chosen?.key);
     setPicked(shown[Math.max(0, Math.min(shown.length - 1, at + by))]?.key);
@@ -50,9 +58,9 @@ export function HandOver({ id, name, zone, onClose, onHandOver }: Props) {
       <form
         onSubmit={(event) => {
           event.preventDefault();
-          if (!chosen) return;
-          onHandOver(chosen.to, why.trim(), `Handed over to ${chosen.name}`);
-          onClose();
+          // Some press Enter before the names are there.
+          if (chosen) handTo(chosen);
+          else setEager(!query.data);
         }}
       >
         <DialogTitle id="hand-over-title">Hand over {name}</DialogTitle>
