@@ -1,6 +1,6 @@
-import { QueryClient } from '@tanstack/react-query';
+import { type InfiniteData, QueryClient } from '@tanstack/react-query';
 import { describe, expect, it } from 'vitest';
-import type { Conversation, Entry } from '../shared/api';
+import type { Conversation, Entry, InboxPage, LiveMessage, Watched } from '../shared/api';
 import { keys } from '../shared/api';
 import { applyLive, withEntries, withRow } from './apply';
 
@@ -68,5 +68,63 @@ describe('live messages', () => {
     applyLive(queries, { type: 'READ_AGAIN', entries: [], by: [] });
     expect(queries.getQueryState(keys.counts)?.isInvalidated).toBe(true);
     expect(queries.getQueryState(keys.session)?.isInvalidated).toBe(false);
+  });
+
+  const mark = { shape: 'LEAF', ink: 'PINE' } as const;
+  const wen = { id: 5, name: 'Wen Zhao', initials: 'WZ', role: 'STAFF' as const, mark, active: true };
+  const message = (more: Partial<LiveMessage> & Pick<LiveMessage, 'type'>): LiveMessage => ({
+    entries: [],
+    by: [],
+    ...more,
+  });
+
+  it('what is no longer for us to see leaves every list, and its script is forgotten', () => {
+    const queries = new QueryClient();
+    queries.setQueryData([...keys.lists, 'one'], { pages: [{ rows: [row(1, 5), row(2, 1)] }], pageParams: [''] });
+    queries.setQueryData(keys.script(1), {
+      pages: [{ entries: [entry(5, '2026-06-09T19:05:00Z', 'five')] }],
+      pageParams: [''],
+    });
+    applyLive(queries, message({ type: 'GONE', gone: 1 }));
+    const list = queries.getQueryData<InfiniteData<InboxPage>>([...keys.lists, 'one']);
+    expect(list?.pages[0]?.rows.map((each) => each.id)).toEqual([2]);
+    expect(queries.getQueryData(keys.script(1))).toBeUndefined();
+  });
+
+  it('who is where is kept up, and a conversation nobody is at any more is left out', () => {
+    const queries = new QueryClient();
+    queries.setQueryData(keys.watchers, []);
+    const there = { conversationId: 7, watchers: [{ staff: wen, writing: true }] };
+    applyLive(queries, message({ type: 'WATCHED', watched: there }));
+    expect(queries.getQueryData(keys.watchers)).toEqual([there]);
+    applyLive(
+      queries,
+      message({ type: 'WATCHED', watched: { conversationId: 8, watchers: [{ staff: wen, writing: false }] } }),
+    );
+    applyLive(queries, message({ type: 'WATCHED', watched: { conversationId: 7, watchers: [] } }));
+    expect(queries.getQueryData<Watched[]>(keys.watchers)?.map((each) => each.conversationId)).toEqual([8]);
+  });
+
+  it('notices are read again when there is one, and when what one of them tells of changes', () => {
+    const queries = new QueryClient();
+    const notice = { id: 1, kind: 'MINE', words: '', at: '', seen: false, conversation: row(1, 1) };
+    const isOld = () => queries.getQueryState(keys.notices)?.isInvalidated;
+    queries.setQueryData(keys.notices, { notices: [notice], unseen: 1 });
+    applyLive(queries, message({ type: 'CONVERSATION', conversation: row(2, 1) }));
+    expect(isOld()).toBe(false);
+    applyLive(queries, message({ type: 'CONVERSATION', conversation: row(1, 2) }));
+    expect(isOld()).toBe(true);
+    queries.setQueryData(keys.notices, { notices: [notice], unseen: 1 });
+    applyLive(queries, message({ type: 'NOTICE' }));
+    expect(isOld()).toBe(true);
+  });
+
+  it('when colleagues change, who I am and what I may is read again', () => {
+    const queries = new QueryClient();
+    queries.setQueryData(keys.session, { staff: wen });
+    queries.setQueryData(keys.staff, [wen]);
+    applyLive(queries, message({ type: 'PEOPLE' }));
+    expect(queries.getQueryState(keys.session)?.isInvalidated).toBe(true);
+    expect(queries.getQueryState(keys.staff)?.isInvalidated).toBe(true);
   });
 });

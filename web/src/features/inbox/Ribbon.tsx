@@ -1,18 +1,15 @@
-import { Box, ButtonBase } from '@mui/material';
+import { Box } from '@mui/material';
 import { useTheme } from '@mui/material/styles';
 import { type KeyboardEvent, type PointerEvent, useEffect, useRef, useState } from 'react';
 import type { Conversation } from '../../shared/api';
 import { clock, timeLeft, urgency } from '../../shared/format';
 import type { Left } from '../../shared/sentence';
+import { MARK_HEIGHT, MARK_WIDTH, RibbonCrowds, STACK_HEIGHT } from './RibbonCrowds';
 import { RibbonMark } from './RibbonMark';
-import { crowds, drawnLevel, place, ribbonWords, spacing, spanBetween, stack, TICKS } from './model/ribbon';
+import { RibbonScale } from './RibbonScale';
+import { crowds, drawnLevel, place, ribbonWords, spacing, spanBetween, stack } from './model/ribbon';
 import { leftWords } from './model/words';
 
-const MARK_WIDTH = 16;
-const STACK_HEIGHT = 46;
-const MARK_HEIGHT = 13;
-/** Two rows of numbers above the marks of a crowd. */
-const NUMBER_HEIGHT = (STACK_HEIGHT - 2 * MARK_HEIGHT) / 2;
 /** A shorter way of the pointer is a click, not a drag. */
 const DRAG_PX = 6;
 
@@ -150,29 +147,7 @@ export function Ribbon({ waiting, me, zone, chosen, left: span, onOpen, onLeft }
           aria-hidden
           sx={{ position: 'absolute', insetInline: 0, top: STACK_HEIGHT, borderTop: 1, borderColor: 'text.secondary' }}
         />
-        {TICKS.map((tick) => (
-          <Box
-            key={tick.words}
-            aria-hidden
-            className="figures"
-            sx={{
-              position: 'absolute',
-              top: STACK_HEIGHT,
-              left: `${tick.at * 100}%`,
-              typography: 'caption',
-              fontSize: '0.75rem',
-              color: 'text.secondary',
-              borderLeft: 1,
-              borderColor: 'text.secondary',
-              pl: 0.5,
-              lineHeight: '18px',
-              whiteSpace: 'nowrap',
-              display: { xs: tick.words === 'now' || tick.words === '1 h' ? 'block' : 'none', sm: 'block' },
-            }}
-          >
-            {tick.words}
-          </Box>
-        ))}
+        <RibbonScale top={STACK_HEIGHT} />
         <Box component="ul" onKeyDown={walk} sx={{ m: 0, p: 0, listStyle: 'none' }}>
           {marks.map((row, i) => {
             const standing = standings[i] ?? { column: 0, level: 0, of: 1 };
@@ -223,32 +198,7 @@ export function Ribbon({ waiting, me, zone, chosen, left: span, onOpen, onLeft }
             );
           })}
         </Box>
-        {crowds(left, standings).map((crowd) => (
-          <ButtonBase
-            key={crowd.column}
-            className="figures"
-            tabIndex={-1}
-            aria-hidden
-            title={`${crowd.of} here; show them`}
-            onClick={() => onLeft({ from: crowd.from, to: crowd.to })}
-            sx={{
-              position: 'absolute',
-              width: 2 * MARK_WIDTH,
-              height: NUMBER_HEIGHT,
-              fontSize: '0.75rem',
-              lineHeight: 1,
-              fontWeight: 700,
-              color: { late: 'error.main', soon: 'warning.main', fine: 'primary.main' }[urgency(crowd.from * 60)],
-            }}
-            style={{
-              // Numbers of neighbours stand in two rows, so that they do not run into one another.
-              top: (crowd.column % 2) * NUMBER_HEIGHT,
-              left: (crowd.column / Math.max(1, columns - 1)) * (width - MARK_WIDTH) - MARK_WIDTH / 2,
-            }}
-          >
-            {crowd.of}
-          </ButtonBase>
-        ))}
+        <RibbonCrowds crowds={crowds(left, standings)} columns={columns} width={width} onLeft={onLeft} />
       </Box>
       <Box
         className="figures"

@@ -236,6 +236,89 @@ class OwningTest {
   }
 
   @Test
+  void inTurnNobodyIsTwoAheadAndTheLastOwnerIsPreferredWhereTheLineSaysSo() {
+    yard("IN_TURN", false);
+    try {
+      Map<Long, Integer> got = new HashMap<>();
+      for (int i = 0; i < 8; i++) {
+        got.merge(office.owner(office.text(Fabulum.YARD, "in turn")), 1, Integer::sum);
+      }
+      assertThat(got.values()).allMatch(count -> count >= 2 && count <= 4);
+      assertThat(got).doesNotContainKeys(0L, office.id("vera"), office.id("otto"));
+
+      yard("LAST_OWNER", false);
+      long id = office.text(Fabulum.YARD, "who had me last?");
+      act(tom, id, "take", Map.of()).require(200);
+      tom.answer(id, "I have").require(200);
+      act(tom, id, "let-go", Map.of()).require(200);
+      office.fabulum.webhook().text(office.numberOf(id), Fabulum.YARD, "and again").require(200);
+      assertThat(office.owner(id)).isEqualTo(office.id("tom"));
+      assertThat(events(id)).last().isEqualTo("GIVEN Tom Ferry: had this customer last");
+    } finally {
+      yard("NOBODY", false);
+    }
+  }
+
+  @Test
+  void whoHasAsMuchAsTheyCanIsGivenNoMore() {
+    yard("LEAST_WAITING", false);
+    List<String> all = List.of("maren", "priya", "tom");
+    try {
+      for (String one : all) {
+        String role = one.equals("maren") ? "LEAD" : "STAFF";
+        Map<String, Object> full =
+            Map.of("role", role, "permissions", List.of("TEXT"), "teams", List.of(1), "limit", 1);
+        act(
+                office.fabulum.signedIn(one),
+                office.text(Fabulum.DOCK, "one is enough"),
+                "take",
+                Map.of())
+            .require(200);
+        maren.put("/api/setup/people/" + office.id(one), full).require(204);
+      }
+      long id = office.text(Fabulum.YARD, "one too many");
+      assertThat(office.owner(id)).isZero();
+      assertThat(events(id))
+          .containsExactly("NOT_GIVEN -: everyone who is in has as much as they can");
+    } finally {
+      office.fabulum.tables.update("update staff set work_limit = null");
+      yard("NOBODY", false);
+    }
+  }
+
+  @Test
+  void whatIsWrittenToOnANarrowedLineAndRefusedMakesNobodyACustomer() {
+    yard("NOBODY", true);
+    try {
+      long id = office.text(Fabulum.YARD, "narrow");
+      act(priya, id, "take", Map.of()).require(200);
+      Map<String, Object> wanted =
+          Map.of(
+              "line", 2, "number", office.numberOf(id), "makeCustomer", true, "name", "A Secret");
+      tom.post("/api/write-to", wanted).require(404);
+      assertThat(
+              office.fabulum.tables.queryForObject(
+                  "select count(*) from customer where name = 'A Secret'", Integer.class))
+          .isZero();
+    } finally {
+      yard("NOBODY", false);
+    }
+  }
+
+  @Test
+  void lettingGoAndTakingBackTellInTheScript() {
+    long id = office.text(Fabulum.DOCK, "back and forth");
+    act(priya, id, "take", Map.of()).require(200);
+    String undo = act(priya, id, "let-go", Map.of()).require(200).json().path("undo").asString();
+    assertThat(office.owner(id)).isZero();
+    priya.post("/api/undo/" + undo, null).require(200);
+    assertThat(office.owner(id)).isEqualTo(office.id("priya"));
+    assertThat(events(id)).containsExactly("TAKEN -: -", "LET_GO -: -", "UNDONE -: LET_GO");
+    assertThat(act(tom, id, "let-go", Map.of()).require(200).json().has("undo")).isTrue();
+    assertThat(priya.post("/api/undo/" + undo, null).problem()).isEqualTo("too-late");
+  }
+
+  @Test
   void whatComesForSomebodyAwayGoesToTheCoverAndACircleEndsAtNobody() {
     long id = office.text(Fabulum.DOCK, "first");
     String number = office.numberOf(id);

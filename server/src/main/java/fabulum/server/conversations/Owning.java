@@ -7,7 +7,6 @@ import fabulum.server.conversations.store.ConversationRow;
 import fabulum.server.conversations.store.EntryMapper;
 import fabulum.server.conversations.store.EntryRow;
 import fabulum.server.people.People;
-import fabulum.server.people.PeopleChanged;
 import fabulum.server.people.StaffId;
 import fabulum.server.people.StaffView;
 import fabulum.server.people.TeamId;
@@ -24,10 +23,8 @@ import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
-import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import org.springframework.transaction.support.TransactionTemplate;
 
 /** Whose a conversation is: taking it, handing it over, letting it go. */
 @Service
@@ -41,7 +38,6 @@ public class Owning {
   private final Eligible eligible;
   private final People people;
   private final Teams teams;
-  private final TransactionTemplate transactions;
   private final ApplicationEventPublisher events;
 
   Owning(
@@ -52,7 +48,6 @@ public class Owning {
       Eligible eligible,
       People people,
       Teams teams,
-      TransactionTemplate transactions,
       ApplicationEventPublisher events) {
     this.conversations = conversations;
     this.entries = entries;
@@ -61,7 +56,6 @@ public class Owning {
     this.eligible = eligible;
     this.people = people;
     this.teams = teams;
-    this.transactions = transactions;
     this.events = events;
   }
 
@@ -149,7 +143,8 @@ public class Owning {
     return new Receiver(staff, presence.in(), presence.until().orElse(null));
   }
 
-  private Optional<Step> hand(ConversationRow row, HandTo to, String why, StaffId by) {
+  /** Hands over a conversation whose row is held, to whom it can be handed. */
+  Optional<Step> hand(ConversationRow row, HandTo to, String why, StaffId by) {
     Long owner = to.person() == null ? null : Long.valueOf(to.person().value());
     Long team = teamAfter(row, to);
     if (Objects.equals(owner, row.ownerId()) && Objects.equals(team, row.teamId())) {
@@ -255,64 +250,5 @@ public class Owning {
         row.ownerId(),
         person == null ? null : Long.valueOf(person.value()),
         handing.to().team() == null ? null : Long.valueOf(handing.to().team().value()));
-  }
-
-  /** What somebody owns that is open. */
-  public List<ConversationId> openOf(StaffId owner) {
-    return conversations.listOpenOfOwner(owner.value()).stream().map(ConversationId::new).toList();
-  }
-
-  /**
-   * Hands over several things of one owner, each on its own. What the receiver may not see goes to
-   * nobody.
-   *
-   * @return the steps, for taking back
-   */
-  public List<Step> handAll(List<ConversationId> ids, StaffId from, HandTo to, StaffId by) {
-    List<Step> steps = new ArrayList<>();
-    for (ConversationId id : ids) {
-      transactions.execute(status -> handOne(id, from, to, by)).ifPresent(steps::add);
-    }
-    return steps;
-  }
-
-  private Optional<Step> handOne(ConversationId id, StaffId from, HandTo to, StaffId by) {
-    ConversationRow row = books.lock(id);
-    if (!Objects.equals(row.ownerId(), from.value())) {
-      return Optional.empty();
-    }
-    StaffId person = to.person();
-    boolean fits = person == null || eligible.mayOwn(person.value(), row);
-    return hand(row, fits ? to : HandTo.NOBODY, "", by);
-  }
-
-  /** What somebody owns and no longer sees goes back to nobody, so that it is not lost. */
-  @EventListener
-  void letGoUnseen(PeopleChanged change) {
-    letGoUnseen();
-  }
-
-  /** What somebody owns and no longer sees goes back to nobody, so that it is not lost. */
-  public void letGoUnseen() {
-    for (long owner : conversations.listOwners()) {
-      for (long id : conversations.listOpenOfOwner(owner)) {
-        transactions.executeWithoutResult(status -> letGoUnseen(new ConversationId(id), owner));
-      }
-    }
-  }
-
-  private void letGoUnseen(ConversationId id, long owner) {
-    ConversationRow row = books.row(id);
-    if (!Objects.equals(row.ownerId(), owner) || eligible.mayOwn(owner, row)) {
-      return;
-    }
-    ConversationRow held = books.lock(id);
-    if (Objects.equals(held.ownerId(), owner)) {
-      conversations.setOwner(held.id(), null);
-      String why = people.get(new StaffId(owner)).name() + " does not see this line any more";
-      long event = books.event(held, EventKind.LET_GO, null, why);
-      events.publishEvent(new SightChanged(id, held.spot()));
-      books.changed(held.id(), List.of(event));
-    }
   }
 }

@@ -9,6 +9,7 @@ import fabulum.server.conversations.Desks;
 import fabulum.server.conversations.Desks.Desk;
 import fabulum.server.conversations.HandTo;
 import fabulum.server.conversations.Inbox;
+import fabulum.server.conversations.OwnedWork;
 import fabulum.server.conversations.Owning;
 import fabulum.server.conversations.Step;
 import fabulum.server.conversations.Undoing;
@@ -42,6 +43,7 @@ public class Office {
   private final Desks desks;
   private final Inbox inbox;
   private final Owning owning;
+  private final OwnedWork work;
   private final Undoing undoing;
 
   Office(
@@ -54,6 +56,7 @@ public class Office {
       Desks desks,
       Inbox inbox,
       Owning owning,
+      OwnedWork work,
       Undoing undoing) {
     this.people = people;
     this.setUp = setUp;
@@ -64,6 +67,7 @@ public class Office {
     this.desks = desks;
     this.inbox = inbox;
     this.owning = owning;
+    this.work = work;
     this.undoing = undoing;
   }
 
@@ -108,7 +112,7 @@ public class Office {
   /** What somebody owns that is open: for themselves, and for leads as far as they see it. */
   public List<ConversationView> workOf(StaffId owner, StaffId asking) {
     requireOwnOrLead(owner, asking);
-    return inbox.list(owning.openOf(owner), asking);
+    return inbox.list(work.openOf(owner), asking);
   }
 
   private void requireOwnOrLead(StaffId owner, StaffId asking) {
@@ -133,13 +137,13 @@ public class Office {
     requireOwnOrLead(from, by);
     Set<Long> seen =
         workOf(from, by).stream().map(ConversationView::id).collect(Collectors.toSet());
-    List<ConversationId> wanted = ids == null ? owning.openOf(from) : ids;
+    List<ConversationId> wanted = ids == null ? work.openOf(from) : ids;
     return move(wanted.stream().filter(id -> seen.contains(id.value())).toList(), from, to, by);
   }
 
   private Moved move(List<ConversationId> ids, StaffId from, HandTo to, StaffId by) {
     owning.requireReceiver(to);
-    List<Step> steps = owning.handAll(ids, from, to, by);
+    List<Step> steps = work.handAll(ids, from, to, by);
     boolean meant = to.person() != null;
     long nobodys = steps.stream().filter(step -> meant && step.after().owner() == null).count();
     return new Moved(steps.size(), (int) nobodys, undoing.keep(by, steps));
@@ -152,7 +156,7 @@ public class Office {
   public Moved letLeave(StaffId who, HandTo to, StaffId by) {
     permits.require(by, Act.LEAD);
     setUp.requireNotLastLead(who);
-    Moved moved = move(owning.openOf(who), who, to, by);
+    Moved moved = move(work.openOf(who), who, to, by);
     setUp.switchOff(who, by);
     return new Moved(moved.moved(), moved.nobodys(), null);
   }

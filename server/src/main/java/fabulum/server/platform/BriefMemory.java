@@ -1,31 +1,78 @@
 package fabulum.server.platform;
 
-import com.github.benmanes.caffeine.cache.Caffeine;
-import com.github.benmanes.caffeine.cache.LoadingCache;
 import java.time.Duration;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
 import org.springframework.transaction.support.TransactionSynchronization;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /**
  * Keeps a small thing that every page needs and hardly anything changes, such as the colleagues or
- * the lines, for one second. Under load it is then read once a second and not once a row; a change
- * is seen by everyone a second later at most.
+ * the lines, for one second. Under load it is then read about once a second and not once a row; a
+ * change is seen by everyone soon after a second at most.
+ *
+ * <p>Nobody ever waits for somebody else's reading: whoever asks may hold a connection to the
+ * database, and whoever reads may be waiting for one.
  */
 public final class BriefMemory<T> {
-  private static final String ONLY = "it";
+  private static final Duration KEPT = Duration.ofSeconds(1);
 
-  private final LoadingCache<String, T> kept;
+  private final Supplier<T> source;
+  private final AtomicBoolean reading = new AtomicBoolean();
+  private @Nullable Kept<T> kept;
+  private long forgotten;
 
   /** Remembers what {@code source} gives. */
   public BriefMemory(Supplier<T> source) {
-    this.kept =
-        Caffeine.newBuilder().expireAfterWrite(Duration.ofSeconds(1)).build(key -> source.get());
+    this.source = source;
   }
 
-  /** The thing, at most a second old. */
+  private record Kept<T>(T value, long at) {
+    boolean isFresh() {
+      return System.nanoTime() - at < KEPT.toNanos();
+    }
+  }
+
+  /**
+   * The thing. While one reads it anew the others go on with what was; when it was forgotten,
+   * everybody reads for themselves.
+   */
   public T get() {
-    return kept.get(ONLY);
+    Kept<T> had = kept();
+    if (had == null) {
+      return read();
+    }
+    if (had.isFresh() || !reading.compareAndSet(false, true)) {
+      return had.value();
+    }
+    try {
+      return read();
+    } finally {
+      reading.set(false);
+    }
+  }
+
+  private synchronized @Nullable Kept<T> kept() {
+    return kept;
+  }
+
+  private T read() {
+    long before = timesForgotten();
+    T value = source.get();
+    keep(value, before);
+    return value;
+  }
+
+  private synchronized long timesForgotten() {
+    return forgotten;
+  }
+
+  /** What was read before a change must not outlive it. */
+  private synchronized void keep(T value, long before) {
+    if (forgotten == before) {
+      kept = new Kept<>(value, System.nanoTime());
+    }
   }
 
   /**
@@ -33,15 +80,20 @@ public final class BriefMemory<T> {
    * may read what was before until then.
    */
   public void forget() {
-    kept.invalidateAll();
+    forgetNow();
     if (TransactionSynchronizationManager.isSynchronizationActive()) {
       TransactionSynchronizationManager.registerSynchronization(
           new TransactionSynchronization() {
             @Override
             public void afterCommit() {
-              kept.invalidateAll();
+              forgetNow();
             }
           });
     }
+  }
+
+  private synchronized void forgetNow() {
+    forgotten++;
+    kept = null;
   }
 }

@@ -16,6 +16,10 @@ import org.slf4j.LoggerFactory;
  * The database file. {@code WRITE_DELAY=0}, because only then does an acknowledged commit survive
  * the death of the process; the price is that each commit appends whole pages, taken back only by
  * compacting.
+ *
+ * <p>{@code OPTIMIZE_REUSE_RESULTS=FALSE}, because H2 else answers a question from the result it
+ * gave before, also when what was inserted since stands in the same transaction or in a part of a
+ * union.
  */
 final class DatabaseFile {
   private static final Logger log = LoggerFactory.getLogger(DatabaseFile.class);
@@ -36,7 +40,7 @@ final class DatabaseFile {
   String url() {
     return "jdbc:h2:file:"
         + base
-        + ";WRITE_DELAY=0;DB_CLOSE_ON_EXIT=FALSE;CACHE_SIZE=262144;QUERY_CACHE_SIZE=256";
+        + ";WRITE_DELAY=0;DB_CLOSE_ON_EXIT=FALSE;OPTIMIZE_REUSE_RESULTS=FALSE;CACHE_SIZE=262144;QUERY_CACHE_SIZE=256";
   }
 
   /**

@@ -2,7 +2,7 @@ package fabulum.server.setup;
 
 import fabulum.core.access.Act;
 import fabulum.server.conversations.Conversations;
-import fabulum.server.conversations.Owning;
+import fabulum.server.conversations.OwnedWork;
 import fabulum.server.lines.LineId;
 import fabulum.server.lines.LineSetup;
 import fabulum.server.lines.Lines;
@@ -53,7 +53,7 @@ public class SetUp {
   private final Teams teams;
   private final People people;
   private final Conversations conversations;
-  private final Owning owning;
+  private final OwnedWork work;
   private final Ladders ladders;
   private final Permits permits;
   private final AccessRecord record;
@@ -69,7 +69,7 @@ public class SetUp {
       Teams teams,
       People people,
       Conversations conversations,
-      Owning owning,
+      OwnedWork work,
       Ladders ladders,
       Permits permits,
       AccessRecord record,
@@ -82,7 +82,7 @@ public class SetUp {
     this.teams = teams;
     this.people = people;
     this.conversations = conversations;
-    this.owning = owning;
+    this.work = work;
     this.ladders = ladders;
     this.permits = permits;
     this.record = record;
@@ -258,7 +258,7 @@ public class SetUp {
     lines.forget();
     topics.forget();
     int reckoned = conversations.reckonDue();
-    owning.letGoUnseen();
+    work.letGoUnseen();
     owed.set(AGAIN);
     events.publishEvent(new SetUpChanged());
     return new Outcome(id, reckoned);

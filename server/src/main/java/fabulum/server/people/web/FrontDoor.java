@@ -4,6 +4,7 @@ import fabulum.server.people.SignIns;
 import fabulum.server.people.SignedIn;
 import fabulum.server.platform.Problem.Kind;
 import fabulum.server.platform.web.ProblemDocument;
+import jakarta.servlet.DispatcherType;
 import jakarta.servlet.http.HttpServletRequest;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.annotation.Bean;
@@ -46,6 +47,9 @@ class FrontDoor {
   SecurityFilterChain rules(HttpSecurity http, JsonMapper json, SignIns signIns) {
     return http.authorizeHttpRequests(requests ->
             requests
+                // Whoever was let in to listen is not asked again when the stream ends.
+                .dispatcherTypeMatchers(DispatcherType.ASYNC)
+                .permitAll()
                 .requestMatchers(HttpMethod.POST, "/api/session")
                 .permitAll()
                 .requestMatchers("/api/invitations/**")

@@ -1,0 +1,94 @@
+package fabulum.server.mail;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.icegreen.greenmail.util.GreenMail;
+import com.icegreen.greenmail.util.ServerSetup;
+import fabulum.server.testing.Fabulum;
+import jakarta.mail.internet.MimeMessage;
+import java.io.IOException;
+import java.net.ServerSocket;
+import java.nio.file.Path;
+import java.time.Duration;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** Mail on its way to a real mail server. */
+class PostmanTest {
+  @TempDir Path folder;
+  private int port;
+  private GreenMail server;
+  private Fabulum fabulum;
+
+  @BeforeEach
+  void begin() throws IOException {
+    try (ServerSocket free = new ServerSocket(0)) {
+      port = free.getLocalPort();
+    }
+    server = new GreenMail(new ServerSetup(port, "127.0.0.1", ServerSetup.PROTOCOL_SMTP));
+    fabulum =
+        Fabulum.start(
+            folder,
+            "--fabulum.mail.host=127.0.0.1",
+            "--fabulum.mail.port=" + port,
+            "--fabulum.mail.from=inbox@quillhaven.example");
+  }
+
+  @AfterEach
+  void end() {
+    fabulum.close();
+    server.stop();
+  }
+
+  private void send(String reference) {
+    fabulum
+        .context
+        .getBean(Mail.class)
+        .send("wen@quillhaven.example", "Line one\nand two", "Grüße – ½", reference);
+  }
+
+  private boolean comesTo(String column, int wanted) {
+    return fabulum.comesTo("select count(" + column + ") from mail", String.valueOf(wanted));
+  }
+
+  @Test
+  void aMailGoesOutOnceUnderItsReference() throws Exception {
+    server.start();
+    send("notice-1");
+    send("notice-1");
+    assertThat(comesTo("sent_at", 1)).isTrue();
+    MimeMessage[] received = server.getReceivedMessages();
+    assertThat(received).hasSize(1);
+    assertThat(received[0].getSubject()).isEqualTo("Line one and two");
+    assertThat(received[0].getContent().toString().strip()).isEqualTo("Grüße – ½");
+    assertThat(received[0].getMessageID()).isEqualTo("<notice-1@fabulum>");
+    assertThat(received[0].getFrom()[0]).hasToString("inbox@quillhaven.example");
+  }
+
+  @Test
+  void whatAMailServerThatIsDownDidNotTakeGoesWhenItIsUpAgain() {
+    send("notice-2");
+    assertThat(comesTo("problem", 1)).isTrue();
+    assertThat(comesTo("sent_at", 0)).isTrue();
+    server.start();
+    fabulum.clock.advance(Duration.ofMinutes(1));
+    assertThat(comesTo("sent_at", 1)).isTrue();
+    assertThat(server.getReceivedMessages()).hasSize(1);
+  }
+
+  @Test
+  void mailOfATransactionThatFailsIsNeverSent() {
+    server.start();
+    TransactionTemplate transactions = fabulum.context.getBean(TransactionTemplate.class);
+    transactions.executeWithoutResult(status -> {
+      send("notice-3");
+      status.setRollbackOnly();
+    });
+    send("notice-4");
+    assertThat(comesTo("sent_at", 1)).isTrue();
+    assertThat(server.getReceivedMessages()).hasSize(1);
+  }
+}

@@ -1,0 +1,18 @@
+import { describe, expect, it } from 'vitest';
+import { newest, readSheet } from './draft';
+
+describe('words begun', () => {
+  const kept = { paper: 'REPLY' as const, words: 'from the server', at: '2026-06-09T19:00:00Z', seen: 7 };
+
+  it('keep what stood there when they were begun, wherever they are read from', () => {
+    expect(newest(undefined, kept, 'ref').seen).toBe(7);
+    const local = { words: 'from here', reference: 'mine', at: Date.parse('2026-06-09T20:00:00Z'), seen: 9 };
+    expect(newest(readSheet(JSON.stringify(local)), kept, 'ref')).toEqual(local);
+  });
+
+  it('kept before that was remembered are still words', () => {
+    const old = JSON.stringify({ words: 'old', reference: 'r', at: 1 });
+    expect(readSheet(old)).toEqual({ words: 'old', reference: 'r', at: 1 });
+    expect(newest(undefined, { ...kept, seen: undefined }, 'ref').seen).toBeUndefined();
+  });
+});
