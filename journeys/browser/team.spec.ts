@@ -67,7 +67,7 @@ test('who writes at once, before the script is there, is not stopped by an answe
     await held;
     await route.continue();
   });
-  await page.getByRole('region', { name: 'Conversations' }).getByText('And today?').click();
+  await open(page, number);
   await page.getByLabel(/^Reply to/).fill('Today as well');
   await page.keyboard.press('Control+Enter');
   letGo();

@@ -1,5 +1,5 @@
 import { Autocomplete, Box, InputBase } from '@mui/material';
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { type Conversation, jumpQuery, linesQuery } from '../shared/api';
@@ -11,7 +11,8 @@ export function JumpBox() {
   const navigate = useNavigate();
   const [words, setWords] = useState('');
   const field = useRef<HTMLInputElement>(null);
-  const found = useQuery({ ...jumpQuery(words), placeholderData: keepPreviousData });
+  // Never what was found for other words: whoever types and presses Enter at once would land elsewhere.
+  const found = useQuery(jumpQuery(words));
   const lines = useQuery(linesQuery).data ?? [];
   useEffect(() => {
     const pressed = (event: KeyboardEvent) => {
@@ -34,6 +35,8 @@ export function JumpBox() {
       filterOptions={(options) => options}
       getOptionLabel={(row) => row.customerName ?? row.number}
       getOptionKey={(row) => row.id}
+      loading={found.isFetching}
+      loadingText="Looking…"
       noOptionsText={words.trim() === '' ? 'A name, a number, a boat' : 'Nobody here is called so'}
       autoHighlight
       blurOnSelect

@@ -10,7 +10,7 @@ import {
   MenuList,
   TextField,
 } from '@mui/material';
-import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
+import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { ask, type FoundPeople, linesQuery } from '../../shared/api';
@@ -31,12 +31,12 @@ export function WriteTo({ onClose }: { onClose: () => void }) {
   const [makeCustomer, setMakeCustomer] = useState(true);
   const [name, setName] = useState('');
   const line = chosenLine ?? lines[0]?.id ?? 0;
+  // Never who was found for other words: whoever types and presses Enter at once would write to somebody else.
   const found = useQuery({
     queryKey: ['write-to', line, words],
     queryFn: () =>
       ask<FoundPeople>('GET', `/api/write-to?${new URLSearchParams({ words, line: String(line) }).toString()}`),
     enabled: words.trim() !== '' && line > 0,
-    placeholderData: keepPreviousData,
     staleTime: 0,
   }).data;
   const open = useMutation({

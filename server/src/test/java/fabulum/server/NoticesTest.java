@@ -200,4 +200,59 @@ class NoticesTest {
     assertThat(told(priya)).isEmpty();
     assertThat(id).isPositive();
   }
+
+  @Test
+  void whatIsHandedToSomebodyOrToATeamIsTold() {
+    long id = office.text(Fabulum.DOCK, "one");
+    take(maren, id);
+    maren
+        .post("/api/conversations/" + id + "/hand-over", Map.of("person", office.id("priya")))
+        .require(200);
+    assertThat(told(priya)).first().isEqualTo("MINE Maren Oduya handed it to you.");
+    maren
+        .post("/api/conversations/" + id + "/hand-over", Map.of("team", office.farTeam))
+        .require(200);
+    assertThat(told(office.fabulum.signedIn("otto")))
+        .containsExactly("NOBODYS Maren Oduya handed it to your team.");
+    take(maren, id);
+    assertThat(told(maren))
+        .as("nobody is told of what they did themselves")
+        .noneMatch(told -> told.startsWith("MINE"));
+  }
+
+  @Test
+  void choicesBeginAsIsUsualAndChangeOneByOne() {
+    JsonNode usual = priya.get("/api/notices/choices").require(200).json();
+    assertThat(usual.valueStream().map(one -> one.path("kind").asString() + one.path("by")))
+        .containsExactly(
+            "MINE[\"HERE\",\"DESKTOP\",\"SOUND\"]",
+            "NOBODYS[\"HERE\"]",
+            "MENTION[\"HERE\",\"DESKTOP\",\"SOUND\"]",
+            "SOON[\"HERE\"]",
+            "LATE[\"HERE\",\"DESKTOP\"]");
+    priya
+        .put("/api/notices/choices", Map.of("kind", "MINE", "channel", "SOUND", "wanted", false))
+        .require(204);
+    priya
+        .put("/api/notices/choices", Map.of("kind", "LATE", "channel", "MAIL", "wanted", true))
+        .require(204);
+    String chosen = priya.get("/api/notices/choices").body();
+    assertThat(chosen).contains("[\"HERE\",\"DESKTOP\"]", "[\"HERE\",\"DESKTOP\",\"MAIL\"]");
+    assertThat(maren.get("/api/notices/choices").json()).isEqualTo(usual);
+  }
+
+  @Test
+  void aLineHasItsOwnLadderOrThatOfItsTeam() {
+    maren
+        .put(
+            "/api/setup/teams/1/ladder",
+            Map.of("steps", List.of(Map.of("afterMinutes", 5, "told", "LEADS"))))
+        .require(200);
+    long id = office.text(Fabulum.DOCK, "by the team's");
+    office.fabulum.clock.advance(Duration.ofMinutes(66));
+    assertThat(comesTo("maren", "LATE", 1)).isTrue();
+    assertThat(maren.get("/api/setup/history").body())
+        .contains("who is told", "late by 5 min: the leads");
+    assertThat(id).isPositive();
+  }
 }

@@ -204,4 +204,61 @@ class PeopleTest {
                 .path("fields"))
         .hasSize(2);
   }
+
+  @Test
+  void teamsAreAddedAndRenamedAndNoTwoAreCalledTheSame() {
+    long id =
+        maren
+            .post("/api/setup/teams", Map.of("name", "Night watch"))
+            .require(200)
+            .json()
+            .path("id")
+            .asLong();
+    maren.put("/api/setup/teams/" + id, Map.of("name", "Evening watch")).require(204);
+    assertThat(maren.get("/api/teams").body())
+        .contains("Evening watch")
+        .doesNotContain("Night watch");
+    for (String name : List.of("evening WATCH", "Front office", " ", "x".repeat(61))) {
+      assertThat(maren.post("/api/setup/teams", Map.of("name", name)).status())
+          .as(name)
+          .isEqualTo(422);
+    }
+    assertThat(maren.get("/api/setup/record?words=watch").body())
+        .contains("team Night watch", "Evening watch");
+  }
+
+  @Test
+  void guessesAreSlowedByAccountAndByAddress() {
+    // An office of its own, for all tests come from one address.
+    try (TwoTeams guessed = TwoTeams.start()) {
+      Browser guesser = guessed.fabulum.browser();
+      for (int i = 0; i < 4; i++) {
+        guesser.signIn("vera", "a guess").require(401);
+      }
+      assertThat(guesser.signIn("vera", Fabulum.PASSWORD).require(429).header("Retry-After"))
+          .isPresent();
+      guesser.signIn("tom", Fabulum.PASSWORD).require(200);
+      guessed.fabulum.clock.advance(Duration.ofMinutes(1));
+      guesser.signIn("vera", Fabulum.PASSWORD).require(200);
+      for (int i = 0; i < 30; i++) {
+        guesser.signIn("nobody" + i, "a guess");
+      }
+      assertThat(guesser.signIn("tom", Fabulum.PASSWORD).status())
+          .as("from the same address")
+          .isEqualTo(429);
+      guessed.fabulum.clock.advance(Duration.ofMinutes(6));
+      guesser.signIn("tom", Fabulum.PASSWORD).require(200);
+    }
+  }
+
+  @Test
+  void aViewerReadsAndTheirSentenceIsTheirOwn() {
+    Browser vera = office.fabulum.signedIn("vera");
+    Map<String, Object> own =
+        Map.of("name", "late ones", "said", "left ..0", "group", "OUR_TURN", "order", "TIME_LEFT");
+    long id = vera.post("/api/sentences", own).require(200).json().path("id").asLong();
+    assertThat(vera.get("/api/sentences").body()).contains("late ones");
+    assertThat(maren.get("/api/sentences").body()).doesNotContain("late ones");
+    vera.call("DELETE", "/api/sentences/" + id, null).require(204);
+  }
 }
