@@ -65,7 +65,7 @@ export function withoutRow(list: InfiniteData<InboxPage>, id: number): InfiniteD
 
 function applyConversation(queries: QueryClient, row: Conversation, entries: Entry[]): void {
   queries.setQueriesData<InfiniteData<InboxPage>>({ queryKey: keys.lists }, (list) => list && withRow(list, row));
-  readListsAgain(queries);
+  readListsAgain(queries, row);
   void queries.invalidateQueries({ queryKey: keys.jump });
   void queries.invalidateQueries({ queryKey: keys.office });
   const notices = queries.getQueryData<NoticePage>(keys.notices);

@@ -1,12 +1,13 @@
 import { Box, ButtonBase } from '@mui/material';
 import { type InfiniteData, type UseInfiniteQueryResult, useQuery } from '@tanstack/react-query';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { type RefObject, useEffect, useLayoutEffect, useRef } from 'react';
+import { type RefObject, useEffect } from 'react';
 import { type Conversation, type InboxPage, type Line, type Topic, watchersQuery } from '../../shared/api';
 import { ProblemNote } from '../../shared/ui';
 import { waitingWords } from './model/quiet';
 import { Row, ROW_HEIGHT } from './Row';
 import type { Marks } from './useMarks';
+import { usePlace } from './usePlace';
 
 interface Props {
   query: UseInfiniteQueryResult<InfiniteData<InboxPage>>;
@@ -26,25 +27,6 @@ interface Props {
   onOpen: (id: number) => void;
 }
 
-/** Where each list stood when one left it. */
-const places = new Map<string, number>();
-
-/** What comes in above or leaves there moves nothing of what one is looking at. */
-function useKeepPlace(scroller: RefObject<HTMLDivElement | null>, rows: Conversation[]) {
-  const before = useRef(rows);
-  useLayoutEffect(() => {
-    const element = scroller.current;
-    const had = before.current;
-    before.current = rows;
-    if (!element || element.scrollTop === 0 || had === rows) return;
-    const at = Math.floor(element.scrollTop / ROW_HEIGHT);
-    const stayed = had.slice(at).find((row) => rows.some((each) => each.id === row.id));
-    if (!stayed) return;
-    const moved = rows.findIndex((row) => row.id === stayed.id) - had.indexOf(stayed);
-    if (moved !== 0) element.scrollBy(0, moved * ROW_HEIGHT);
-  }, [scroller, rows]);
-}
-
 /** The list: it scrolls through thousands, and reads on as one comes near the end. */
 export function List(props: Props) {
   const { query, rows, me, lines, chosen, empty, topics, marks, waiting, name, scroller, onOpen } = props;
@@ -62,14 +44,10 @@ export function List(props: Props) {
   useEffect(() => {
     if (hasNextPage && !isFetchingNextPage && last > rows.length - 12) void fetchNextPage();
   }, [hasNextPage, isFetchingNextPage, fetchNextPage, last, rows.length]);
-  useKeepPlace(scroller, rows);
+  const moved = usePlace(scroller, rows, name, query);
   const watched = useQuery(watchersQuery).data ?? [];
   const others = (id: number) =>
     (watched.find((each) => each.conversationId === id)?.watchers ?? []).filter(({ staff }) => staff.id !== me);
-  const filled = rows.length > 0;
-  useLayoutEffect(() => {
-    if (filled) scroller.current?.scrollTo(0, places.get(name) ?? 0);
-  }, [filled, name, scroller]);
   useEffect(() => {
     const at = rows.findIndex((row) => row.id === chosen);
     if (at >= 0) virtual.scrollToIndex(at, { align: 'auto' });
@@ -106,7 +84,7 @@ export function List(props: Props) {
         ref={scroller}
         role="region"
         aria-label="Conversations"
-        onScroll={(event) => places.set(name, event.currentTarget.scrollTop)}
+        onScroll={(event) => moved(event.currentTarget.scrollTop)}
         sx={{ overflowY: 'auto', flex: 1, minHeight: 0 }}
       >
         <Box

@@ -16,6 +16,7 @@ import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.Random;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationContext;
@@ -111,14 +112,21 @@ public final class Volume {
           "alter table " + table + " alter column id restart with " + (conversations + 1));
     }
     quietLine(program, people, lines);
-    // Everybody has long been told of what waits; telling of it all at once is not what is
-    // measured.
+    tables.execute("analyze");
+  }
+
+  /**
+   * Everybody has long been told of what waits since then; telling of it all at once is not what is
+   * measured. In the transaction that makes them, or the program begins to tell.
+   */
+  private void told(long after) {
     for (String step : List.of("-15 O", "0 O", "0 L")) {
       tables.update(
-          "insert into rung_taken (conversation_id, wait, rung) select id, since, ? from conversation where box = 'OUR_TURN'",
-          step);
+          "insert into rung_taken (conversation_id, wait, rung)"
+              + " select id, since, ? from conversation where box = 'OUR_TURN' and id > ?",
+          step,
+          after);
     }
-    tables.execute("analyze");
   }
 
   /** One more line with next to nothing on it, and somebody who sees no other. */
@@ -138,6 +146,15 @@ public final class Volume {
             new Promise(HOUR)));
     Teams teams = program.getBean(Teams.class);
     teams.join(teams.named("Quiet team"), quiet);
+    Long last = tables.queryForObject("select max(id) from conversation", Long.class);
+    transactions.executeWithoutResult(status -> {
+      quietConversations();
+      told(Objects.requireNonNull(last));
+    });
+    people.forget();
+  }
+
+  private void quietConversations() {
     for (String box : List.of("OUR_TURN", "DONE")) {
       tables.update(
           "insert into conversation (line_id, number_id, owner_id, box, turn, since, opened_at, due_at, sort_at, aside_until,"
@@ -147,7 +164,6 @@ public final class Volume {
               + " where line_id = 1 and box = ? order by line_id, box, sort_at, id fetch first 20 rows only",
           box);
     }
-    people.forget();
   }
 
   private void chunk(int begin, int end, int open, int... longOnes) {
@@ -174,6 +190,7 @@ public final class Volume {
             + " sort_at, aside_until, to_identify, last_at, last_words, last_speaker)"
             + " values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, true, ?, ?, ?)",
         conversations);
+    told(begin);
     tables.batchUpdate(
         "insert into entry (conversation_id, at, kind, words, speaker_id, network_id, reference, delivery, parts)"
             + " values (?, ?, ?, ?, ?, ?, ?, ?, ?)",

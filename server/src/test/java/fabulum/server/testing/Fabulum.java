@@ -15,6 +15,7 @@ import fabulum.server.people.StaffId;
 import fabulum.server.people.TeamId;
 import fabulum.server.people.Teams;
 import fabulum.server.platform.SettableClock;
+import java.io.File;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
@@ -32,6 +33,7 @@ import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.context.annotation.Primary;
 import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.util.FileSystemUtils;
 
 /**
  * The real application on a free port with a fresh database file, a clock that stands, and a
@@ -51,6 +53,7 @@ public final class Fabulum implements AutoCloseable {
   public final SettableClock clock;
   public final JdbcTemplate tables;
   private int nextNumber = 100;
+  private boolean deletes;
 
   private Fabulum(ConfigurableApplicationContext context) {
     this.context = context;
@@ -71,7 +74,9 @@ public final class Fabulum implements AutoCloseable {
   /** Starts with nothing in it. */
   public static Fabulum startEmpty() {
     try {
-      return start(Files.createTempDirectory("fabulum-test"));
+      Fabulum fabulum = start(Files.createTempDirectory("fabulum-test"));
+      fabulum.deletes = true;
+      return fabulum;
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
@@ -198,6 +203,10 @@ public final class Fabulum implements AutoCloseable {
 
   @Override
   public void close() {
+    String folder = context.getEnvironment().getRequiredProperty("fabulum.data");
     context.close();
+    if (deletes) {
+      FileSystemUtils.deleteRecursively(new File(folder));
+    }
   }
 }

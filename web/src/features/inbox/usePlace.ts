@@ -1,0 +1,56 @@
+import { type RefObject, useLayoutEffect, useRef } from 'react';
+import type { Conversation } from '../../shared/api';
+import { ROW_HEIGHT } from './Row';
+
+/** What a list can read on. */
+interface More {
+  hasNextPage: boolean;
+  isFetchingNextPage: boolean;
+  fetchNextPage: () => unknown;
+}
+
+const stored = (name: string) => `place of ${name}`;
+
+/** What comes in above or leaves there moves nothing of what one is looking at. */
+function useStill(scroller: RefObject<HTMLDivElement | null>, rows: Conversation[]) {
+  const before = useRef(rows);
+  useLayoutEffect(() => {
+    const element = scroller.current;
+    const had = before.current;
+    before.current = rows;
+    if (!element || element.scrollTop === 0 || had === rows) return;
+    const at = Math.floor(element.scrollTop / ROW_HEIGHT);
+    const stayed = had.slice(at).find((row) => rows.some((each) => each.id === row.id));
+    if (!stayed) return;
+    const moved = rows.findIndex((row) => row.id === stayed.id) - had.indexOf(stayed);
+    if (moved !== 0) element.scrollBy(0, moved * ROW_HEIGHT);
+  }, [scroller, rows]);
+}
+
+/**
+ * Keeps the place of a list: while things change, when one comes back to it, and when the page is loaded anew. What it
+ * stood at is read on first where it has to be; whoever scrolls meanwhile is left alone.
+ *
+ * @param name under which the place is remembered, in this tab
+ * @returns to be told of each scrolling
+ */
+export function usePlace(scroller: RefObject<HTMLDivElement | null>, rows: Conversation[], name: string, more: More) {
+  useStill(scroller, rows);
+  const wanted = useRef(Number(sessionStorage.getItem(stored(name))));
+  const { hasNextPage, isFetchingNextPage, fetchNextPage } = more;
+  const filled = rows.length;
+  useLayoutEffect(() => {
+    const element = scroller.current;
+    if (!element || filled === 0 || wanted.current === 0) return;
+    if (hasNextPage && filled * ROW_HEIGHT < wanted.current + element.clientHeight) {
+      if (!isFetchingNextPage) void fetchNextPage();
+      return;
+    }
+    element.scrollTo(0, wanted.current);
+    wanted.current = 0;
+  }, [scroller, filled, hasNextPage, isFetchingNextPage, fetchNextPage]);
+  return (top: number) => {
+    wanted.current = 0;
+    sessionStorage.setItem(stored(name), String(top));
+  };
+}
