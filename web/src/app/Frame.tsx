@@ -1,5 +1,5 @@
 import { Box } from '@mui/material';
-import { lazy, Suspense, useCallback, useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { Navigate, Route, Routes } from 'react-router';
 import { Inbox } from '../features/inbox';
 import { useTelling } from '../features/notices';
@@ -28,15 +28,11 @@ export function Frame({ session }: { session: Session }) {
   const [announced, setAnnounced] = useState('');
   const [help, setHelp] = useState(false);
   const tell = useTelling();
-  const heard = useCallback(
-    (message: LiveMessage) => {
-      tell(message);
-      const words = announcement(message);
-      if (words) setAnnounced(words);
-    },
-    [tell],
-  );
-  const lineState = useLive(heard);
+  const lineState = useLive((message) => {
+    tell(message);
+    const words = announcement(message);
+    if (words) setAnnounced(words);
+  });
   const leads = session.may.includes('LEAD');
   const writes = session.may.includes('TEXT');
   const [writing, setWriting] = useState(false);

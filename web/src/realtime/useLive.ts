@@ -1,5 +1,5 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
+import { useEffect, useEffectEvent, useState } from 'react';
 import { keys, type LiveMessage } from '../shared/api';
 import { applyLive } from './apply';
 
@@ -16,6 +16,8 @@ export type LineState = 'opening' | 'live' | 'lost';
 export function useLive(onMessage: (message: LiveMessage) => void): LineState {
   const queries = useQueryClient();
   const [state, setState] = useState<LineState>('opening');
+  // Whoever listens may change with every page; the line stays open.
+  const tell = useEffectEvent(onMessage);
 
   useEffect(() => {
     let source: EventSource | undefined;
@@ -35,7 +37,7 @@ export function useLive(onMessage: (message: LiveMessage) => void): LineState {
       position = event.lastEventId || position;
       setState('live');
       applyLive(queries, first ? { type: 'READ_AGAIN', entries: [], by: [] } : message);
-      onMessage(message);
+      tell(message);
     };
     const failed = () => {
       setState('lost');
@@ -66,7 +68,7 @@ export function useLive(onMessage: (message: LiveMessage) => void): LineState {
       document.removeEventListener('visibilitychange', awake);
       window.removeEventListener('online', reopen);
     };
-  }, [queries, onMessage]);
+  }, [queries]);
 
   return state;
 }

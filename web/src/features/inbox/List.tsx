@@ -1,7 +1,7 @@
 import { Box, ButtonBase } from '@mui/material';
 import { type InfiniteData, type UseInfiniteQueryResult, useQuery } from '@tanstack/react-query';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { type RefObject, useEffect } from 'react';
+import { type RefObject, useEffect, useRef } from 'react';
 import { type Conversation, type InboxPage, type Line, type Topic, watchersQuery } from '../../shared/api';
 import { ProblemNote } from '../../shared/ui';
 import { waitingWords } from './model/quiet';
@@ -48,12 +48,18 @@ export function List(props: Props) {
   const watched = useQuery(watchersQuery).data ?? [];
   const others = (id: number) =>
     (watched.find((each) => each.conversationId === id)?.watchers ?? []).filter(({ staff }) => staff.id !== me);
+  // Only a new choice scrolls the list, once it is there; changes of order never do.
+  const sought = useRef(chosen);
   useEffect(() => {
-    const at = rows.findIndex((row) => row.id === chosen);
-    if (at >= 0) virtual.scrollToIndex(at, { align: 'auto' });
-    // Only a new choice scrolls the list; changes of order never do.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    sought.current = chosen;
   }, [chosen]);
+  useEffect(() => {
+    if (sought.current === undefined) return;
+    const at = rows.findIndex((row) => row.id === sought.current);
+    if (at >= 0) virtual.scrollToIndex(at, { align: 'auto' });
+    if (at >= 0 || (!query.isFetching && waiting === 0)) sought.current = undefined;
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- the virtualizer is another at each rendering
+  }, [chosen, rows, query.isFetching, waiting]);
 
   if (query.error) return <ProblemNote problem={query.error} onRetry={() => void query.refetch()} />;
   if (!query.isPending && rows.length === 0) return <Box sx={{ p: 3, color: 'text.secondary' }}>{empty}</Box>;

@@ -1,4 +1,3 @@
-import { useCallback } from 'react';
 import { useNavigate } from 'react-router';
 import type { LiveMessage } from '../../shared/api';
 import { firstToTell, kindWords, noticeName } from './model/tell';
@@ -29,23 +28,20 @@ function sound(): void {
 /** Tells of a notice as its receiver wants to be told; with several pages open, one of them does. */
 export function useTelling(): (message: LiveMessage) => void {
   const navigate = useNavigate();
-  return useCallback(
-    ({ type, notice, by }: LiveMessage) => {
-      if (type !== 'NOTICE' || !notice) return;
-      const told = firstToTell(localStorage.getItem(TOLD), notice.id);
-      if (told === undefined) return;
-      localStorage.setItem(TOLD, told);
-      if (by.includes('SOUND')) sound();
-      if (by.includes('DESKTOP') && 'Notification' in window && Notification.permission === 'granted') {
-        const title = `${noticeName(notice)}: ${kindWords(notice.kind)}`;
-        const shown = new Notification(title, { body: notice.words, tag: `fabulum-${notice.id}` });
-        shown.onclick = () => {
-          window.focus();
-          void navigate(`/inbox/${notice.conversation.id}`);
-          shown.close();
-        };
-      }
-    },
-    [navigate],
-  );
+  return ({ type, notice, by }) => {
+    if (type !== 'NOTICE' || !notice) return;
+    const told = firstToTell(localStorage.getItem(TOLD), notice.id);
+    if (told === undefined) return;
+    localStorage.setItem(TOLD, told);
+    if (by.includes('SOUND')) sound();
+    if (by.includes('DESKTOP') && 'Notification' in window && Notification.permission === 'granted') {
+      const title = `${noticeName(notice)}: ${kindWords(notice.kind)}`;
+      const shown = new Notification(title, { body: notice.words, tag: `fabulum-${notice.id}` });
+      shown.onclick = () => {
+        window.focus();
+        void navigate(`/inbox/${notice.conversation.id}`);
+        shown.close();
+      };
+    }
+  };
 }

@@ -1,0 +1,61 @@
+import { QueryClient } from '@tanstack/react-query';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { type Choice, countsQuery, listQuery } from './queries';
+import { readListsAgain } from './refresh';
+import type { Conversation, Group } from './types';
+
+const OURS: Choice = { group: 'OUR_TURN', order: 'TIME_LEFT', sentence: '' };
+const DONE: Choice = { ...OURS, group: 'DONE' };
+
+const changed = (id: number, group: Group) => ({ id, group }) as Conversation;
+
+let queries: QueryClient;
+
+/** A list as it was read, with these conversations in it. */
+function read(choice: Choice, ...ids: number[]) {
+  const rows = ids.map((id) => changed(id, choice.group));
+  queries.setQueryData(listQuery(choice).queryKey, { pages: [{ rows }], pageParams: [''] });
+}
+
+const isOld = (choice: Choice) => queries.getQueryState(listQuery(choice).queryKey)?.isInvalidated;
+
+beforeEach(() => {
+  vi.useFakeTimers();
+  queries = new QueryClient();
+  read(OURS, 1, 2);
+  read(DONE, 8, 9);
+  queries.setQueryData(countsQuery('').queryKey, {
+    ourTurn: 2,
+    theirTurn: 0,
+    setAside: 0,
+    done: 2,
+    toIdentify: 0,
+    most: 99,
+  });
+});
+
+afterEach(() => vi.useRealTimers());
+
+describe('after a change', () => {
+  it.each([
+    ['what came into a group', changed(3, 'OUR_TURN'), true, false],
+    ['what left one group for another', changed(1, 'DONE'), true, true],
+    ['what is shown and stays', changed(9, 'DONE'), false, true],
+    ['what went where nobody looks', changed(5, 'SET_ASIDE'), false, false],
+    ['anything', undefined, true, true],
+  ])('%s concerns only the lists it can be seen in', (_, row, ours, done) => {
+    readListsAgain(queries, row);
+    expect([isOld(OURS), isOld(DONE)]).toEqual([ours, done]);
+    expect(queries.getQueryState(countsQuery('').queryKey)?.isInvalidated).toBe(true);
+  });
+
+  it('lists are read at once, then no more often than every 400 ms, and no change is left out', () => {
+    readListsAgain(queries, changed(3, 'OUR_TURN'));
+    read(OURS, 1, 2, 3);
+    readListsAgain(queries, changed(4, 'OUR_TURN'));
+    readListsAgain(queries, changed(9, 'DONE'));
+    expect([isOld(OURS), isOld(DONE)]).toEqual([false, false]);
+    vi.advanceTimersByTime(400);
+    expect([isOld(OURS), isOld(DONE)]).toEqual([true, true]);
+  });
+});
