@@ -1,26 +1,10 @@
-import { type InfiniteData, QueryClient } from '@tanstack/react-query';
-import { describe, expect, it } from 'vitest';
-import type { Conversation, Entry, InboxPage, LiveMessage, Watched } from '../shared/api';
-import { keys } from '../shared/api';
+import { type InfiniteData, QueryClient, QueryObserver } from '@tanstack/react-query';
+import { describe, expect, it, vi } from 'vitest';
+import { type Dossier, type Entry, type InboxPage, keys, type LiveMessage, type Watched } from '../shared/api';
+import { conversation } from '../testing/data';
 import { applyLive, withEntries, withRow } from './apply';
 
-const row = (id: number, version: number): Conversation => ({
-  id,
-  version,
-  group: 'OUR_TURN',
-  since: '2026-06-09T19:00:00.000Z',
-  lineId: 1,
-  number: '(312) 555-0123',
-  address: '+13125550123',
-  answerable: true,
-  toIdentify: false,
-  lastAt: '2026-06-09T19:00:00.000Z',
-  lastWords: `version ${version}`,
-  lastSpeaker: 'CUSTOMER',
-  failed: false,
-  openedAt: '2026-06-09T19:00:00.000Z',
-  topics: [],
-});
+const row = (id: number, version: number) => conversation(id, { version, lastWords: `version ${version}` });
 
 const entry = (id: number, at: string, words: string): Entry => ({
   id,
@@ -76,6 +60,22 @@ describe('live messages', () => {
     entries: [],
     by: [],
     ...more,
+  });
+
+  it('a dossier that was being read when something happened is read once more, so the older never stays', async () => {
+    const queries = new QueryClient();
+    const read = (version: number) => ({ conversation: row(1, version), drafts: [] }) as unknown as Dossier;
+    const answers: ((dossier: Dossier) => void)[] = [];
+    const queryFn = () => new Promise<Dossier>((answer) => answers.push(answer));
+    queries.setQueryData(keys.dossier(1), read(1));
+    const watching = new QueryObserver(queries, { queryKey: keys.dossier(1), queryFn });
+    const stop = watching.subscribe(() => undefined);
+    applyLive(queries, message({ type: 'CONVERSATION', conversation: row(1, 2) }));
+    answers[0]?.(read(1));
+    answers[1]?.(read(2));
+    await vi.waitFor(() => expect(watching.getCurrentResult().fetchStatus).toBe('idle'));
+    expect(watching.getCurrentResult().data?.conversation.version).toBe(2);
+    stop();
   });
 
   it('what is no longer for us to see leaves every list, and its script is forgotten', () => {

@@ -1,4 +1,4 @@
-import type { InfiniteData, QueryClient } from '@tanstack/react-query';
+import type { InfiniteData, QueryClient, QueryKey } from '@tanstack/react-query';
 import {
   type Conversation,
   type Dossier,
@@ -49,6 +49,7 @@ function applyGone(queries: QueryClient, id: number): void {
 }
 
 function applyWatched(queries: QueryClient, watched: Watched): void {
+  if (isBeingRead(queries, keys.watchers)) void queries.invalidateQueries({ queryKey: keys.watchers });
   queries.setQueryData<Watched[]>(keys.watchers, (all) => all && withWatched(all, watched));
 }
 
@@ -75,10 +76,10 @@ function applyConversation(queries: QueryClient, row: Conversation, entries: Ent
   queries.setQueryData<Dossier>(keys.dossier(row.id), (dossier) =>
     dossier && dossier.conversation.version < row.version ? { ...dossier, conversation: row } : dossier,
   );
-  if (entries.some((entry) => entry.kind !== 'IN')) void queries.invalidateQueries({ queryKey: keys.dossier(row.id) });
-  const script = queries.getQueryState(keys.script(row.id));
-  if (script?.fetchStatus === 'fetching') {
-    // What is being read may be older than this message, so it is read once more.
+  if (entries.some((entry) => entry.kind !== 'IN') || isBeingRead(queries, keys.dossier(row.id))) {
+    void queries.invalidateQueries({ queryKey: keys.dossier(row.id) });
+  }
+  if (isBeingRead(queries, keys.script(row.id))) {
     void queries.invalidateQueries({ queryKey: keys.script(row.id) });
   } else {
     queries.setQueryData<InfiniteData<ScriptPage>>(
@@ -86,6 +87,11 @@ function applyConversation(queries: QueryClient, row: Conversation, entries: Ent
       (pages) => pages && withEntries(pages, entries),
     );
   }
+}
+
+/** What is being read just now may be older than the message that comes in meanwhile, so it has to be read once more. */
+function isBeingRead(queries: QueryClient, key: QueryKey): boolean {
+  return queries.getQueryState(key)?.fetchStatus === 'fetching';
 }
 
 /** The list with the row replaced where it stands; an older row never replaces a newer one. */

@@ -2,8 +2,9 @@ import { Box, ButtonBase } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { type ReactNode, useState } from 'react';
 import { linesQuery, type ListOrder, sitesQuery, staffQuery, teamsQuery, topicsQuery } from '../../shared/api';
+import { localOf } from '../../shared/format';
 import type { Sentence } from '../../shared/sentence';
-import { Blank, BlankText } from '../../shared/ui';
+import { Blank, BlankText, useNow } from '../../shared/ui';
 import { type ListAddress, ORDERS } from './model/choice';
 import { daysWords, isSaid, leftWords, type Part, PART_WORDS, PARTS, whoseKey, whoseOf } from './model/words';
 
@@ -59,6 +60,7 @@ export function SentenceLine({ address, toIdentify, onChange }: Props) {
   const { sentence } = address;
   const [adding, setAdding] = useState<Part>();
   const whose = useWhose();
+  const now = useNow();
   const lines = useQuery(linesQuery).data ?? [];
   const sites = useQuery(sitesQuery).data ?? [];
   const topics = useQuery(topicsQuery).data ?? [];
@@ -196,7 +198,10 @@ export function SentenceLine({ address, toIdentify, onChange }: Props) {
             ]}
             onChange={(days) =>
               say({
-                days: days === 'dates' ? { from: new Date().toISOString().slice(0, 10) } : { last: Number(days) },
+                days:
+                  days === 'dates'
+                    ? { from: localOf(now, lines[0]?.zone ?? 'UTC').slice(0, 10) }
+                    : { last: Number(days) },
               })
             }
           />

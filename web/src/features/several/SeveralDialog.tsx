@@ -15,8 +15,8 @@ const TITLES = {
   TEXT: 'Send the text',
 };
 
-function many(count: number): string {
-  return count === 1 ? '1 conversation' : `${count} conversations`;
+function many(count: number, of = 'conversation'): string {
+  return count === 1 ? `1 ${of}` : `${count} ${of}s`;
 }
 
 /** What the button does, with its count. */
@@ -29,7 +29,7 @@ function goWords(act: SeveralAct, check: SeveralCheck): string {
     case 'DONE':
       return `Finish ${check.will}`;
     case 'TEXT':
-      return `Send ${check.will} texts, ${check.parts} parts`;
+      return `Send ${many(check.will, 'text')}, ${many(check.parts, 'part')}`;
   }
 }
 

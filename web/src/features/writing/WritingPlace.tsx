@@ -8,7 +8,7 @@ import { MentionPicker } from './MentionPicker';
 import { sendWords } from './model/meter';
 import { PartMeter } from './PartMeter';
 import { useParts } from './useParts';
-import { answeredMeanwhile, useSend, wentOutDifferently } from './useSend';
+import { answeredMeanwhile, useSend } from './useSend';
 import { useSheet } from './useSheet';
 
 export interface WritingHandle {
@@ -32,9 +32,16 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting }: Pr
   const [paper, setPaper] = useState<Paper>(conversation.answerable ? 'REPLY' : 'NOTE');
   const reply = useSheet(me, dossier, 'REPLY');
   const note = useSheet(me, dossier, 'NOTE');
-  const send = useSend(conversation.id);
+  const sheetOf = (which: Paper) => (which === 'NOTE' ? note : reply);
+  const send = useSend(conversation.id, {
+    onSent: ({ paper: which, words, reference, finish }) => {
+      sheetOf(which).sent(words, reference);
+      if (finish) onFinish();
+    },
+    onStays: ({ paper: which }, differs) => sheetOf(which).stays(differs),
+  });
   const field = useRef<HTMLTextAreaElement>(null);
-  const writing = paper === 'NOTE' ? note : reply;
+  const writing = sheetOf(paper);
   const { sheet } = writing;
   const parts = useParts(paper === 'REPLY' ? sheet.words : '');
   const empty = sheet.words.trim() === '';
@@ -58,18 +65,9 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting }: Pr
 
   const go = (finish: boolean, whateverStandsThere = false) => {
     if (empty || send.isPending || refusal !== '') return;
-    send.mutate(
-      { paper, words: sheet.words, reference: sheet.reference, seen: whateverStandsThere ? undefined : sheet.seen },
-      {
-        onSuccess: () => {
-          writing.clear();
-          if (finish) onFinish();
-        },
-        onError: (problem) => {
-          if (wentOutDifferently(problem)) writing.renew();
-        },
-      },
-    );
+    writing.going();
+    const { words, reference } = sheet;
+    send.mutate({ paper, words, reference, seen: whateverStandsThere ? undefined : sheet.seen, finish });
   };
   const pressed = (event: KeyboardEvent) => {
     if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) {
@@ -120,7 +118,7 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting }: Pr
                 }}
               >
                 {each === 'NOTE' ? 'Note' : 'Reply'}
-                {(each === 'NOTE' ? note : reply).sheet.words !== '' && paper !== each && ' (begun)'}
+                {sheetOf(each).sheet.words !== '' && paper !== each && ' (begun)'}
               </ButtonBase>
             </span>
           </Tooltip>
@@ -168,7 +166,7 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting }: Pr
         <ProblemNote
           problem={send.error}
           retry={answeredMeanwhile(send.error) ? 'Send mine as well' : undefined}
-          onRetry={() => go(false, answeredMeanwhile(send.error))}
+          onRetry={() => go(send.variables?.finish ?? false, answeredMeanwhile(send.error))}
         />
       )}
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', mt: 0.5 }}>

@@ -5,11 +5,6 @@ import { tellOwnAct } from '../../shared/ui';
 const ANSWERED = 'urn:fabulum:problem:answered-meanwhile';
 const OTHER_WORDS = 'urn:fabulum:problem:sent-with-other-words';
 
-/** Whether an earlier attempt under this reference went out with other words. */
-export function wentOutDifferently(problem: unknown): boolean {
-  return problem instanceof ApiProblem && problem.type === OTHER_WORDS;
-}
-
 /** Whether a colleague answered since these words were begun, so that nothing was sent. */
 export function answeredMeanwhile(problem: unknown): boolean {
   return problem instanceof ApiProblem && problem.type === ANSWERED;
@@ -21,16 +16,27 @@ interface Sending {
   reference: string;
   /** The newest line that stood there when the words were begun; none to send them whatever stands there. */
   seen: number | undefined;
+  /** Whether the conversation is done once they went out. */
+  finish: boolean;
+}
+
+/** What becomes of the paper. Told also when somebody has long gone on to another conversation. */
+interface Outcome {
+  onSent: (sending: Sending) => void;
+  /** `differs` when an earlier attempt under this reference went out with other words. */
+  onStays: (sending: Sending, differs: boolean) => void;
 }
 
 /** Sends a reply or adds a note. Tried again under one reference, it goes out once. */
-export function useSend(id: number) {
+export function useSend(id: number, { onSent, onStays }: Outcome) {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: ({ paper, words, reference, seen }: Sending) =>
       paper === 'NOTE'
         ? ask('POST', `/api/conversations/${id}/notes`, { words, reference })
         : ask('POST', `/api/conversations/${id}/texts`, { words, reference, seen }),
+    onSuccess: (_, sending) => onSent(sending),
+    onError: (problem, sending) => onStays(sending, problem instanceof ApiProblem && problem.type === OTHER_WORDS),
     onSettled: () => {
       tellOwnAct();
       readAgain(queries, id);

@@ -1,7 +1,7 @@
 import { type InfiniteData, type QueryClient, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { ask, type Dossier, keys, type Paper, type ScriptPage } from '../../shared/api';
-import { freshSheet, newest, readSheet, type Sheet, storageKey } from './model/draft';
+import { afterSending, newest, readSheet, type Sheet, storageKey } from './model/draft';
 
 /** How long after the last stroke the server is told; this browser keeps every stroke at once. */
 const TELL_AFTER_MS = 1_500;
@@ -52,32 +52,47 @@ export function useSheet(staff: number, dossier: Dossier, paper: Paper) {
     };
   }, [tell]);
 
+  // What the paper is now: an answer of the server comes when another drawing of it may long have been made.
+  const latest = useRef(sheet);
   const keep = (next: Sheet) => {
+    latest.current = next;
     setSheet(next);
     if (next.words === '') localStorage.removeItem(place);
     else localStorage.setItem(place, JSON.stringify(next));
+  };
+  const tellSoon = () => {
+    const { words, seen } = latest.current;
+    untold.current = { words, seen };
+    clearTimeout(timer.current);
+    timer.current = setTimeout(tell, TELL_AFTER_MS);
   };
 
   return {
     sheet,
     write: (words: string) => {
-      const seen = sheet.words.trim() === '' ? newestLine(queries, id) : sheet.seen;
-      keep({ ...sheet, words, at: Date.now(), seen });
-      untold.current = { words, seen };
-      clearTimeout(timer.current);
-      timer.current = setTimeout(tell, TELL_AFTER_MS);
+      const { current } = latest;
+      const seen = current.words.trim() === '' ? newestLine(queries, id) : current.seen;
+      keep({ ...current, words, at: Date.now(), seen });
+      tellSoon();
     },
-    /** The words are on their way: the paper is empty, under a new reference. The server throws its draft away by itself. */
-    clear: () => {
+    /** The words are on their way: told as a draft now, they would lie there again once they went out. */
+    going: () => {
       clearTimeout(timer.current);
       untold.current = undefined;
-      keep(freshSheet(crypto.randomUUID()));
+    },
+    /** They went out, and the server threw its draft away. What was written on meanwhile stays. */
+    sent: (words: string, reference: string) => {
+      keep(afterSending(latest.current, { words, reference }, crypto.randomUUID()));
       queries.setQueryData<Dossier>(
         keys.dossier(id),
         (had) => had && { ...had, drafts: had.drafts.filter((draft) => draft.paper !== paper) },
       );
+      if (latest.current.words !== '') tellSoon();
     },
-    /** These words get a reference of their own: an earlier attempt did go out with others. */
-    renew: () => keep({ ...sheet, reference: crypto.randomUUID() }),
+    /** They did not go out, and are a draft again; under a new reference if an earlier attempt went out with others. */
+    stays: (differs: boolean) => {
+      if (differs) keep({ ...latest.current, reference: crypto.randomUUID() });
+      tellSoon();
+    },
   };
 }

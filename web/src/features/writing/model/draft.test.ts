@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { newest, readSheet } from './draft';
+import { afterSending, freshSheet, newest, readSheet } from './draft';
 
 describe('words begun', () => {
   const kept = { paper: 'REPLY' as const, words: 'from the server', at: '2026-06-09T19:00:00Z', seen: 7 };
@@ -14,5 +14,20 @@ describe('words begun', () => {
     const old = JSON.stringify({ words: 'old', reference: 'r', at: 1 });
     expect(readSheet(old)).toEqual({ words: 'old', reference: 'r', at: 1 });
     expect(newest(undefined, { ...kept, seen: undefined }, 'ref').seen).toBeUndefined();
+  });
+
+  it.each([
+    ['nothing more', 'Yes.', '', 'new'],
+    ['more after them', 'Yes.\nAnd bring the key', 'And bring the key', 'new'],
+    ['other words instead', 'No.', 'No.', 'new'],
+    ['nothing at all', '', '', 'new'],
+  ])('once they went out, with %s written meanwhile, leave what was not sent', (_, words, left, reference) => {
+    const rest = afterSending({ words, reference: 'old', at: 1, seen: 7 }, { words: 'Yes.', reference: 'old' }, 'new');
+    expect([rest.words, rest.reference]).toEqual([left, reference]);
+  });
+
+  it('that belong to another sending stay as they are', () => {
+    const other = { ...freshSheet('another'), words: 'Yes.' };
+    expect(afterSending(other, { words: 'Yes.', reference: 'old' }, 'new')).toBe(other);
   });
 });

@@ -22,6 +22,18 @@ export function newest(local: Sheet | undefined, kept: Draft | undefined, refere
   return local ?? freshSheet(reference);
 }
 
+/**
+ * What is left on a paper once its words went out: whatever was written on since, under a reference of its own.
+ *
+ * @param sent as they went
+ */
+export function afterSending(sheet: Sheet, sent: Pick<Sheet, 'words' | 'reference'>, reference: string): Sheet {
+  if (sheet.reference !== sent.reference) return sheet;
+  if (sheet.words === sent.words) return freshSheet(reference);
+  const rest = sheet.words.startsWith(sent.words) ? sheet.words.slice(sent.words.length).trimStart() : sheet.words;
+  return { ...sheet, words: rest, reference };
+}
+
 export function storageKey(staff: number, conversation: number, paper: Paper): string {
   return `fabulum.draft.${staff}.${conversation}.${paper}`;
 }

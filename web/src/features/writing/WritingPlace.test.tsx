@@ -1,0 +1,157 @@
+// @vitest-environment jsdom
+import { act, fireEvent, screen, waitFor } from '@testing-library/react';
+import { createRef } from 'react';
+import { describe, expect, it, vi } from 'vitest';
+import { type Dossier, keys } from '../../shared/api';
+import { conversation, dock, maren, priya, session } from '../../testing/data';
+import { type Answers, No, show } from '../../testing/show';
+import { type WritingHandle, WritingPlace } from './WritingPlace';
+
+const dossier: Dossier = {
+  conversation: conversation(7, { number: '(312) 555-0107' }),
+  drafts: [],
+  holders: [],
+  left: [],
+  newest: 40,
+  watchers: [],
+};
+
+const PARTS = { encoding: 'BASIC', forcing: [], parts: 1, units: 4, unitsLeft: 156 };
+const ANSWERS: Answers = {
+  'POST /api/parts': PARTS,
+  'GET /api/staff': [maren, priya],
+  'PUT /api/conversations/7/drafts/REPLY': undefined,
+  'PUT /api/conversations/7/drafts/NOTE': undefined,
+};
+const TEXTS = 'POST /api/conversations/7/texts';
+
+function lay(answers: Answers = {}, me = session) {
+  const onFinish = vi.fn();
+  const ref = createRef<WritingHandle>();
+  const place = (
+    <WritingPlace
+      ref={ref}
+      dossier={dossier}
+      line={dock}
+      me={maren.id}
+      onFinish={onFinish}
+      onWriting={() => undefined}
+    />
+  );
+  const page = show(place, { ...ANSWERS, ...answers }, me);
+  page.queries.setQueryData(keys.dossier(7), dossier);
+  return { ...page, onFinish, ref, place };
+}
+
+const paper = () => screen.getByRole<HTMLTextAreaElement>('textbox', { name: /^Reply to|^Note/ });
+const write = (words: string) => fireEvent.change(paper(), { target: { value: words } });
+const press = (key: string, more = {}) => fireEvent.keyDown(paper(), { key, ...more });
+const send = (more = {}) => press('Enter', { ctrlKey: true, ...more });
+
+/** An answer that is given when the test says so. */
+function later() {
+  let give: (body: unknown) => void = () => undefined;
+  const answer = new Promise((resolve) => (give = resolve));
+  return { answer: () => answer, give: (body?: unknown) => act(async () => give(await body)) };
+}
+
+describe('the writing place', () => {
+  it('sends what is on the paper under one reference, against the newest line that stood there, and is empty then', async () => {
+    const page = lay({ [TEXTS]: {} });
+    write('Yes, berth 12.');
+    send();
+    await waitFor(() => expect(paper().value).toBe(''));
+    expect(page.told('POST', '/api/conversations/7/texts')).toEqual([
+      { words: 'Yes, berth 12.', reference: expect.any(String) as string, seen: 40 },
+    ]);
+    expect(page.onFinish).not.toHaveBeenCalled();
+    expect(localStorage).toHaveLength(0);
+  });
+
+  it('keeps what one writes on while the first words are on their way, and sends it by itself', async () => {
+    const slow = later();
+    const page = lay({ [TEXTS]: slow.answer });
+    write('Yes.');
+    send();
+    write('Yes.\nAnd bring the key');
+    await slow.give({});
+    expect(paper().value).toBe('And bring the key');
+    send();
+    await waitFor(() => expect(paper().value).toBe(''));
+    const [first, second] = page.told('POST', '/api/conversations/7/texts') as { words: string; reference: string }[];
+    expect([first?.words, second?.words]).toEqual(['Yes.', 'And bring the key']);
+    expect(second?.reference).not.toBe(first?.reference);
+  });
+
+  it('leaves no draft behind when one goes on to another conversation while it sends, and finishes what was to be', async () => {
+    const slow = later();
+    const page = lay({ [TEXTS]: slow.answer });
+    write('Yes.');
+    send({ shiftKey: true });
+    page.again(<p>another conversation</p>);
+    await slow.give({});
+    await waitFor(() => expect(page.onFinish).toHaveBeenCalledTimes(1));
+    expect(page.told('PUT', '/api/conversations/7/drafts/REPLY')).toEqual([]);
+    page.again(page.place);
+    expect(paper().value).toBe('');
+  });
+
+  it('keeps words that crossed a colleague’s, and sends them as well when told to', async () => {
+    const no = new No(409, 'answered-meanwhile', 'Priya Nandakumar answered meanwhile.');
+    const page = lay({ [TEXTS]: ({ body }: { body: unknown }) => ((body as { seen?: number }).seen ? no : {}) });
+    write('Yes.');
+    send({ shiftKey: true });
+    expect(await screen.findByText(/Priya Nandakumar answered meanwhile/)).toBeTruthy();
+    expect(paper().value).toBe('Yes.');
+    expect(page.onFinish).not.toHaveBeenCalled();
+    fireEvent.click(screen.getByRole('button', { name: 'Send mine as well' }));
+    await waitFor(() => expect(paper().value).toBe(''));
+    expect(page.onFinish).toHaveBeenCalledTimes(1);
+    const [first, second] = page.told('POST', '/api/conversations/7/texts') as { reference: string; seen?: number }[];
+    expect(second?.reference).toBe(first?.reference);
+    expect(second?.seen).toBeUndefined();
+  });
+
+  it('tries again under the same reference when no answer came, and under another once that went out otherwise', async () => {
+    const page = lay({ [TEXTS]: () => new No(503, 'busy', 'Try again in a moment.') });
+    write('Yes.');
+    send();
+    expect(await screen.findByText(/Try again in a moment/)).toBeTruthy();
+    page.answers[TEXTS] = new No(409, 'sent-with-other-words', 'It went out with other words.');
+    write('Yes, do.');
+    send();
+    expect(await screen.findByText(/with other words/)).toBeTruthy();
+    page.answers[TEXTS] = {};
+    send();
+    await waitFor(() => expect(paper().value).toBe(''));
+    const told = page.told('POST', '/api/conversations/7/texts') as { reference: string; words: string }[];
+    expect(told.map(({ words }) => words)).toEqual(['Yes.', 'Yes, do.', 'Yes, do.']);
+    expect(new Set(told.map(({ reference }) => reference)).size).toBe(2);
+  });
+
+  it('has a second paper for the team, each with its own words, and completes a colleague’s name', async () => {
+    const page = lay({ 'POST /api/conversations/7/notes': {} });
+    write('Half a reply');
+    fireEvent.click(screen.getByRole('button', { name: 'Note' }));
+    expect(paper().value).toBe('');
+    expect(screen.getByRole('button', { name: 'Reply (begun)' })).toBeTruthy();
+    await waitFor(() => expect(page.asked.some(({ path }) => path === '/api/staff')).toBe(true));
+    write('Ask @pri');
+    paper().setSelectionRange(8, 8);
+    act(() => void document.dispatchEvent(new Event('selectionchange')));
+    expect(await screen.findByRole('group', { name: 'Colleagues this may name' })).toBeTruthy();
+    press('Tab');
+    expect(paper().value).toBe('Ask @Priya Nandakumar ');
+    send();
+    await waitFor(() => expect(paper().value).toBe(''));
+    expect(page.told('POST', '/api/conversations/7/notes')).toMatchObject([{ words: 'Ask @Priya Nandakumar ' }]);
+    act(() => page.ref.current?.begin('REPLY', 'and more'));
+    expect(paper().value).toBe('Half a reply\nand more');
+  });
+
+  it('says who can allow it to somebody who may not text', () => {
+    lay({}, { ...session, may: ['WORK'] });
+    expect(paper().disabled).toBe(true);
+    expect(paper().placeholder).toBe('You may not text customers. Maren Oduya can allow it.');
+  });
+});

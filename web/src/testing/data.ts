@@ -1,0 +1,84 @@
+import type { Conversation, Line, Session, Staff, Team, Topic } from '../shared/api/types';
+
+/** When it is in tests: a Tuesday in June, five past two in the afternoon in Chicago. */
+export const NOW = '2026-06-09T19:05:00.000Z';
+
+export const maren: Staff = {
+  id: 1,
+  name: 'Maren Oduya',
+  initials: 'MO',
+  role: 'LEAD',
+  active: true,
+  mark: { ink: 'PINE', shape: 'SAIL' },
+};
+
+export const priya: Staff = {
+  id: 2,
+  name: 'Priya Nandakumar',
+  initials: 'PN',
+  role: 'STAFF',
+  active: true,
+  mark: { ink: 'TEAL', shape: 'WAVE' },
+};
+
+export const harbour: Team = { id: 1, name: 'Harbour office', members: [1, 2] };
+
+export const dock: Line = {
+  id: 1,
+  name: 'Dock office',
+  number: '+19205550101',
+  shownNumber: '(920) 555-0101',
+  region: 'US',
+  site: 'North Dock',
+  siteId: 1,
+  teamId: 1,
+  way: 'NOBODY',
+  zone: 'America/Chicago',
+  inUse: true,
+  narrowed: false,
+};
+
+export const yard: Line = {
+  ...dock,
+  id: 2,
+  name: 'Yard and lift',
+  number: '+19205550102',
+  shownNumber: '(920) 555-0102',
+};
+
+export const berths: Topic = { id: 1, teamId: 1, name: 'berths', colour: 'PINE', retired: false };
+export const repairs: Topic = { id: 2, teamId: 1, name: 'repairs', colour: 'CLAY', retired: false };
+
+/** Maren, who may do everything. */
+export const session: Session = {
+  staff: maren,
+  in: true,
+  why: 'ALWAYS',
+  now: NOW,
+  clockRuns: false,
+  leads: [maren.name],
+  mustChangePassword: false,
+  may: ['WORK', 'TEXT', 'SEND_TO_MANY', 'EXPORT', 'CHANGE_TEMPLATES', 'REMOVE_FOR_GOOD', 'LEAD'],
+};
+
+/** Somebody nobody knows, who waits on us since five minutes on the dock office's line. */
+export function conversation(id: number, more: Partial<Conversation> = {}): Conversation {
+  return {
+    id,
+    version: 1,
+    group: 'OUR_TURN',
+    since: '2026-06-09T19:00:00.000Z',
+    lineId: 1,
+    number: `(312) 555-0${100 + id}`,
+    address: `+131255501${id}`,
+    answerable: true,
+    toIdentify: false,
+    lastAt: '2026-06-09T19:00:00.000Z',
+    lastWords: `words of ${id}`,
+    lastSpeaker: 'CUSTOMER',
+    failed: false,
+    openedAt: '2026-06-09T19:00:00.000Z',
+    topics: [],
+    ...more,
+  };
+}
