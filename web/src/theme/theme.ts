@@ -145,7 +145,22 @@ export const theme = createTheme({
   },
   components: {
     MuiButtonBase: { defaultProps: { disableRipple: true }, styleOverrides: { root: { fontFamily: 'inherit' } } },
-    MuiButton: { defaultProps: { size: 'small' }, styleOverrides: { root: { minWidth: 0, lineHeight: 1.5 } } },
+    MuiButton: {
+      defaultProps: { size: 'small' },
+      styleOverrides: {
+        root: ({ theme: t }) => ({
+          minWidth: 0,
+          lineHeight: 1.5,
+          // Can be reached, to say why it does nothing.
+          '&[aria-disabled="true"]': {
+            color: t.vars?.palette.action.disabled,
+            backgroundColor: 'transparent',
+            cursor: 'default',
+          },
+          '&.MuiButton-contained[aria-disabled="true"]': { backgroundColor: t.vars?.palette.action.disabledBackground },
+        }),
+      },
+    },
     MuiPaper: { defaultProps: { elevation: 0 }, styleOverrides: { root: { backgroundImage: 'none' } } },
     MuiMenu: { defaultProps: { transitionDuration: 0 } },
     MuiPopover: {
