@@ -134,7 +134,7 @@ export function LineForm({ id, first }: Props) {
         <WeekEditor week={line.week} problems={why('week')} onChange={(week) => change({ week })} />
       </Part>
       <Part title="Closed days">
-        <ClosedDays line={line} today={localOf(now, 'UTC').slice(0, 10)} onChange={change} />
+        <ClosedDays line={line} today={localOf(now, first.zone).slice(0, 10)} onChange={change} />
         {[...why('closedDays'), ...why('holidays')].map((each) => (
           <Box key={each} role="alert" sx={{ color: 'error.main' }}>
             {each}

@@ -40,6 +40,11 @@ function useChange() {
 
 function TeamTopics({ team, topics }: { team: Team; topics: Topic[] }) {
   const [editing, setEditing] = useState<number | 'new'>();
+  const [outcome, setOutcome] = useState<Outcome>();
+  const done = (came?: Outcome) => {
+    setEditing(undefined);
+    setOutcome(came);
+  };
   const used = topics.filter((topic) => !topic.retired);
   const retired = topics.filter((topic) => topic.retired);
   const free = COLOURS.find((colour) => !used.some((topic) => topic.colour === colour)) ?? 'STONE';
@@ -55,14 +60,7 @@ function TeamTopics({ team, topics }: { team: Team; topics: Topic[] }) {
       )}
       {used.map((topic) =>
         editing === topic.id ? (
-          <TopicForm
-            key={topic.id}
-            topic={topic}
-            team={team}
-            others={used}
-            free={topic.colour}
-            onDone={() => setEditing(undefined)}
-          />
+          <TopicForm key={topic.id} topic={topic} team={team} others={used} free={topic.colour} onDone={done} />
         ) : (
           <Box
             key={topic.id}
@@ -81,25 +79,35 @@ function TeamTopics({ team, topics }: { team: Team; topics: Topic[] }) {
         ),
       )}
       {editing === 'new' ? (
-        <TopicForm topic={undefined} team={team} others={used} free={free} onDone={() => setEditing(undefined)} />
+        <TopicForm topic={undefined} team={team} others={used} free={free} onDone={done} />
       ) : (
         <Button sx={{ px: 0, mt: 0.5 }} onClick={() => setEditing('new')} aria-label={`Add a topic to ${team.name}`}>
           Add a topic
         </Button>
       )}
-      {retired.length > 0 && <Retired topics={retired} all={topics} />}
+      {outcome && (
+        <Box role="status" sx={{ typography: 'body2', color: 'text.secondary' }}>
+          {outcomeWords(outcome)}
+        </Box>
+      )}
+      {retired.length > 0 && <Retired topics={retired} all={topics} onDone={done} />}
     </Box>
   );
 }
 
-function Retired({ topics, all }: { topics: Topic[]; all: Topic[] }) {
+interface RetiredProps {
+  topics: Topic[];
+  all: Topic[];
+  onDone: (came: Outcome) => void;
+}
+
+function Retired({ topics, all, onDone }: RetiredProps) {
   const change = useChange();
-  const bringBack = (topic: Topic) =>
-    change.mutate({
-      method: 'PUT',
-      path: `topics/${topic.id}`,
-      body: { name: topic.name, colour: topic.colour, promiseMinutes: topic.promiseMinutes, retired: false },
-    });
+  const bringBack = ({ id, name, colour, promiseMinutes }: Topic) =>
+    change.mutate(
+      { method: 'PUT', path: `topics/${id}`, body: { name, colour, promiseMinutes, retired: false } },
+      { onSuccess: onDone },
+    );
   return (
     <Box sx={{ typography: 'body2', color: 'text.secondary', mt: 0.5 }}>
       Retired; conversations keep them:
@@ -112,6 +120,7 @@ function Retired({ topics, all }: { topics: Topic[]; all: Topic[] }) {
           </Button>
         </Box>
       ))}
+      {change.error && <ProblemNote problem={change.error} />}
     </Box>
   );
 }
@@ -121,7 +130,8 @@ interface FormProps {
   team: Team;
   others: Topic[];
   free: TopicColour;
-  onDone: () => void;
+  /** Told what it came to, if anything was changed. */
+  onDone: (came?: Outcome) => void;
 }
 
 function TopicForm({ topic, team, others, free, onDone }: FormProps) {
@@ -190,12 +200,11 @@ function TopicForm({ topic, team, others, free, onDone }: FormProps) {
         </Box>
       </Box>
       {change.error && <ProblemNote problem={change.error} />}
-      {change.data && <Box role="status">{outcomeWords(change.data)}</Box>}
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap' }}>
         <Button type="submit" variant="contained" disabled={change.isPending || setup.name.trim() === ''}>
           {topic ? 'Save' : 'Add'}
         </Button>
-        <Button onClick={onDone}>Cancel</Button>
+        <Button onClick={() => onDone()}>Cancel</Button>
         {topic && <Button onClick={() => send({ ...setup, retired: true })}>Retire</Button>}
         {topic && targets.length > 0 && (
           <Box sx={{ typography: 'body2' }}>
