@@ -11,5 +11,6 @@ export default defineConfig(({ mode }) => ({
     rolldownOptions: { input: mode === 'handsets' ? 'handsets.html' : 'index.html' },
   },
   server: { proxy: { '/api': 'http://localhost:8080' } },
-  test: { environment: 'node', include: ['src/**/*.test.{ts,tsx}'] },
+  // A machine that builds for everyone may stall for seconds.
+  test: { environment: 'node', include: ['src/**/*.test.{ts,tsx}'], testTimeout: 30_000 },
 }));

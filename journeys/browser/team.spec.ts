@@ -238,7 +238,7 @@ test('what one may not do is shown, with who can allow it; what one may not see 
   const viewer = await beside(browser, 'noor');
   await viewer.getByRole('region', { name: 'Conversations' }).getByRole('link').first().click();
   await expect(viewer.getByRole('button', { name: 'Take', exact: true })).toBeDisabled();
-  await viewer.getByRole('button', { name: 'Done', exact: true }).locator('..').hover();
+  await viewer.getByRole('button', { name: 'Done', exact: true }).hover();
   await expect(viewer.getByRole('tooltip')).toContainText('You may not change conversations. Maren Oduya can allow it.');
   await expect(viewer.getByRole('button', { name: 'Send', exact: true })).toBeDisabled();
   await expect(viewer.getByRole('link', { name: 'Set-up' })).toHaveCount(0);

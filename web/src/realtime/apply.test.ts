@@ -1,5 +1,5 @@
 import { type InfiniteData, QueryClient, QueryObserver } from '@tanstack/react-query';
-import { describe, expect, it, vi } from 'vitest';
+import { describe, expect, it, onTestFinished, vi } from 'vitest';
 import { type Dossier, type Entry, type InboxPage, keys, type LiveMessage, type Watched } from '../shared/api';
 import { conversation } from '../testing/data';
 import { applyLive, withEntries, withRow } from './apply';
@@ -106,6 +106,8 @@ describe('live messages', () => {
   });
 
   it('notices are read again when there is one, and when what one of them tells of changes', () => {
+    vi.useFakeTimers();
+    onTestFinished(() => void vi.useRealTimers());
     const queries = new QueryClient();
     const notice = { id: 1, kind: 'MINE', words: '', at: '', seen: false, conversation: row(1, 1) };
     const isOld = () => queries.getQueryState(keys.notices)?.isInvalidated;
@@ -115,7 +117,9 @@ describe('live messages', () => {
     applyLive(queries, message({ type: 'CONVERSATION', conversation: row(1, 2) }));
     expect(isOld()).toBe(true);
     queries.setQueryData(keys.notices, { notices: [notice], unseen: 1 });
-    applyLive(queries, message({ type: 'NOTICE' }));
+    for (let i = 0; i < 50; i++) applyLive(queries, message({ type: 'NOTICE' }));
+    expect(isOld()).toBe(false);
+    vi.advanceTimersByTime(400);
     expect(isOld()).toBe(true);
   });
 

@@ -8,6 +8,7 @@ import {
   type LiveMessage,
   type NoticePage,
   readListsAgain,
+  readNoticesAgain,
   type ScriptPage,
   type Watched,
 } from '../shared/api';
@@ -30,7 +31,7 @@ export function applyLive(queries: QueryClient, message: LiveMessage): void {
       if (message.watched) applyWatched(queries, message.watched);
       return;
     case 'NOTICE':
-      void queries.invalidateQueries({ queryKey: keys.notices });
+      readNoticesAgain(queries);
       return;
     case 'PEOPLE':
       for (const queryKey of [keys.staff, keys.session, keys.office, keys.setup, keys.me])
@@ -43,7 +44,7 @@ function applyGone(queries: QueryClient, id: number): void {
   queries.setQueriesData<InfiniteData<InboxPage>>({ queryKey: keys.lists }, (list) => list && withoutRow(list, id));
   void queries.resetQueries({ queryKey: keys.dossier(id) });
   queries.removeQueries({ queryKey: keys.script(id) });
-  void queries.invalidateQueries({ queryKey: keys.notices });
+  readNoticesAgain(queries);
   void queries.invalidateQueries({ queryKey: keys.lines });
   readListsAgain(queries);
 }
@@ -68,11 +69,8 @@ function applyConversation(queries: QueryClient, row: Conversation, entries: Ent
   queries.setQueriesData<InfiniteData<InboxPage>>({ queryKey: keys.lists }, (list) => list && withRow(list, row));
   readListsAgain(queries, row);
   void queries.invalidateQueries({ queryKey: keys.jump });
-  void queries.invalidateQueries({ queryKey: keys.office });
   const notices = queries.getQueryData<NoticePage>(keys.notices);
-  if (notices?.notices.some((notice) => notice.conversation.id === row.id)) {
-    void queries.invalidateQueries({ queryKey: keys.notices });
-  }
+  if (notices?.notices.some((notice) => notice.conversation.id === row.id)) readNoticesAgain(queries);
   queries.setQueryData<Dossier>(keys.dossier(row.id), (dossier) =>
     dossier && dossier.conversation.version < row.version ? { ...dossier, conversation: row } : dossier,
   );

@@ -1,6 +1,6 @@
 import { ThemeProvider } from '@mui/material';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { cleanup, render } from '@testing-library/react';
+import { cleanup, configure, render } from '@testing-library/react';
 import type { ReactElement } from 'react';
 import { MemoryRouter, useLocation } from 'react-router';
 import { afterEach, expect, vi } from 'vitest';
@@ -30,6 +30,9 @@ export class No {
     readonly fields: { field: string; why: string }[] = [],
   ) {}
 }
+
+// A machine that builds for everyone may stall for seconds.
+configure({ asyncUtilTimeout: 8_000 });
 
 let unanswered: string[] = [];
 

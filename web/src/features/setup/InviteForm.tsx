@@ -54,7 +54,7 @@ export function InviteForm({ onDone }: { onDone: (id: number, link: string | und
         {...whyOf(invite.error, 'email')}
         onChange={(event) => setEmail(event.target.value)}
       />
-      <PersonFields setup={setup} problem={invite.error} onChange={setSetup} />
+      <PersonFields setup={setup} problem={invite.error} onChange={(change) => setSetup({ ...setup, ...change })} />
       {invite.error && <ProblemNote problem={invite.error} />}
       <Box sx={{ color: 'text.secondary' }}>
         They get a link by mail to choose their name, mark and password. It works once, and for three days.

@@ -18,16 +18,21 @@ export function LadderEditor({ of, id, without }: Props) {
   if (ladder.error) return <ProblemNote problem={ladder.error} onRetry={() => void ladder.refetch()} />;
   if (!ladder.data) return null;
   const { steps } = ladder.data;
-  return <Steps key={JSON.stringify(steps)} of={of} id={id} first={steps} without={without} />;
+  return <Steps of={of} id={id} first={steps} without={without} />;
 }
 
 function Steps({ of, id, first, without }: Props & { first: LadderStep[] }) {
   const queries = useQueryClient();
   const staff = (useQuery(staffQuery).data ?? []).filter((one) => one.active);
-  const [steps, setSteps] = useState(first);
+  // Until something is changed here, a colleague's change shows.
+  const [edited, setSteps] = useState<LadderStep[]>();
+  const steps = edited ?? first;
   const save = useMutation({
     mutationFn: () => ask('PUT', `/api/setup/${of}/${id}/ladder`, { steps }),
-    onSuccess: () => queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'session' }),
+    onSuccess: async () => {
+      await queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'session' });
+      setSteps(undefined);
+    },
   });
   const told = [
     { value: 'OWNER', words: 'whoever has it' },
@@ -79,7 +84,7 @@ function Steps({ of, id, first, without }: Props & { first: LadderStep[] }) {
             <Button variant="contained" disabled={save.isPending} onClick={() => save.mutate()}>
               Save the ladder
             </Button>
-            <Button onClick={() => setSteps(first)}>As it was</Button>
+            <Button onClick={() => setSteps(undefined)}>As it was</Button>
           </>
         )}
       </Box>

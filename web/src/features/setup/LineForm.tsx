@@ -1,17 +1,18 @@
 import { Autocomplete, Box, Button, Checkbox, FormControlLabel, TextField } from '@mui/material';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { type ReactNode, useState } from 'react';
+import type { ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { ApiProblem, ask, type LineSetup, sitesQuery, teamsQuery } from '../../shared/api';
 import { localOf } from '../../shared/format';
 import { Blank, ProblemNote, useNow } from '../../shared/ui';
+import { WeekEditor } from '../../shared/week';
 import { bookSerif } from '../../theme';
 import { ClosedDays } from './ClosedDays';
 import { LadderEditor } from './LadderEditor';
 import { LinePreview } from './LinePreview';
 import { LineWork } from './LineWork';
 import { type Outcome, outcomeWords } from './outcome';
-import { WeekEditor } from '../../shared/week';
+import { useEdits } from './useEdits';
 
 interface Props {
   /** Empty for a new line. */
@@ -39,24 +40,25 @@ export function LineForm({ id, first }: Props) {
   const now = useNow();
   const sites = useQuery(sitesQuery).data ?? [];
   const teams = useQuery(teamsQuery).data ?? [];
-  const [line, setLine] = useState(first);
+  const edits = useEdits(first);
+  const line = edits.now;
   const save = useMutation({
     mutationFn: () =>
       ask<Outcome>(id === undefined ? 'POST' : 'PUT', `/api/setup/lines${id === undefined ? '' : `/${id}`}`, line),
     onSuccess: async (outcome) => {
       await queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'session' });
+      edits.asItWas();
       if (id === undefined) void navigate(`/setup/lines/${outcome.id}`);
     },
   });
   const change = (next: Partial<LineSetup>) => {
     save.reset();
-    setLine({ ...line, ...next });
+    edits.change(next);
   };
   const fields = save.error instanceof ApiProblem ? save.error.fields : [];
   const why = (field: string) => fields.filter((each) => each.field === field).map((each) => each.why);
   const text = (field: string) => ({ error: why(field).length > 0, helperText: why(field).join(' ') || undefined });
   const hours = Math.floor(line.promiseMinutes / 60);
-  const changed = JSON.stringify(line) !== JSON.stringify(first);
   return (
     <Box
       component="form"
@@ -160,14 +162,14 @@ export function LineForm({ id, first }: Props) {
           flexWrap: 'wrap',
         }}
       >
-        <Button type="submit" variant="contained" disabled={!changed || save.isPending}>
+        <Button type="submit" variant="contained" disabled={!edits.changed || save.isPending}>
           {id === undefined ? 'Add the line' : 'Save, at once for everyone'}
         </Button>
-        {changed && (
+        {edits.changed && (
           <Button
             onClick={() => {
               save.reset();
-              setLine(first);
+              edits.asItWas();
             }}
           >
             As it was

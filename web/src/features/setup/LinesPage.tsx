@@ -49,7 +49,7 @@ export function LinesPage() {
 function KnownLine({ id }: { id: number }) {
   const setup = useQuery(lineSetupQuery(id));
   if (setup.error) return <ProblemNote problem={setup.error} onRetry={() => void setup.refetch()} />;
-  return setup.data ? <LineForm key={`${id} ${JSON.stringify(setup.data)}`} id={id} first={setup.data} /> : null;
+  return setup.data ? <LineForm key={id} id={id} first={setup.data} /> : null;
 }
 
 function NewLine() {

@@ -28,7 +28,7 @@ export function PeoplePage({ session }: { session: Session }) {
       {id === 'new' ? (
         <InviteForm onDone={(made, link) => void navigate(`/setup/people/${made}`, { state: { link } })} />
       ) : (
-        chosen && <PersonForm key={JSON.stringify(chosen)} person={chosen} me={session.staff.id} />
+        chosen && <PersonForm key={chosen.staff.id} person={chosen} me={session.staff.id} />
       )}
     </Box>
   );

@@ -7,7 +7,8 @@ import { PERMISSIONS, ROLES, suits, usual } from './model/people';
 interface Props {
   setup: PersonSetup;
   problem: unknown;
-  onChange: (setup: PersonSetup) => void;
+  /** Told only what changes. */
+  onChange: (change: Partial<PersonSetup>) => void;
 }
 
 function toggled<T>(all: T[] | undefined, one: T, on: boolean): T[] {
@@ -27,7 +28,7 @@ export function PersonFields({ setup, problem, onChange }: Props) {
           name="Role"
           value={setup.role}
           options={ROLES}
-          onChange={(value) => onChange({ ...setup, role: value, permissions: usual(value) })}
+          onChange={(value) => onChange({ role: value, permissions: usual(value) })}
         />
         , who {role?.means}.
       </Box>
@@ -44,7 +45,7 @@ export function PersonFields({ setup, problem, onChange }: Props) {
                 <Checkbox
                   size="small"
                   checked={setup.permissions?.includes(value) ?? false}
-                  onChange={(_, on) => onChange({ ...setup, permissions: toggled(setup.permissions, value, on) })}
+                  onChange={(_, on) => onChange({ permissions: toggled(setup.permissions, value, on) })}
                 />
               }
               label={words}
@@ -63,7 +64,7 @@ export function PersonFields({ setup, problem, onChange }: Props) {
               <Checkbox
                 size="small"
                 checked={setup.teams?.includes(team.id) ?? false}
-                onChange={(_, on) => onChange({ ...setup, teams: toggled(setup.teams, team.id, on) })}
+                onChange={(_, on) => onChange({ teams: toggled(setup.teams, team.id, on) })}
               />
             }
             label={team.name}
@@ -77,7 +78,7 @@ export function PersonFields({ setup, problem, onChange }: Props) {
         value={setup.limit ?? ''}
         {...whyOf(problem, 'limit')}
         onChange={(event) =>
-          onChange({ ...setup, limit: event.target.value === '' ? undefined : Math.trunc(Number(event.target.value)) })
+          onChange({ limit: event.target.value === '' ? undefined : Math.trunc(Number(event.target.value)) })
         }
         sx={{ width: 290 }}
       />

@@ -8,6 +8,7 @@ import { bookSerif } from '../../theme';
 import { PlanForm } from '../me';
 import { Leaving } from '../office';
 import { PersonFields } from './PersonFields';
+import { useEdits } from './useEdits';
 
 interface Props {
   person: Person;
@@ -21,31 +22,26 @@ export function PersonForm({ person, me }: Props) {
   const link = (useLocation().state as { link?: string } | null)?.link;
   const { staff, standing } = person;
   const zone = useQuery(linesQuery).data?.[0]?.zone ?? 'UTC';
-  const first: PersonSetup = {
-    role: staff.role,
-    permissions: person.permissions,
-    teams: person.teams,
-    limit: person.limit,
-  };
-  const [setup, setSetup] = useState(first);
+  const { permissions, teams, limit } = person;
+  const edits = useEdits<PersonSetup>({ role: staff.role, permissions, teams, limit });
   const [leaving, setLeaving] = useState(false);
   const [planning, setPlanning] = useState(false);
   const act = useMutation({
     mutationFn: ({ path, body }: { path: string; body?: unknown }) =>
       ask<Invited | undefined>(path === '' ? 'PUT' : 'POST', `/api/setup/people/${staff.id}${path}`, body),
-    onSuccess: (answer) => {
+    onSuccess: async (answer, { path }) => {
       if (answer?.link) void navigate('.', { replace: true, state: { link: answer.link } });
-      return queries.invalidateQueries();
+      await queries.invalidateQueries();
+      if (path === '') edits.asItWas();
     },
   });
-  const changed = JSON.stringify(setup) !== JSON.stringify(first);
   return (
     <Box
       component="form"
       aria-label={staff.name}
       onSubmit={(event) => {
         event.preventDefault();
-        act.mutate({ path: '', body: setup });
+        act.mutate({ path: '', body: edits.now });
       }}
       sx={{ display: 'grid', gap: 2, p: 2, maxWidth: 880, alignContent: 'start' }}
     >
@@ -79,13 +75,13 @@ export function PersonForm({ person, me }: Props) {
           <Button onClick={() => act.mutate({ path: '/on' })}>Let in again</Button>
         </Box>
       )}
-      <PersonFields setup={setup} problem={act.error} onChange={setSetup} />
+      <PersonFields setup={edits.now} problem={act.error} onChange={edits.change} />
       {act.error && <ProblemNote problem={act.error} />}
       <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap' }}>
-        <Button type="submit" variant="contained" disabled={!changed || act.isPending}>
+        <Button type="submit" variant="contained" disabled={!edits.changed || act.isPending}>
           Save, at once
         </Button>
-        {changed && <Button onClick={() => setSetup(first)}>As it was</Button>}
+        {edits.changed && <Button onClick={edits.asItWas}>As it was</Button>}
         <Button aria-expanded={planning} onClick={() => setPlanning(!planning)}>
           When {staff.name.split(' ')[0]} is in
         </Button>

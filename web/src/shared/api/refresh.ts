@@ -2,45 +2,58 @@ import type { InfiniteData, QueryClient } from '@tanstack/react-query';
 import { type Choice, keys } from './queries';
 import type { Conversation, InboxPage } from './types';
 
-/** However much happens, lists are read again no more often than this. */
+/** However much happens, the same is read again no more often than this. */
 const AT_MOST_EVERY_MS = 400;
-const planned = new WeakMap<QueryClient, ReturnType<typeof setTimeout>>();
-const lastRead = new WeakMap<QueryClient, number>();
+
+interface Pace {
+  last: number;
+  timer?: ReturnType<typeof setTimeout> | undefined;
+}
+
+const paces = new WeakMap<QueryClient, Map<string, Pace>>();
 /** What has changed since lists were last read; nothing in particular means that anything may have. */
 const changes = new WeakMap<QueryClient, (Conversation | undefined)[]>();
 
+/** Reads at once, or a moment later where that has only just been done; however often that is asked for meanwhile, once. */
+function atEase(queries: QueryClient, what: string, read: () => void): void {
+  const all = paces.get(queries) ?? new Map<string, Pace>();
+  paces.set(queries, all);
+  const pace = all.get(what) ?? { last: 0 };
+  all.set(what, pace);
+  if (pace.timer !== undefined) return;
+  const go = () => {
+    pace.timer = undefined;
+    pace.last = Date.now();
+    read();
+  };
+  const wait = pace.last + AT_MOST_EVERY_MS - Date.now();
+  if (wait <= 0) go();
+  else pace.timer = setTimeout(go, wait);
+}
+
 /**
- * What shows conversations is read again: at once, or a moment later where that has only just been done.
+ * What shows conversations is read again.
  *
  * @param changed the one that changed, where it is just one: lists that neither show it nor could are left as they are
  */
 export function readListsAgain(queries: QueryClient, changed?: Conversation): void {
   changes.set(queries, [...(changes.get(queries) ?? []), changed]);
-  if (planned.has(queries)) return;
-  const wait = (lastRead.get(queries) ?? 0) + AT_MOST_EVERY_MS - Date.now();
-  if (wait <= 0) {
-    readNow(queries);
-  } else {
-    planned.set(
-      queries,
-      setTimeout(() => {
-        planned.delete(queries);
-        readNow(queries);
-      }, wait),
-    );
-  }
+  atEase(queries, 'lists', () => {
+    const since = changes.get(queries) ?? [];
+    changes.delete(queries);
+    void queries.invalidateQueries({
+      queryKey: keys.lists,
+      predicate: ({ queryKey, state }) =>
+        since.some((row) => !row || concerns(row, queryKey[1] as Choice, state.data as InfiniteData<InboxPage>)),
+    });
+    for (const queryKey of [keys.counts, keys.ribbon, keys.sentences, keys.office])
+      void queries.invalidateQueries({ queryKey });
+  });
 }
 
-function readNow(queries: QueryClient): void {
-  lastRead.set(queries, Date.now());
-  const changed = changes.get(queries) ?? [];
-  changes.delete(queries);
-  void queries.invalidateQueries({
-    queryKey: keys.lists,
-    predicate: ({ queryKey, state }) =>
-      changed.some((row) => !row || concerns(row, queryKey[1] as Choice, state.data as InfiniteData<InboxPage>)),
-  });
-  for (const queryKey of [keys.counts, keys.ribbon, keys.sentences]) void queries.invalidateQueries({ queryKey });
+/** What one is told of is read again. */
+export function readNoticesAgain(queries: QueryClient): void {
+  atEase(queries, 'notices', () => void queries.invalidateQueries({ queryKey: keys.notices }));
 }
 
 /** Whether a list shows a conversation that changed, or may have to from now on. */

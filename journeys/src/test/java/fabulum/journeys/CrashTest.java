@@ -2,7 +2,6 @@ package fabulum.journeys;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.io.File;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.net.CookieManager;
@@ -33,6 +32,7 @@ import java.util.concurrent.locks.LockSupport;
 import java.util.function.Consumer;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -47,6 +47,9 @@ class CrashTest {
   private static final long SEED = 99;
   private static final String DOCK = "+19205550101";
   private static final Duration PATIENCE = Duration.ofSeconds(120);
+
+  /** From this JDK on, archives of classes are made and renewed by themselves. */
+  private static final int CLASS_ARCHIVES_SINCE = 19;
 
   @TempDir Path folder;
   private final int port = freePort();
@@ -86,7 +89,13 @@ class CrashTest {
             "--standins.webhook=http://localhost:" + port + "/webhook/network",
             "--standins.key=k",
             "--standins.secret=s");
-    startFabulum();
+    for (String program : List.of("demo", "server")) {
+      // The first brings accounts and lines; the second leaves what makes later starts quick.
+      startFabulum(program);
+      fabulum.destroy();
+      fabulum.waitFor();
+    }
+    startFabulum("server");
     ExecutorService people = Executors.newFixedThreadPool(2);
     people.execute(this::textAsCustomers);
     people.execute(this::answerAsStaff);
@@ -94,7 +103,7 @@ class CrashTest {
     for (int kill = 0; kill < KILLS; kill++) {
       waitFor("some traffic", progress(12 + random.nextInt(25)));
       fabulum.destroyForcibly().waitFor();
-      startFabulum();
+      startFabulum("server");
     }
     waitFor("some traffic after the last kill", progress(10));
     going = false;
@@ -181,26 +190,16 @@ class CrashTest {
     }
   }
 
-  /**
-   * The first start brings accounts and lines with it; every later one is of the program as it runs
-   * for real.
-   */
-  private void startFabulum() throws Exception {
-    boolean first = !Files.exists(folder.resolve("fabulum.mv.db"));
+  private void startFabulum(String program) throws Exception {
     fabulum =
         start(
-            first ? "demo" : "server",
+            program,
             "--server.port=" + port,
             "--fabulum.data=" + folder,
             "--fabulum.network.url=http://localhost:" + networkPort,
             "--fabulum.network.key=k",
             "--fabulum.network.secret=s");
     waitFor("signing in", () -> signIn().startsWith("200"));
-    if (first) {
-      fabulum.destroy();
-      fabulum.waitFor();
-      startFabulum();
-    }
   }
 
   private String signIn() {
@@ -296,21 +295,33 @@ class CrashTest {
     LockSupport.parkNanos(millis * 1_000_000L);
   }
 
-  private Process start(String module, String... arguments) throws IOException {
-    Path jar = Path.of("..", module, "target", "fabulum-" + module + "-0.1.0-exec.jar");
-    assertThat(jar).exists();
-    List<String> command =
-        new ArrayList<>(
-            List.of(
-                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                "-XX:TieredStopAtLevel=1",
-                "-jar",
-                jar.toString()));
+  /** As it runs for real: unpacked, with an archive of its classes from its last proper end. */
+  private Process start(String module, String... arguments) throws Exception {
+    Path unpacked = folder.resolve("programs").resolve(module);
+    String jar = "fabulum-" + module + "-0.1.0-exec.jar";
+    if (!Files.exists(unpacked)) {
+      Path packed = Path.of("..", module, "target", jar);
+      assertThat(packed).exists();
+      java("unpacking", "-Djarmode=tools", "-jar", packed, "extract", "--destination", unpacked)
+          .waitFor();
+    }
+    List<Object> command = new ArrayList<>(List.of("-XX:TieredStopAtLevel=1"));
+    if (Runtime.version().feature() >= CLASS_ARCHIVES_SINCE) {
+      command.add("-XX:+AutoCreateSharedArchive");
+      command.add("-XX:SharedArchiveFile=" + unpacked.resolve("classes.jsa"));
+    }
+    command.addAll(List.of("-jar", unpacked.resolve(jar)));
     command.addAll(List.of(arguments));
-    File log = folder.resolve(module + ".log").toFile();
+    return java(module, command.toArray());
+  }
+
+  private Process java(String name, Object... arguments) throws IOException {
+    List<String> command = new ArrayList<>();
+    command.add(Path.of(System.getProperty("java.home"), "bin", "java").toString());
+    Stream.of(arguments).map(String::valueOf).forEach(command::add);
     return new ProcessBuilder(command)
         .redirectErrorStream(true)
-        .redirectOutput(ProcessBuilder.Redirect.appendTo(log))
+        .redirectOutput(ProcessBuilder.Redirect.appendTo(folder.resolve(name + ".log").toFile()))
         .start();
   }
 

@@ -154,18 +154,8 @@ class NoticesTest {
   @Test
   void aStepTellsTheCoverOfWhoIsAwayAndOnlyInWorkingTime() {
     ladder(List.of(Map.of("afterMinutes", 0, "told", "PERSON", "staffId", office.id("tom"))));
-    Map<String, Object> plan =
-        Map.of(
-            "zone",
-            "America/Chicago",
-            "week",
-            List.of(),
-            "absences",
-            List.of(),
-            "coverId",
-            office.id("priya"));
     Browser tom = office.fabulum.signedIn("tom");
-    tom.put("/api/me/plan", plan).require(204);
+    tom.put("/api/me/plan", office.coveredBy("priya")).require(204);
     tom.put("/api/me/in", Map.of("in", false)).require(204);
     office.text(Fabulum.DOCK, "late for Tom");
     office.fabulum.clock.advance(Duration.ofMinutes(61));

@@ -81,17 +81,7 @@ class OwningTest {
   }
 
   private void cover(Browser who, String cover) {
-    Map<String, Object> plan =
-        Map.of(
-            "zone",
-            "America/Chicago",
-            "week",
-            List.of(),
-            "absences",
-            List.of(),
-            "coverId",
-            office.id(cover));
-    who.put("/api/me/plan", plan).require(204);
+    who.put("/api/me/plan", office.coveredBy(cover)).require(204);
   }
 
   @Test
@@ -336,17 +326,7 @@ class OwningTest {
       assertThat(dossier(maren, id).path("summary").path("from").path("name").asString())
           .isEqualTo("Priya Nandakumar");
 
-      Map<String, Object> circle =
-          Map.of(
-              "zone",
-              "America/Chicago",
-              "week",
-              List.of(),
-              "absences",
-              List.of(),
-              "coverId",
-              office.id("priya"));
-      Answer refused = maren.put("/api/me/plan", circle).require(422);
+      Answer refused = maren.put("/api/me/plan", office.coveredBy("priya")).require(422);
       assertThat(refused.json().path("detail").asString())
           .isEqualTo(
               "The covers would lead in a circle: Priya Nandakumar, then Tom Ferry, then Maren Oduya.");
@@ -368,17 +348,12 @@ class OwningTest {
 
   @Test
   void nobodyCoversForThemselves() {
-    Map<String, Object> plan =
-        Map.of(
-            "zone",
-            "America/Chicago",
-            "week",
-            List.of(),
-            "absences",
-            List.of(),
-            "coverId",
-            office.id("tom"));
-    assertThat(tom.put("/api/me/plan", plan).require(422).json().path("detail").asString())
+    assertThat(
+            tom.put("/api/me/plan", office.coveredBy("tom"))
+                .require(422)
+                .json()
+                .path("detail")
+                .asString())
         .isEqualTo("Nobody covers for themselves. Choose a colleague.");
   }
 

@@ -44,15 +44,6 @@ class PlanTest {
     return away;
   }
 
-  private static Map<String, Object> plan(List<?> week, List<?> absences, @Nullable Long cover) {
-    Map<String, Object> plan =
-        new HashMap<>(Map.of("zone", "America/Chicago", "week", week, "absences", absences));
-    if (cover != null) {
-      plan.put("coverId", cover);
-    }
-    return plan;
-  }
-
   private JsonNode session() {
     return tom.get("/api/session").require(200).json();
   }
@@ -63,7 +54,7 @@ class PlanTest {
 
   @Test
   void aTimetableSaysWhetherOneIsInAndUntilWhen() {
-    tom.put("/api/me/plan", plan(List.of(span(2, 8, 16), span(3, 8, 12)), List.of(), null))
+    tom.put("/api/me/plan", TwoTeams.plan(List.of(span(2, 8, 16), span(3, 8, 12)), List.of(), null))
         .require(204);
     assertThat(session().path("why").asString()).isEqualTo("TIMETABLE");
     assertThat(session().path("until").asString()).isEqualTo("2026-06-09T21:00:00Z");
@@ -74,7 +65,7 @@ class PlanTest {
 
   @Test
   void whatOneSaysByHandHoldsUntilTheTimetableWouldNextChangeIt() {
-    tom.put("/api/me/plan", plan(List.of(span(2, 8, 16), span(3, 8, 12)), List.of(), null))
+    tom.put("/api/me/plan", TwoTeams.plan(List.of(span(2, 8, 16), span(3, 8, 12)), List.of(), null))
         .require(204);
     tom.put("/api/me/in", Map.of("in", false)).require(204);
     assertThat(isIn()).isFalse();
@@ -93,7 +84,7 @@ class PlanTest {
     long maren = office.id("maren");
     tom.put(
             "/api/me/plan",
-            plan(List.of(), List.of(away("2026-06-09", "2026-06-10", priya)), maren))
+            TwoTeams.plan(List.of(), List.of(away("2026-06-09", "2026-06-10", priya)), maren))
         .require(204);
     assertThat(isIn()).isFalse();
     assertThat(session().path("until").asString()).isEqualTo("2026-06-11T05:00:00Z");
@@ -109,7 +100,7 @@ class PlanTest {
   @Test
   void whoIsBackBeforeItIsDueKeepsIt() {
     Map<String, Object> atHalfPastTwo = Map.of("day", 2, "from", 14 * 60 + 30, "to", 18 * 60);
-    tom.put("/api/me/plan", plan(List.of(atHalfPastTwo), List.of(), null)).require(204);
+    tom.put("/api/me/plan", TwoTeams.plan(List.of(atHalfPastTwo), List.of(), null)).require(204);
     long id = office.text(Fabulum.DOCK, "first");
     tom.post("/api/conversations/" + id + "/take", Map.of()).require(200);
     tom.answer(id, "in a moment").require(200);
@@ -124,7 +115,7 @@ class PlanTest {
   @Test
   void whatCannotBePlannedIsSaidAllAtOnceAndNothingIsChanged() {
     Map<String, Object> wrong =
-        plan(
+        TwoTeams.plan(
             List.of(span(2, 8, 12), span(2, 11, 14)),
             List.of(
                 away("2026-06-12", "2026-06-10", null),
@@ -144,7 +135,8 @@ class PlanTest {
     maren
         .put(
             path,
-            plan(List.of(), List.of(away("2026-06-09", "2026-06-09", office.id("priya"))), null))
+            TwoTeams.plan(
+                List.of(), List.of(away("2026-06-09", "2026-06-09", office.id("priya"))), null))
         .require(204);
     assertThat(tom.get("/api/me/plan").json().path("absences")).hasSize(1);
     JsonNode row =

@@ -10,28 +10,20 @@ import fabulum.server.lines.SiteView;
 import fabulum.server.notices.Ladders;
 import fabulum.server.notices.Step;
 import fabulum.server.people.AccessRecord;
-import fabulum.server.people.People;
 import fabulum.server.people.Permits;
 import fabulum.server.people.StaffId;
-import fabulum.server.people.StaffView;
 import fabulum.server.people.TeamId;
 import fabulum.server.people.TeamView;
 import fabulum.server.people.Teams;
-import fabulum.server.setup.store.ChangeMapper;
-import fabulum.server.setup.store.ChangeRow;
 import fabulum.server.topics.TopicId;
 import fabulum.server.topics.TopicSetup;
 import fabulum.server.topics.TopicView;
 import fabulum.server.topics.Topics;
-import java.time.Clock;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
-import java.util.function.Function;
 import java.util.function.Supplier;
-import java.util.stream.Collectors;
-import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
@@ -51,36 +43,31 @@ public class SetUp {
   private final Lines lines;
   private final Topics topics;
   private final Teams teams;
-  private final People people;
   private final Conversations conversations;
   private final OwnedWork work;
   private final Ladders ladders;
   private final Permits permits;
   private final AccessRecord record;
-  private final ChangeMapper changes;
+  private final ChangeBook changes;
   private final TransactionTemplate transactions;
   private final ApplicationEventPublisher events;
-  private final Clock clock;
   private final AtomicInteger owed = new AtomicInteger();
 
   SetUp(
       Lines lines,
       Topics topics,
       Teams teams,
-      People people,
       Conversations conversations,
       OwnedWork work,
       Ladders ladders,
       Permits permits,
       AccessRecord record,
-      ChangeMapper changes,
+      ChangeBook changes,
       TransactionTemplate transactions,
-      ApplicationEventPublisher events,
-      Clock clock) {
+      ApplicationEventPublisher events) {
     this.lines = lines;
     this.topics = topics;
     this.teams = teams;
-    this.people = people;
     this.conversations = conversations;
     this.work = work;
     this.ladders = ladders;
@@ -89,7 +76,6 @@ public class SetUp {
     this.changes = changes;
     this.transactions = transactions;
     this.events = events;
-    this.clock = clock;
   }
 
   /**
@@ -106,7 +92,7 @@ public class SetUp {
         by,
         () -> {
           LineId id = lines.add(wanted);
-          note(by, subject(wanted), "added", null, null);
+          changes.note(by, subject(wanted), "added", null, null);
           record.noteAll(by, subject(wanted), Map.of(), access(wanted));
           return id.value();
         });
@@ -120,7 +106,7 @@ public class SetUp {
           LineSetup before = lines.setup(id);
           lines.change(id, wanted);
           LineSetup after = lines.setup(id);
-          noteAll(by, subject(before), said(before), said(after));
+          changes.noteAll(by, subject(before), said(before), said(after));
           record.noteAll(by, subject(before), access(before), access(after));
           return id.value();
         });
@@ -183,7 +169,7 @@ public class SetUp {
   }
 
   private void noteLadder(StaffId by, String subject, String before, String after) {
-    noteAll(by, subject, Map.of(LADDER, before), Map.of(LADDER, after));
+    changes.noteAll(by, subject, Map.of(LADDER, before), Map.of(LADDER, after));
   }
 
   /** Adds a site. */
@@ -192,7 +178,7 @@ public class SetUp {
         by,
         () -> {
           SiteView site = lines.addSite(name);
-          note(by, "site " + site.name(), "added", null, null);
+          changes.note(by, "site " + site.name(), "added", null, null);
           return site.id();
         });
   }
@@ -204,7 +190,8 @@ public class SetUp {
         () -> {
           String before = siteName(id);
           lines.renameSite(id, name);
-          noteAll(by, "site " + before, Map.of("name", before), Map.of("name", name.strip()));
+          changes.noteAll(
+              by, "site " + before, Map.of("name", before), Map.of("name", name.strip()));
           return id;
         });
   }
@@ -215,7 +202,7 @@ public class SetUp {
         by,
         () -> {
           TopicId id = topics.add(team, wanted);
-          note(by, "topic " + wanted.name().strip(), "added", null, teamName(team.value()));
+          changes.note(by, "topic " + wanted.name().strip(), "added", null, teamName(team.value()));
           return id.value();
         });
   }
@@ -227,7 +214,7 @@ public class SetUp {
         () -> {
           TopicView before = topics.present(id);
           topics.change(id, wanted);
-          noteAll(by, "topic " + before.name(), said(before), said(topics.present(id)));
+          changes.noteAll(by, "topic " + before.name(), said(before), said(topics.present(id)));
           return id.value();
         });
   }
@@ -246,7 +233,7 @@ public class SetUp {
           String stays = topics.present(into).name();
           topics.merge(from, into);
           int had = conversations.mergeTopic(from.value(), into.value());
-          note(by, "topic " + gone, "merged", had + " conversations", stays);
+          changes.note(by, "topic " + gone, "merged", had + " conversations", stays);
           return into.value();
         });
   }
@@ -273,44 +260,5 @@ public class SetUp {
       owed.decrementAndGet();
       conversations.reckonDue();
     }
-  }
-
-  private void noteAll(
-      StaffId by, String subject, Map<String, String> before, Map<String, String> after) {
-    after.forEach((what, now) -> {
-      String then = before.get(what);
-      if (!now.equals(then)) {
-        note(by, subject, what, then, now);
-      }
-    });
-  }
-
-  private void note(
-      StaffId by, String subject, String what, @Nullable String before, @Nullable String after) {
-    changes.insert(
-        new ChangeRow(
-            0, clock.instant(), by.value(), subject, what, shortened(before), shortened(after)));
-  }
-
-  private static @Nullable String shortened(@Nullable String words) {
-    return words == null || words.length() <= 4_000 ? words : words.substring(0, 3_999) + "…";
-  }
-
-  /** What was changed, the newest first, from before an id. */
-  public List<ChangeView> history(long before, int limit, StaffId asking) {
-    permits.require(asking, Act.LEAD);
-    Map<Long, StaffView> staff =
-        people.list().stream().collect(Collectors.toMap(StaffView::id, Function.identity()));
-    return changes.list(before, limit).stream()
-        .map(row ->
-            new ChangeView(
-                row.id(),
-                row.at(),
-                staff.get(row.staffId()),
-                row.subject(),
-                row.what(),
-                row.before(),
-                row.after()))
-        .toList();
   }
 }

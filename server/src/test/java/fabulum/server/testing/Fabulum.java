@@ -27,6 +27,7 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
+import java.util.concurrent.locks.LockSupport;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.context.annotation.Bean;
@@ -47,6 +48,7 @@ public final class Fabulum implements AutoCloseable {
   public static final Instant NOW = Instant.parse("2026-06-09T19:05:00Z");
 
   private static final long PATIENCE_NANOS = 20_000_000_000L;
+  private static final long BETWEEN_LOOKS_NANOS = 5_000_000L;
 
   public final ConfigurableApplicationContext context;
   public final FakeNetwork network;
@@ -160,8 +162,8 @@ public final class Fabulum implements AutoCloseable {
   }
 
   /**
-   * Looks again and again, without sleeping, until a query gives a value; for what the program does
-   * by itself.
+   * Looks again and again until a query gives a value; for what the program does by itself. Between
+   * two looks the machine is the program's.
    */
   public boolean comesTo(String query, String wanted) {
     long deadline = System.nanoTime() + PATIENCE_NANOS;
@@ -169,7 +171,7 @@ public final class Fabulum implements AutoCloseable {
       if (wanted.equals(tables.queryForObject(query, String.class))) {
         return true;
       }
-      Thread.onSpinWait();
+      LockSupport.parkNanos(BETWEEN_LOOKS_NANOS);
     }
     return false;
   }

@@ -17,6 +17,7 @@ import java.time.ZoneId;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The small business of {@link Fabulum#startInBusiness()} with a second team: Maren (lead), Priya,
@@ -117,6 +118,23 @@ public final class TwoTeams implements AutoCloseable {
       line.put(none, List.of());
     }
     return line;
+  }
+
+  /** When somebody is in, and away, and who covers for them; without a cover, nobody. */
+  public static Map<String, Object> plan(List<?> week, List<?> absences, @Nullable Long cover) {
+    Map<String, Object> plan = new HashMap<>();
+    plan.put("zone", "America/Chicago");
+    plan.put("week", week);
+    plan.put("absences", absences);
+    if (cover != null) {
+      plan.put("coverId", cover);
+    }
+    return plan;
+  }
+
+  /** Nothing but who covers for somebody. */
+  public Map<String, Object> coveredBy(String signInName) {
+    return plan(List.of(), List.of(), id(signInName));
   }
 
   /** Whose it is; 0 for nobody's. */

@@ -4,6 +4,7 @@ import fabulum.server.lines.Lines;
 import fabulum.server.lines.SiteView;
 import fabulum.server.people.SignedIn;
 import fabulum.server.people.TeamId;
+import fabulum.server.setup.ChangeBook;
 import fabulum.server.setup.ChangeView;
 import fabulum.server.setup.SetUp;
 import fabulum.server.topics.TopicColour;
@@ -31,10 +32,12 @@ class TopicSetUpController {
 
   private final SetUp setUp;
   private final Lines lines;
+  private final ChangeBook changes;
 
-  TopicSetUpController(SetUp setUp, Lines lines) {
+  TopicSetUpController(SetUp setUp, Lines lines, ChangeBook changes) {
     this.setUp = setUp;
     this.lines = lines;
+    this.changes = changes;
   }
 
   record NameRequest(@NotNull(message = "A name is needed.") String name) {}
@@ -103,6 +106,6 @@ class TopicSetUpController {
   List<ChangeView> history(
       @AuthenticationPrincipal SignedIn me,
       @RequestParam(defaultValue = "9223372036854775807") long before) {
-    return setUp.history(before, LONGEST_HISTORY, me.id());
+    return changes.list(before, LONGEST_HISTORY, me.id());
   }
 }
