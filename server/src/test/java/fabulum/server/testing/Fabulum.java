@@ -34,6 +34,8 @@ import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.context.annotation.Primary;
 import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.util.FileSystemUtils;
 
 /**
@@ -70,6 +72,13 @@ public final class Fabulum implements AutoCloseable {
     @Primary
     Gateway fakeNetwork() {
       return new FakeNetwork();
+    }
+
+    /** The same hashes in the fewest rounds: tests sign in hundreds of times. */
+    @Bean
+    @Primary
+    PasswordEncoder quickHashes() {
+      return new BCryptPasswordEncoder(4);
     }
   }
 
