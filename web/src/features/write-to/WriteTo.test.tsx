@@ -16,7 +16,7 @@ const greta = (lineId: number) => ({
 function begin(find: Answers[string], answers: Answers = {}) {
   const onClose = vi.fn();
   const page = show(<WriteTo onClose={onClose} />, {
-    'GET /api/lines': [dock, yard, { ...dock, id: 3, name: 'Old line', inUse: false }],
+    'GET /api/write-to/lines': [dock, yard],
     'GET /api/write-to': find,
     'POST /api/write-to': { id: 12 },
     ...answers,
@@ -39,10 +39,9 @@ describe('writing to someone', () => {
     expect(page.onClose).toHaveBeenCalled();
   });
 
-  it('looks on the line that is chosen, and offers none that is out of use', async () => {
+  it('looks on the line that is chosen', async () => {
     begin(({ query }: Asked) => ({ people: [greta(query.get('line') === '2' ? 2 : 9)] }));
     fireEvent.click(await screen.findByRole('button', { name: /^From which line: Dock office/ }));
-    expect(screen.queryByRole('menuitem', { name: /Old line/ })).toBeNull();
     fireEvent.click(screen.getByRole('menuitem', { name: /Yard and lift/ }));
     type('tansy');
     expect(await screen.findByRole('menuitem', { name: /go on in the conversation/ })).toBeTruthy();
@@ -84,6 +83,11 @@ describe('writing to someone', () => {
     expect(await screen.findByText(/There is no such number/)).toBeTruthy();
     expect(page.opened()).toMatchObject([{ number: 'gretel' }]);
     expect(page.onClose).not.toHaveBeenCalled();
+  });
+
+  it('says so to somebody who answers on no line', async () => {
+    begin({ people: [] }, { 'GET /api/write-to/lines': [] });
+    expect(await screen.findByText(/^There is no line in use that you answer on/)).toBeTruthy();
   });
 
   it.each([

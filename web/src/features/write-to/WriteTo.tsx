@@ -13,7 +13,7 @@ import {
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { ask, type FoundPeople, linesQuery } from '../../shared/api';
+import { ask, type FoundPeople, writeLinesQuery } from '../../shared/api';
 import { Blank, ProblemNote } from '../../shared/ui';
 
 interface Whom {
@@ -25,7 +25,8 @@ interface Whom {
 /** Writes to somebody unasked: a customer found by any part of name, number or detail, or a number that is typed. */
 export function WriteTo({ onClose }: { onClose: () => void }) {
   const navigate = useNavigate();
-  const lines = (useQuery(linesQuery).data ?? []).filter((line) => line.inUse);
+  const mine = useQuery(writeLinesQuery);
+  const lines = mine.data ?? [];
   const [chosenLine, setLine] = useState<number>();
   const [words, setWords] = useState('');
   const [makeCustomer, setMakeCustomer] = useState(true);
@@ -47,7 +48,7 @@ export function WriteTo({ onClose }: { onClose: () => void }) {
     },
   });
   const people = words.trim() === '' ? [] : (found?.people ?? []);
-  const known = (number: string) => open.mutate({ number, makeCustomer: false, name: '' });
+  const goOn = (number: string) => open.mutate({ number, makeCustomer: false, name: '' });
   const typed = words.trim() === '' ? undefined : found?.number;
   const digits = words.replace(/\D/g, '').length;
   return (
@@ -69,7 +70,7 @@ export function WriteTo({ onClose }: { onClose: () => void }) {
             event.preventDefault();
             const first = people[0];
             if (typed) open.mutate({ number: typed, makeCustomer, name });
-            else if (first) known(first.address);
+            else if (first) goOn(first.address);
             else open.mutate({ number: words, makeCustomer, name });
           }}
           sx={{ display: 'grid', gap: 1.5 }}
@@ -101,7 +102,7 @@ export function WriteTo({ onClose }: { onClose: () => void }) {
               {people.map((person) => (
                 <MenuItem
                   key={`${person.address} ${person.name ?? ''}`}
-                  onClick={() => known(person.address)}
+                  onClick={() => goOn(person.address)}
                   sx={{ gap: 1.5, px: 1, alignItems: 'baseline', whiteSpace: 'normal' }}
                 >
                   <Box sx={{ fontWeight: 650 }}>{person.name ?? 'nobody we know'}</Box>
@@ -142,7 +143,12 @@ export function WriteTo({ onClose }: { onClose: () => void }) {
                 : 'Nobody is called so. Type the whole number to write to someone new.'}
             </Box>
           )}
-          {open.error && <ProblemNote problem={open.error} />}
+          {mine.data?.length === 0 && (
+            <Box sx={{ color: 'text.secondary', typography: 'body2' }}>
+              There is no line in use that you answer on, so none to write from. A lead can change that.
+            </Box>
+          )}
+          {(open.error ?? mine.error) && <ProblemNote problem={open.error ?? mine.error} />}
         </Box>
       </DialogContent>
     </Dialog>

@@ -96,6 +96,13 @@ export const teamsQuery = queryOptions({
   staleTime: Infinity,
 });
 
+/** The lines one can begin a conversation on. */
+export const writeLinesQuery = queryOptions({
+  queryKey: [...keys.lines, 'to write from'] as const,
+  queryFn: () => ask<Line[]>('GET', '/api/write-to/lines'),
+  staleTime: Infinity,
+});
+
 /** The topics of all teams, also retired ones. */
 export const topicsQuery = queryOptions({
   queryKey: ['topics'] as const,

@@ -161,6 +161,7 @@ class AccessTableTest {
     row("GET", "/api/teams", Door.EVERYBODY);
     row("GET", "/api/topics", Door.EVERYBODY);
     row("GET", "/api/watchers", Door.EVERYBODY);
+    row("GET", "/api/write-to/lines", Door.EVERYBODY);
     row("GET", "/api/write-to?words=312&line=1", Door.EVERYBODY);
     fresh(
         "POST",

@@ -123,6 +123,10 @@ class OwningTest {
     assertThat(dossier(otto, id).path("conversation").path("teamId").asLong())
         .isEqualTo(office.farTeam);
     assertThat(otto.get("/api/lines").body()).contains("Dock office");
+    assertThat(otto.get("/api/write-to/lines").body())
+        .as("what was handed over is answered, nothing new is begun there")
+        .contains("Far line")
+        .doesNotContain("Dock office");
     priya.post("/api/undo/" + undo, null).require(200);
     assertThat(office.owner(id)).isEqualTo(office.id("priya"));
     otto.get("/api/conversations/" + id).require(404);

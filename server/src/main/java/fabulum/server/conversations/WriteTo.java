@@ -1,6 +1,7 @@
 package fabulum.server.conversations;
 
 import fabulum.core.access.Act;
+import fabulum.core.access.Sight;
 import fabulum.core.phone.NumberReader;
 import fabulum.core.phone.PhoneNumber;
 import fabulum.core.phone.Region;
@@ -94,6 +95,12 @@ public class WriteTo {
    * @param shownNumber the same as people at home write it
    */
   public record Found(List<Person> people, @Nullable String number, @Nullable String shownNumber) {}
+
+  /** The lines somebody can begin a conversation on: those in use that they see. */
+  public List<LineView> lines(StaffId asking) {
+    Sight sight = sights.of(asking);
+    return lines.list().stream().filter(line -> line.inUse() && sight.seesLine(line.id())).toList();
+  }
 
   /** Finds whom to write to from a line. */
   public Found find(String words, LineId from, StaffId asking) {

@@ -2,10 +2,12 @@ package fabulum.server.conversations.web;
 
 import fabulum.server.conversations.WriteTo;
 import fabulum.server.lines.LineId;
+import fabulum.server.lines.LineView;
 import fabulum.server.people.SignedIn;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -38,6 +40,11 @@ class WriteToController {
       @Nullable String name) {}
 
   record OpenResponse(long id) {}
+
+  @GetMapping("/api/write-to/lines")
+  List<LineView> lines(@AuthenticationPrincipal SignedIn me) {
+    return writeTo.lines(me.id());
+  }
 
   @GetMapping("/api/write-to")
   WriteTo.Found find(
