@@ -1,3 +1,4 @@
+import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page, test as base } from '@playwright/test';
 
 export const HANDSETS = 'http://localhost:8481';
@@ -53,6 +54,18 @@ export async function open(page: Page, number: string): Promise<void> {
   await page.getByLabel('Jump to a customer or number').fill(number.slice(2));
   await page.getByRole('option').first().click();
   await expect(page.getByRole('region', { name: 'Script' })).toBeVisible();
+}
+
+export const SCHEMES = ['light', 'dark'] as const;
+
+/** No serious barrier may stand on the page, or on a part of it. Of the dark theme only the colours are looked at: all else is the same. */
+export async function withoutBarriers(page: Page, scheme: (typeof SCHEMES)[number], part?: string): Promise<void> {
+  const look = new AxeBuilder({ page });
+  if (part) look.include(part);
+  if (scheme === 'dark') look.withRules(['color-contrast', 'link-in-text-block']);
+  const { violations } = await look.analyze();
+  const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
+  expect(serious.map(({ id, nodes }) => `${page.url()} ${id}: ${nodes.map((node) => node.html).join(' | ')}`)).toEqual([]);
 }
 
 /** Every journey fails when the page complains on the console. */

@@ -1,5 +1,4 @@
-import AxeBuilder from '@axe-core/playwright';
-import { arrivedOn, DOCK, expect, freshNumber, HANDSETS, misbehave, open, signIn, test, textFrom, YARD } from './fixture';
+import { arrivedOn, DOCK, expect, freshNumber, HANDSETS, misbehave, open, SCHEMES, signIn, test, textFrom, withoutBarriers, YARD } from './fixture';
 
 test.afterEach(async ({ page }) => {
   await misbehave(page, {});
@@ -157,6 +156,8 @@ test('by keyboard alone: take, done, open again, let go', async ({ page }) => {
   await page.keyboard.press('Control+Shift+Enter');
   await expect(script).toContainText('(Done, by Maren Oduya.)');
   await page.keyboard.press('Escape');
+  await page.keyboard.press('Tab');
+  await expect(page.locator(':focus')).toHaveCSS('outline-style', 'solid');
   await page.keyboard.press('?');
   await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
 });
@@ -206,16 +207,12 @@ test('on a phone the list and the script are two pages', async ({ page }) => {
   await expect(page.getByRole('region', { name: 'Conversations' })).toBeVisible();
 });
 
-for (const scheme of ['light', 'dark'] as const) {
+for (const scheme of SCHEMES) {
   test(`no serious violation of accessibility, ${scheme}`, async ({ page }) => {
     await page.emulateMedia({ colorScheme: scheme });
     await page.goto('/');
     await expect(page.getByLabel('Name')).toBeVisible();
-    const check = async () => {
-      const found = await new AxeBuilder({ page }).analyze();
-      const serious = found.violations.filter((violation) => violation.impact === 'serious' || violation.impact === 'critical');
-      expect(serious.map((violation) => `${violation.id}: ${violation.nodes.map((node) => node.html).join(' | ')}`)).toEqual([]);
-    };
+    const check = () => withoutBarriers(page, scheme);
     await check();
     await signIn(page);
     await check();

@@ -1,6 +1,5 @@
-import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { arrivedOn, DOCK, expect, freshNumber, letTimePass, open, signIn, test, textFrom, YARD } from './fixture';
+import { arrivedOn, DOCK, expect, freshNumber, letTimePass, open, SCHEMES, signIn, test, textFrom, withoutBarriers, YARD } from './fixture';
 
 const list = (page: Page) => page.getByRole('region', { name: 'Conversations' });
 const script = (page: Page) => page.getByRole('region', { name: 'Script' });
@@ -247,15 +246,11 @@ test('a promise is changed in the set-up, and what waits is due otherwise at onc
   await expect(changes).toContainText('Maren Oduya');
 });
 
-for (const scheme of ['light', 'dark'] as const) {
+for (const scheme of SCHEMES) {
   test(`no serious violation of accessibility in lists, dialogs and set-up, ${scheme}`, async ({ page }) => {
     await page.emulateMedia({ colorScheme: scheme });
     await signIn(page);
-    const check = async () => {
-      const found = await new AxeBuilder({ page }).analyze();
-      const serious = found.violations.filter((violation) => violation.impact === 'serious' || violation.impact === 'critical');
-      expect(serious.map((violation) => `${violation.id}: ${violation.nodes.map((node) => node.html).join(' | ')}`)).toEqual([]);
-    };
+    const check = () => withoutBarriers(page, scheme);
     await expect(list(page).getByRole('link').first()).toBeVisible();
     await page.keyboard.press('ArrowDown');
     await expect(script(page)).toBeVisible();

@@ -1,4 +1,4 @@
-import { createTheme } from '@mui/material/styles';
+import { createTheme, type Theme } from '@mui/material/styles';
 
 /** Paper and ink: the only place where colours, type and spacing are chosen. */
 export interface Inks {
@@ -130,6 +130,11 @@ function palette(inks: Inks) {
   };
 }
 
+/** Where the keys are is always seen. */
+function focusRing(t: Theme) {
+  return { outline: `2px solid ${t.vars?.palette.inks.pine ?? ''}`, outlineOffset: 1 };
+}
+
 export const theme = createTheme({
   cssVariables: { colorSchemeSelector: 'data-theme' },
   colorSchemes: { light: { palette: palette(light) }, dark: { palette: palette(dark) } },
@@ -144,7 +149,10 @@ export const theme = createTheme({
     button: { textTransform: 'none', fontWeight: 600, letterSpacing: 0 },
   },
   components: {
-    MuiButtonBase: { defaultProps: { disableRipple: true }, styleOverrides: { root: { fontFamily: 'inherit' } } },
+    MuiButtonBase: {
+      defaultProps: { disableRipple: true },
+      styleOverrides: { root: ({ theme: t }) => ({ fontFamily: 'inherit', '&:focus-visible': focusRing(t) }) },
+    },
     MuiButton: {
       defaultProps: { size: 'small' },
       styleOverrides: {
@@ -163,6 +171,15 @@ export const theme = createTheme({
     },
     MuiPaper: { defaultProps: { elevation: 0 }, styleOverrides: { root: { backgroundImage: 'none' } } },
     MuiMenu: { defaultProps: { transitionDuration: 0 } },
+    MuiMenuItem: {
+      styleOverrides: {
+        root: ({ theme: t }) => ({
+          // As the row one is at in a list: a stroke at its side, not a frame that its neighbours cut.
+          '&:focus-visible': { outline: 'none', boxShadow: `inset 3px 0 0 ${t.vars?.palette.inks.pine ?? ''}` },
+          '&.Mui-focusVisible, &:hover': { backgroundColor: t.vars?.palette.inks.pineWash },
+        }),
+      },
+    },
     MuiPopover: {
       defaultProps: { transitionDuration: 0 },
       styleOverrides: { paper: ({ theme: t }) => ({ border: `1px solid ${t.vars?.palette.inks.hairline ?? ''}` }) },
@@ -174,12 +191,21 @@ export const theme = createTheme({
     MuiTextField: {
       defaultProps: { variant: 'standard', slotProps: { inputLabel: { shrink: true, required: false } } },
     },
-    MuiTooltip: { defaultProps: { enterDelay: 500, describeChild: true } },
+    MuiTooltip: {
+      defaultProps: { enterDelay: 500, describeChild: true },
+      styleOverrides: {
+        tooltip: ({ theme: t }) => ({
+          ...t.typography.body2,
+          color: t.vars?.palette.inks.ground,
+          backgroundColor: t.vars?.palette.inks.ink,
+        }),
+      },
+    },
     MuiCssBaseline: {
       styleOverrides: (t) => ({
         'html, body, #root': { height: '100%' },
         'time, .figures': { fontVariantNumeric: 'tabular-nums' },
-        ':focus-visible': { outline: `2px solid ${t.vars?.palette.inks.pine ?? ''}`, outlineOffset: 1 },
+        ':focus-visible': focusRing(t),
         '@media (prefers-reduced-motion: reduce)': {
           '*': { animation: 'none !important', transition: 'none !important' },
         },
