@@ -156,7 +156,7 @@ test('by keyboard alone: take, done, open again, let go', async ({ page }) => {
   await page.keyboard.press('Control+Shift+Enter');
   await expect(script).toContainText('(Done, by Maren Oduya.)');
   await page.keyboard.press('Escape');
-  await page.keyboard.press('Tab');
+  await page.keyboard.press('Shift+Tab');
   await expect(page.locator(':focus')).toHaveCSS('outline-style', 'solid');
   await page.keyboard.press('?');
   await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
