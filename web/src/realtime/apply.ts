@@ -7,6 +7,7 @@ import {
   keys,
   type LiveMessage,
   type NoticePage,
+  readAllAgain,
   readListsAgain,
   readNoticesAgain,
   type ScriptPage,
@@ -17,7 +18,7 @@ import {
 export function applyLive(queries: QueryClient, message: LiveMessage): void {
   switch (message.type) {
     case 'READ_AGAIN':
-      void queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== keys.session[0] });
+      void readAllAgain(queries);
       return;
     case 'BEAT':
       return;

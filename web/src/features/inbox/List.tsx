@@ -49,17 +49,13 @@ export function List(props: Props) {
   const others = (id: number) =>
     (watched.find((each) => each.conversationId === id)?.watchers ?? []).filter(({ staff }) => staff.id !== me);
   // Only a new choice scrolls the list, once it is there; changes of order never do.
-  const sought = useRef(chosen);
+  const settled = useRef<number>(undefined);
   useEffect(() => {
-    sought.current = chosen;
-  }, [chosen]);
-  useEffect(() => {
-    if (sought.current === undefined) return;
-    const at = rows.findIndex((row) => row.id === sought.current);
+    if (settled.current === chosen) return;
+    const at = rows.findIndex((row) => row.id === chosen);
     if (at >= 0) virtual.scrollToIndex(at, { align: 'auto' });
-    if (at >= 0 || (!query.isFetching && waiting === 0)) sought.current = undefined;
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- the virtualizer is another at each rendering
-  }, [chosen, rows, query.isFetching, waiting]);
+    if (chosen === undefined || at >= 0 || (!query.isFetching && waiting === 0)) settled.current = chosen;
+  }, [chosen, rows, query.isFetching, waiting, virtual]);
 
   if (query.error) return <ProblemNote problem={query.error} onRetry={() => void query.refetch()} />;
   if (!query.isPending && rows.length === 0) return <Box sx={{ p: 3, color: 'text.secondary' }}>{empty}</Box>;

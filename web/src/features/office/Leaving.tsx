@@ -10,7 +10,7 @@ import {
 } from '@mui/material';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { ask, type Moved, type Staff, staffQuery, teamsQuery, workQuery } from '../../shared/api';
+import { ask, type Moved, type Staff, staffQuery, teamsQuery, workQuery, readAllAgain } from '../../shared/api';
 import { timeLeft } from '../../shared/format';
 import { Blank, offerUndo, ProblemNote } from '../../shared/ui';
 import { byUrgency, movedWords, whitherOf } from './model/moves';
@@ -60,7 +60,7 @@ export function Leaving({ staff, forGood = false, onClose, onLeft }: Props) {
     },
     onSuccess: (moved) => {
       if ('undo' in moved && moved.undo) offerUndo({ words: movedWords(moved, to), undo: moved.undo });
-      void queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'session' });
+      void readAllAgain(queries);
       onLeft();
     },
   });

@@ -1,9 +1,9 @@
 import { Box, Button } from '@mui/material';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
-import { ask, ladderQuery, type LadderStep, staffQuery } from '../../shared/api';
+import { ask, ladderQuery, type LadderStep, staffQuery, readAllAgain } from '../../shared/api';
 import { Blank, ProblemNote } from '../../shared/ui';
 import { AFTER, afterWords, toldKey, toldOf } from './model/ladder';
+import { useEdits } from './useEdits';
 
 interface Props {
   of: 'lines' | 'teams';
@@ -24,14 +24,14 @@ export function LadderEditor({ of, id, without }: Props) {
 function Steps({ of, id, first, without }: Props & { first: LadderStep[] }) {
   const queries = useQueryClient();
   const staff = (useQuery(staffQuery).data ?? []).filter((one) => one.active);
-  // Until something is changed here, a colleague's change shows.
-  const [edited, setSteps] = useState<LadderStep[]>();
-  const steps = edited ?? first;
+  const edits = useEdits({ steps: first });
+  const { steps } = edits.now;
+  const setSteps = (next: LadderStep[]) => edits.change({ steps: next });
   const save = useMutation({
     mutationFn: () => ask('PUT', `/api/setup/${of}/${id}/ladder`, { steps }),
     onSuccess: async () => {
-      await queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'session' });
-      setSteps(undefined);
+      await readAllAgain(queries);
+      edits.asItWas();
     },
   });
   const told = [
@@ -79,12 +79,12 @@ function Steps({ of, id, first, without }: Props & { first: LadderStep[] }) {
         <Button sx={{ px: 0 }} onClick={() => setSteps([...steps, { afterMinutes: 30, told: 'LEADS' }])}>
           Add a step
         </Button>
-        {JSON.stringify(steps) !== JSON.stringify(first) && (
+        {edits.changed && (
           <>
             <Button variant="contained" disabled={save.isPending} onClick={() => save.mutate()}>
               Save the ladder
             </Button>
-            <Button onClick={() => setSteps(undefined)}>As it was</Button>
+            <Button onClick={edits.asItWas}>As it was</Button>
           </>
         )}
       </Box>

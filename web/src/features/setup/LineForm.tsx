@@ -2,7 +2,7 @@ import { Autocomplete, Box, Button, Checkbox, FormControlLabel, TextField } from
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
 import { useNavigate } from 'react-router';
-import { ApiProblem, ask, type LineSetup, sitesQuery, teamsQuery } from '../../shared/api';
+import { ApiProblem, ask, type LineSetup, sitesQuery, teamsQuery, readAllAgain } from '../../shared/api';
 import { localOf } from '../../shared/format';
 import { Blank, ProblemNote, useNow } from '../../shared/ui';
 import { WeekEditor } from '../../shared/week';
@@ -46,7 +46,7 @@ export function LineForm({ id, first }: Props) {
     mutationFn: () =>
       ask<Outcome>(id === undefined ? 'POST' : 'PUT', `/api/setup/lines${id === undefined ? '' : `/${id}`}`, line),
     onSuccess: async (outcome) => {
-      await queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'session' });
+      await readAllAgain(queries);
       edits.asItWas();
       if (id === undefined) void navigate(`/setup/lines/${outcome.id}`);
     },

@@ -1,7 +1,7 @@
 import { Box, Button, TextField } from '@mui/material';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { ask, linesQuery, sitesQuery } from '../../shared/api';
+import { ask, linesQuery, sitesQuery, readAllAgain } from '../../shared/api';
 import { ProblemNote } from '../../shared/ui';
 
 /** Places of business and the lines that belong to them. */
@@ -34,7 +34,7 @@ function NameForm({ id, name, hint }: { id: number | undefined; name: string; hi
   const save = useMutation({
     mutationFn: () =>
       ask(id === undefined ? 'POST' : 'PUT', `/api/setup/sites${id === undefined ? '' : `/${id}`}`, { name: words }),
-    onSuccess: () => queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'session' }),
+    onSuccess: () => readAllAgain(queries),
   });
   return (
     <Box

@@ -1,7 +1,7 @@
 import { Box, Button, TextField } from '@mui/material';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { allLinesQuery, ask, staffQuery, type Team, teamsQuery } from '../../shared/api';
+import { allLinesQuery, ask, staffQuery, type Team, teamsQuery, readAllAgain } from '../../shared/api';
 import { ProblemNote, whyOf } from '../../shared/ui';
 import { bookSerif } from '../../theme';
 import { LadderEditor } from './LadderEditor';
@@ -78,7 +78,7 @@ function NameForm({ label, path, method, first, onDone }: NameProps) {
   const save = useMutation({
     mutationFn: () => ask(method, `/api/setup/${path}`, { name }),
     onSuccess: async () => {
-      await queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'session' });
+      await readAllAgain(queries);
       onDone();
     },
   });

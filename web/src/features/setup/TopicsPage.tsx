@@ -9,6 +9,7 @@ import {
   type TopicColour,
   type TopicSetup,
   topicsQuery,
+  readAllAgain,
 } from '../../shared/api';
 import { Blank, ProblemNote, TopicMark } from '../../shared/ui';
 import { bookSerif } from '../../theme';
@@ -34,7 +35,7 @@ function useChange() {
   return useMutation({
     mutationFn: ({ method, path, body }: { method: 'POST' | 'PUT'; path: string; body: unknown }) =>
       ask<Outcome>(method, `/api/setup/${path}`, body),
-    onSuccess: () => queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'session' }),
+    onSuccess: () => readAllAgain(queries),
   });
 }
 

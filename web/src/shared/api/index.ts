@@ -1,4 +1,4 @@
 export { ApiProblem, ask, onSignedOut } from './client';
 export * from './queries';
 export type * from './types';
-export { readAgain, readListsAgain, readNoticesAgain } from './refresh';
+export { readAgain, readAllAgain, readListsAgain, readNoticesAgain } from './refresh';

@@ -61,6 +61,11 @@ function concerns(row: Conversation, choice: Choice, list: InfiniteData<InboxPag
   return row.group === choice.group || (list?.pages.some((page) => page.rows.some(({ id }) => id === row.id)) ?? true);
 }
 
+/** Whatever is shown may be older than what holds now; only who is signed in is not asked again. */
+export function readAllAgain(queries: QueryClient): Promise<void> {
+  return queries.invalidateQueries({ predicate: ({ queryKey }) => queryKey[0] !== keys.session[0] });
+}
+
 /** What shows this conversation is read again as well. */
 export function readAgain(queries: QueryClient, id: number): void {
   void queries.invalidateQueries({ queryKey: keys.dossier(id) });

@@ -15,7 +15,6 @@ import fabulum.server.people.StaffView;
 import java.time.Clock;
 import java.util.List;
 import java.util.Map;
-import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -47,8 +46,7 @@ class ConversationViews {
 
   List<ConversationView> of(List<ConversationRow> rows) {
     Map<Long, List<Long>> topics = topicsOf(rows);
-    Map<Long, StaffView> staff =
-        people.list().stream().collect(Collectors.toMap(StaffView::id, Function.identity()));
+    Map<Long, StaffView> staff = people.byId();
     Map<Long, Region> regions =
         lines.list().stream()
             .collect(Collectors.toMap(line -> line.id(), line -> new Region(line.region())));

@@ -7,7 +7,6 @@ import fabulum.server.people.People;
 import fabulum.server.people.StaffView;
 import java.util.List;
 import java.util.Map;
-import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -24,8 +23,7 @@ class EntryViews {
   }
 
   List<EntryView> of(List<EntryRow> rows) {
-    Map<Long, StaffView> staff =
-        people.list().stream().collect(Collectors.toMap(StaffView::id, Function.identity()));
+    Map<Long, StaffView> staff = people.byId();
     Map<Long, List<Long>> mentions = mentions(rows);
     return rows.stream()
         .map(row -> view(row, staff, mentions.getOrDefault(row.id(), List.of())))

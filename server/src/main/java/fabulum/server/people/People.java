@@ -15,6 +15,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -166,6 +168,11 @@ public class People {
   /** Everybody, by name, also those who have left; a front office is small. */
   public List<StaffView> list() {
     return everybody.get();
+  }
+
+  /** Everybody, by id. */
+  public Map<Long, StaffView> byId() {
+    return list().stream().collect(Collectors.toMap(StaffView::id, Function.identity()));
   }
 
   /** Somebody. */

@@ -10,8 +10,6 @@ import fabulum.server.setup.store.ChangeRow;
 import java.time.Clock;
 import java.util.List;
 import java.util.Map;
-import java.util.function.Function;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
@@ -62,8 +60,7 @@ public class ChangeBook {
    */
   public List<ChangeView> list(long before, int limit, StaffId asking) {
     permits.require(asking, Act.LEAD);
-    Map<Long, StaffView> staff =
-        people.list().stream().collect(Collectors.toMap(StaffView::id, Function.identity()));
+    Map<Long, StaffView> staff = people.byId();
     return changes.list(before, limit).stream()
         .map(row ->
             new ChangeView(
