@@ -36,7 +36,9 @@ function useStill(scroller: RefObject<HTMLDivElement | null>, rows: Conversation
  */
 export function usePlace(scroller: RefObject<HTMLDivElement | null>, rows: Conversation[], name: string, more: More) {
   useStill(scroller, rows);
-  const wanted = useRef(Number(sessionStorage.getItem(stored(name))));
+  // How far down, and the row that stood there: what came in above since moves it.
+  const [top = 0, stood = 0] = (sessionStorage.getItem(stored(name)) ?? '').split(' ').map(Number);
+  const wanted = useRef(top);
   const { hasNextPage, isFetchingNextPage, fetchNextPage } = more;
   const filled = rows.length;
   useLayoutEffect(() => {
@@ -46,11 +48,12 @@ export function usePlace(scroller: RefObject<HTMLDivElement | null>, rows: Conve
       if (!isFetchingNextPage) void fetchNextPage();
       return;
     }
-    element.scrollTo(0, wanted.current);
+    const at = rows.findIndex((row) => row.id === stood);
+    element.scrollTo(0, at < 0 ? wanted.current : at * ROW_HEIGHT + (wanted.current % ROW_HEIGHT));
     wanted.current = 0;
-  }, [scroller, filled, hasNextPage, isFetchingNextPage, fetchNextPage]);
-  return (top: number) => {
+  }, [scroller, rows, filled, stood, hasNextPage, isFetchingNextPage, fetchNextPage]);
+  return (now: number) => {
     wanted.current = 0;
-    sessionStorage.setItem(stored(name), String(top));
+    sessionStorage.setItem(stored(name), `${now} ${rows[Math.floor(now / ROW_HEIGHT)]?.id ?? 0}`);
   };
 }
