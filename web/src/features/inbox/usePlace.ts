@@ -1,4 +1,4 @@
-import { type RefObject, useLayoutEffect, useRef } from 'react';
+import { type RefObject, useLayoutEffect, useRef, useState } from 'react';
 import type { Conversation } from '../../shared/api';
 import { ROW_HEIGHT } from './Row';
 
@@ -37,7 +37,7 @@ function useStill(scroller: RefObject<HTMLDivElement | null>, rows: Conversation
 export function usePlace(scroller: RefObject<HTMLDivElement | null>, rows: Conversation[], name: string, more: More) {
   useStill(scroller, rows);
   // How far down, and the row that stood there: what came in above since moves it.
-  const [top = 0, stood = 0] = (sessionStorage.getItem(stored(name)) ?? '').split(' ').map(Number);
+  const [[top = 0, stood = 0]] = useState(() => (sessionStorage.getItem(stored(name)) ?? '').split(' ').map(Number));
   const wanted = useRef(top);
   const { hasNextPage, isFetchingNextPage, fetchNextPage } = more;
   const filled = rows.length;
