@@ -19,7 +19,7 @@ const KEYS: [string, string][] = [
   ['B', 'say what it is about'],
   ['Z', 'take back what was just done'],
   ['S', 'choose it, for several at once'],
-  ['Shift+↓', 'choose on; then B, A, D and R mean all that are chosen'],
+  ['Shift+↓ ↑', 'choose on, or back; then B, A, D and R mean all that are chosen'],
   ['I', 'fold the dossier'],
   ['G', 'notices'],
   ['Ctrl+K', 'jump to a customer or number'],

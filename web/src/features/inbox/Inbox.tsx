@@ -1,6 +1,6 @@
 import { Box, useMediaQuery } from '@mui/material';
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { countsQuery, linesQuery, listQuery, ribbonQuery, type Session, topicsQuery } from '../../shared/api';
 import { writeSentence } from '../../shared/sentence';
@@ -12,6 +12,7 @@ import { ListHead } from './ListHead';
 import { inGroup, type ListAddress, type ListGroup, nextOrder, readAddress, step, writeAddress } from './model/choice';
 import { Ribbon } from './Ribbon';
 import { useHeldRows } from './useHeldRows';
+import { useHere } from './useHere';
 import { useMarks } from './useMarks';
 
 interface Props {
@@ -53,19 +54,11 @@ export function Inbox({ session, toIdentify = false }: Props) {
 
   const place = toIdentify ? '/identify' : '/inbox';
   const search = writeAddress(address).toString();
-  const at = id === undefined ? -1 : ids.indexOf(id);
+  const { here, open } = useHere(id, (next) => navigate({ pathname: `${place}/${next}`, search }));
+  const at = here === undefined ? -1 : ids.indexOf(here);
   // Where the open row stood when it was last in the list: from there the arrows go on once it has left.
-  const [stood, setStood] = useState({ id, at, of: name });
-  if (stood.id !== id || stood.of !== name || (at >= 0 && stood.at !== at)) setStood({ id, at, of: name });
-  // Where the keys are, which may be ahead of what is shown while one holds an arrow down.
-  const here = useRef(id);
-  useEffect(() => {
-    here.current = id;
-  }, [id]);
-  const open = (next: number | undefined) => {
-    here.current = next ?? here.current;
-    if (next !== undefined) void navigate({ pathname: `${place}/${next}`, search });
-  };
+  const [stood, setStood] = useState({ here, at, of: name });
+  if (stood.here !== here || stood.of !== name || (at >= 0 && stood.at !== at)) setStood({ here, at, of: name });
   const change = (next: ListAddress) => setParams(writeAddress(next));
   const total = counts.data
     ? {
@@ -77,18 +70,18 @@ export function Inbox({ session, toIdentify = false }: Props) {
     : rows.length;
   const marks = useMarks(name, ids, total);
   const go = (group: ListGroup) => () => change(inGroup(address, group));
-  const walk = (by: 1 | -1) => open(step(ids, here.current, by, stood.at));
+  const walk = (by: 1 | -1) => open(step(ids, here, by, stood.at));
+  const chooseOn = (by: 1 | -1) => {
+    const next = step(ids, here, by, stood.at);
+    if (next !== undefined) marks.on(at < 0 ? undefined : here, next);
+    open(next);
+  };
   useKeys({
     arrowdown: () => walk(1),
     arrowup: () => walk(-1),
-    'shift+arrowdown': () => {
-      const from = here.current;
-      const next = step(ids, from, 1);
-      if (from !== undefined && !marks.has(from)) marks.mark(from, false);
-      if (next !== undefined && next !== from) marks.mark(next, true);
-      open(next);
-    },
-    s: () => here.current !== undefined && marks.mark(here.current, false),
+    'shift+arrowdown': () => chooseOn(1),
+    'shift+arrowup': () => chooseOn(-1),
+    s: () => here !== undefined && marks.mark(here, false),
     1: go('OUR_TURN'),
     2: go('THEIR_TURN'),
     3: go('SET_ASIDE'),
@@ -114,7 +107,7 @@ export function Inbox({ session, toIdentify = false }: Props) {
           waiting={waiting}
           me={session.staff.id}
           zone={lines[0]?.zone ?? 'UTC'}
-          chosen={id}
+          chosen={here}
           left={address.sentence.left}
           onOpen={open}
           onLeft={(span) => change({ ...inGroup(address, 'OUR_TURN'), sentence: { ...address.sentence, left: span } })}
@@ -155,7 +148,7 @@ export function Inbox({ session, toIdentify = false }: Props) {
                 me={session.staff.id}
                 lines={lines}
                 topics={topics}
-                chosen={id}
+                chosen={here}
                 empty={empty}
                 marks={marks}
                 waiting={changes}

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { chooseOn, isMarked, noneMarked, runTo, toggle } from './model/marks';
 
 /** Several conversations that are chosen together. */
 export interface Marks {
@@ -11,28 +12,10 @@ export interface Marks {
   has: (id: number) => boolean;
   /** Chooses one or leaves it; further takes in everything from the one chosen last. */
   mark: (id: number, further: boolean) => void;
+  /** Goes on choosing by a step from one to the next, or back. */
+  on: (here: number | undefined, next: number) => void;
   markAll: () => void;
   clear: () => void;
-}
-
-interface State {
-  of: string;
-  ids: number[];
-  last: number | undefined;
-  all: boolean;
-}
-
-function marked(state: State, listed: number[], id: number, further: boolean): State {
-  const { of, ids, last, all } = state;
-  const from = last === undefined ? -1 : listed.indexOf(last);
-  const to = listed.indexOf(id);
-  if (further && from >= 0 && to >= 0) {
-    const span = listed.slice(Math.min(from, to), Math.max(from, to) + 1);
-    return { of, ids: [...new Set([...ids, ...span])], last: id, all: false };
-  }
-  const had = all ? listed : ids;
-  const next = had.includes(id) ? had.filter((each) => each !== id) : [...had, id];
-  return { of, ids: next, last: id, all: false };
 }
 
 /**
@@ -41,18 +24,18 @@ function marked(state: State, listed: number[], id: number, further: boolean): S
  * @param total how many there are, read or not
  */
 export function useMarks(of: string, listed: number[], total: number): Marks {
-  const none: State = { of, ids: [], last: undefined, all: false };
+  const none = noneMarked(of);
   const [state, setState] = useState(none);
-  const { ids, all } = state.of === of ? state : none;
-  const mark = (id: number, further: boolean) =>
-    setState((had) => marked(had.of === of ? had : none, listed, id, further));
+  const here = (marked: typeof none) => (marked.of === of ? marked : none);
+  const { ids, all } = here(state);
   return {
     ids,
     all,
     count: all ? total : ids.length,
     any: all || ids.length > 0,
-    has: (id) => all || ids.includes(id),
-    mark,
+    has: (id) => isMarked(here(state), id),
+    mark: (id, further) => setState((had) => (further ? runTo : toggle)(here(had), listed, id)),
+    on: (from, next) => setState((had) => chooseOn(here(had), listed, from, next)),
     markAll: () => setState({ ...none, all: true }),
     clear: () => setState(none),
   };

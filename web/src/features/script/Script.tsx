@@ -1,6 +1,6 @@
 import { Box } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
-import { useEffect, useRef, useState } from 'react';
+import { memo, useEffect, useRef, useState } from 'react';
 import { useLocation } from 'react-router';
 import { ApiProblem, dossierQuery, linesQuery, type Session, teamsQuery, topicsQuery } from '../../shared/api';
 import { ProblemNote, useKeys } from '../../shared/ui';
@@ -29,8 +29,11 @@ interface Props {
   onBack: (() => void) | undefined;
 }
 
-/** One conversation: its dossier, its script, and the writing place. */
-export function Script({ id, session, onBack }: Props) {
+/**
+ * One conversation: its dossier, its script, and the writing place. Not drawn anew while one only walks or chooses in the list
+ * beside it.
+ */
+export const Script = memo(function Script({ id, session, onBack }: Props) {
   const dossier = useQuery(dossierQuery(id));
   const lines = useQuery(linesQuery);
   const topics = useQuery(topicsQuery).data ?? [];
@@ -167,4 +170,4 @@ export function Script({ id, session, onBack }: Props) {
       />
     </Box>
   );
-}
+});
