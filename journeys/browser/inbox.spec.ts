@@ -6,12 +6,13 @@ test.afterEach(async ({ page }) => {
 
 test('a customer texts, a colleague answers, and the answer is on the handset', async ({ page }) => {
   const number = freshNumber();
+  const asked = `Is there a berth free for tonight? ${number.slice(-3)}`;
   await signIn(page);
-  await textFrom(page, number, DOCK, 'Is there a berth free for tonight?');
+  await textFrom(page, number, DOCK, asked);
   const list = page.getByRole('region', { name: 'Conversations' });
   await page.getByRole('button', { name: /^Whose/ }).click();
   await page.getByRole('menuitem', { name: 'nobody’s' }).click();
-  await list.getByText('Is there a berth free for tonight?').click();
+  await list.getByText(asked).click();
   await expect(page.getByRole('note')).toContainText('Nobody we know holds (');
 
   await page.getByLabel('Reply to').fill('Yes, V6 with power. Come in.');
@@ -71,11 +72,12 @@ test('the time ribbon has a mark for everyone who waits, and opens them', async 
   await signIn(page);
   const ribbon = page.getByRole('region', { name: 'Time ribbon' });
   await expect(ribbon).toContainText(/\d+ late, \d+ within the hour, \d+ later, next promise \d\d:\d\d/);
-  await textFrom(page, number, DOCK, 'a mark on the ribbon');
-  const mark = ribbon.getByRole('link', { name: /1 h 00 left, nobody’s: a mark on the ribbon|59 min left, nobody’s: a mark on the ribbon/ });
+  const words = `a mark on the ribbon ${number.slice(-3)}`;
+  await textFrom(page, number, DOCK, words);
+  const mark = ribbon.getByRole('link', { name: new RegExp(`(1 h 00|59 min) left, nobody’s: ${words}`) });
   await expect(mark).toBeVisible();
   await mark.click();
-  await expect(page.getByRole('region', { name: 'Script' })).toContainText('a mark on the ribbon');
+  await expect(page.getByRole('region', { name: 'Script' })).toContainText(words);
   await page.getByLabel('Reply to').fill('and off it');
   await page.keyboard.press('Control+Enter');
   await expect(mark).toHaveCount(0);

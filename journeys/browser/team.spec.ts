@@ -155,18 +155,19 @@ test('a note names a colleague, is changed, and is withdrawn with its trace', as
   await expect(page.getByLabel('Note for the team')).toHaveValue('@Eli Castellanos could you?');
 });
 
-test('somebody is asked in by mail, comes in once, and leaves again', async ({ page, browser }) => {
+test('somebody is asked in by mail, comes in once, and leaves again', async ({ page, browser }, { retry }) => {
+  const name = ['Ada', 'Ida'][retry] ?? '';
   await signIn(page, 'maren');
   await page.goto('/setup/people/new');
-  await page.getByLabel('Name').fill('Ada Birch');
-  await page.getByLabel('Mail address; they sign in with it').fill('ada@quillhaven.example');
+  await page.getByLabel('Name').fill(`${name} Birch`);
+  await page.getByLabel('Mail address; they sign in with it').fill(`${name.toLowerCase()}@quillhaven.example`);
   await page.getByRole('button', { name: 'Mail the invitation' }).click();
   await expect(page.getByRole('note')).toContainText('Asked in, and has not come yet.');
 
   const ada = await (await browser.newContext()).newPage();
   await ada.goto(`${HANDSETS}/mail`);
-  await expect(ada.getByRole('article', { name: 'Join the front office' })).toContainText('Hello Ada Birch');
-  await ada.getByRole('article').getByRole('link').click();
+  const mail = ada.getByRole('article', { name: 'Join the front office' }).filter({ hasText: `Hello ${name} Birch` });
+  await mail.getByRole('link').click();
   await ada.getByLabel('Choose a password').fill('password1234');
   await ada.getByRole('radio', { name: 'bell' }).click();
   await ada.getByRole('button', { name: 'Come in' }).click();
@@ -174,16 +175,16 @@ test('somebody is asked in by mail, comes in once, and leaves again', async ({ p
   const link = ada.url();
   await ada.getByLabel('Choose a password').fill('seven small boats');
   await ada.getByRole('button', { name: 'Come in' }).click();
-  await expect(ada.getByRole('button', { name: 'Ada Birch, in' })).toBeVisible();
+  await expect(ada.getByRole('button', { name: `${name} Birch, in` })).toBeVisible();
   await ada.goto(link);
   await expect(ada.getByRole('alert')).toContainText('This link was used already.');
 
   await page.reload();
   await page.getByRole('button', { name: 'Switch off…' }).click();
-  await page.getByRole('button', { name: 'Switch Ada off' }).click();
+  await page.getByRole('button', { name: `Switch ${name} off` }).click();
   await expect(page.getByRole('note')).toContainText('Switched off');
   await page.goto('/setup/record');
-  await expect(page.getByRole('list', { name: 'The record' })).toContainText('Ada Birch, switched off');
+  await expect(page.getByRole('list', { name: 'The record' })).toContainText(`${name} Birch, switched off`);
 });
 
 test('a lead sees who has what, and moves work by dragging and by key', async ({ page }) => {
@@ -229,7 +230,7 @@ test('what one may not do is shown, with who can allow it; what one may not see 
   const people = (await (await page.request.get('/api/setup/people')).json()) as { staff: { id: number; name: string } }[];
   const noor = people.find((one) => one.staff.name === 'Noor Lindqvist')?.staff.id ?? 0;
   await page.goto(`/setup/people/${noor}`);
-  await page.getByRole('button', { name: 'Role: staff' }).click();
+  await page.getByRole('button', { name: /^Role: / }).click();
   await page.getByRole('menuitem', { name: 'viewer' }).click();
   await page.getByRole('button', { name: 'Save, at once' }).click();
   await expect(page.getByRole('link', { name: /Noor Lindqvist/ })).toContainText('viewer');

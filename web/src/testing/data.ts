@@ -46,8 +46,8 @@ export const yard: Line = {
   shownNumber: '(920) 555-0102',
 };
 
-export const berths: Topic = { id: 1, teamId: 1, name: 'berths', colour: 'PINE', retired: false };
-export const repairs: Topic = { id: 2, teamId: 1, name: 'repairs', colour: 'CLAY', retired: false };
+export const berths: Topic = { id: 1, teamId: 1, name: 'berths', colour: 'PINE', retired: false, version: 4 };
+export const repairs: Topic = { id: 2, teamId: 1, name: 'repairs', colour: 'CLAY', retired: false, version: 2 };
 
 /** Maren, who may do everything. */
 export const session: Session = {

@@ -2,6 +2,7 @@ import { Box, Button } from '@mui/material';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { ask, ladderQuery, type LadderStep, staffQuery, readAllAgain } from '../../shared/api';
 import { Blank, ProblemNote } from '../../shared/ui';
+import { Crossed } from './Crossed';
 import { AFTER, afterWords, toldKey, toldOf } from './model/ladder';
 import { useEdits } from './useEdits';
 
@@ -75,6 +76,7 @@ function Steps({ of, id, first, without }: Props & { first: LadderStep[] }) {
         </Box>
       ))}
       {save.error && <ProblemNote problem={save.error} />}
+      <Crossed what={edits.crossed.map(() => 'who is told')} />
       <Box sx={{ display: 'flex', gap: 1.5, mt: 0.5 }}>
         <Button sx={{ px: 0 }} onClick={() => setSteps([...steps, { afterMinutes: 30, told: 'LEADS' }])}>
           Add a step

@@ -22,6 +22,7 @@ const SETUP: LineSetup = {
   openHolidays: [],
   holidays: { country: 'US' },
   tellOfNobodys: [],
+  version: 4,
 };
 const SAVE = 'PUT /api/setup/lines/1';
 
@@ -69,6 +70,20 @@ describe('setting up a line', () => {
       expect(page.told('PUT', '/api/setup/lines/1')).toEqual([{ ...SETUP, name: 'Harbour desk', promiseMinutes: 90 }]),
     );
     await screen.findByText(/^Saved/);
+  });
+
+  it('says what a colleague has changed otherwise, and leaves the choice between the two', async () => {
+    const page = look();
+    fill(/^Working minutes/, '90');
+    fill('Name', 'Harbour desk');
+    page.again(<LineForm id={1} first={{ ...SETUP, name: 'Harbour desk', promiseMinutes: 45, version: 5 }} />);
+    expect(screen.getByText(/A colleague has changed the promise here meanwhile/)).toBeTruthy();
+    expect(field(/^Working minutes/).value).toBe('90');
+    fireEvent.click(screen.getByRole('button', { name: 'As it was' }));
+    expect(field(/^Working minutes/).value).toBe('45');
+    expect(screen.queryByText(/meanwhile/)).toBeNull();
+    await screen.findByRole('list', { name: 'When a text would be due' });
+    expect(page.told('PUT', '/api/setup/lines/1')).toEqual([]);
   });
 
   it('says beside each field what cannot be, keeps what was typed, and goes back to what it was when asked to', async () => {

@@ -1,18 +1,20 @@
 import { Autocomplete, Box, Button, Checkbox, FormControlLabel, TextField } from '@mui/material';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
 import { useNavigate } from 'react-router';
-import { ApiProblem, ask, type LineSetup, sitesQuery, teamsQuery, readAllAgain } from '../../shared/api';
+import { ApiProblem, type LineSetup, sitesQuery, teamsQuery } from '../../shared/api';
 import { localOf } from '../../shared/format';
 import { Blank, ProblemNote, useNow } from '../../shared/ui';
 import { WeekEditor } from '../../shared/week';
 import { bookSerif } from '../../theme';
 import { ClosedDays } from './ClosedDays';
+import { Crossed } from './Crossed';
 import { LadderEditor } from './LadderEditor';
 import { LinePreview } from './LinePreview';
 import { LineWork } from './LineWork';
-import { type Outcome, outcomeWords } from './outcome';
+import { outcomeWords } from './outcome';
 import { useEdits } from './useEdits';
+import { useSetUpChange } from './useSetUpChange';
 
 interface Props {
   /** Empty for a new line. */
@@ -20,6 +22,23 @@ interface Props {
   first: LineSetup;
 }
 
+/** What there is to set up, as one says it. */
+const FIELDS: Partial<Record<keyof LineSetup, string>> = {
+  name: 'the name',
+  number: 'the number',
+  zone: 'the time zone',
+  siteId: 'the site',
+  teamId: 'the team',
+  inUse: 'whether it is in use',
+  way: 'who gets new work',
+  narrowed: 'who sees what',
+  tellOfNobodys: 'who is told of what is nobody’s',
+  promiseMinutes: 'the promise',
+  week: 'the opening hours',
+  closedDays: 'the closed days',
+  holidays: 'the public holidays',
+  openHolidays: 'the open holidays',
+};
 const ZONES = Intl.supportedValuesOf('timeZone');
 
 function Part({ title, children }: { title: string; children: ReactNode }) {
@@ -35,22 +54,25 @@ function Part({ title, children }: { title: string; children: ReactNode }) {
 
 /** All that is set up about a line. Nothing changes for anybody until it is saved; then it does at once, for everyone. */
 export function LineForm({ id, first }: Props) {
-  const queries = useQueryClient();
   const navigate = useNavigate();
   const now = useNow();
   const sites = useQuery(sitesQuery).data ?? [];
   const teams = useQuery(teamsQuery).data ?? [];
   const edits = useEdits(first);
   const line = edits.now;
-  const save = useMutation({
-    mutationFn: () =>
-      ask<Outcome>(id === undefined ? 'POST' : 'PUT', `/api/setup/lines${id === undefined ? '' : `/${id}`}`, line),
-    onSuccess: async (outcome) => {
-      await readAllAgain(queries);
-      edits.asItWas();
-      if (id === undefined) void navigate(`/setup/lines/${outcome.id}`);
-    },
-  });
+  const save = useSetUpChange();
+  const send = () =>
+    save.mutate(
+      id === undefined
+        ? { method: 'POST', path: 'lines', body: line }
+        : { method: 'PUT', path: `lines/${id}`, body: line },
+      {
+        onSuccess: (outcome) => {
+          edits.asItWas();
+          if (id === undefined) void navigate(`/setup/lines/${outcome.id}`);
+        },
+      },
+    );
   const change = (next: Partial<LineSetup>) => {
     save.reset();
     edits.change(next);
@@ -65,7 +87,7 @@ export function LineForm({ id, first }: Props) {
       aria-label={id === undefined ? 'New line' : first.name}
       onSubmit={(event) => {
         event.preventDefault();
-        save.mutate();
+        send();
       }}
       sx={{ display: 'grid', gap: 2, p: 2, maxWidth: 980, alignContent: 'start' }}
     >
@@ -162,6 +184,7 @@ export function LineForm({ id, first }: Props) {
           flexWrap: 'wrap',
         }}
       >
+        <Crossed what={edits.crossed.flatMap((field) => FIELDS[field] ?? [])} />
         <Button type="submit" variant="contained" disabled={!edits.changed || save.isPending}>
           {id === undefined ? 'Add the line' : 'Save, at once for everyone'}
         </Button>

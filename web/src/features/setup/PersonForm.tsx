@@ -7,8 +7,16 @@ import { Moment, ProblemNote, StaffMark } from '../../shared/ui';
 import { bookSerif } from '../../theme';
 import { PlanForm } from '../me';
 import { Leaving } from '../office';
+import { Crossed } from './Crossed';
 import { PersonFields } from './PersonFields';
 import { useEdits } from './useEdits';
+
+const FIELDS: Record<keyof PersonSetup, string> = {
+  role: 'the role',
+  permissions: 'the permissions',
+  teams: 'the teams',
+  limit: 'the limit',
+};
 
 interface Props {
   person: Person;
@@ -77,6 +85,7 @@ export function PersonForm({ person, me }: Props) {
       )}
       <PersonFields setup={edits.now} problem={act.error} onChange={edits.change} />
       {act.error && <ProblemNote problem={act.error} />}
+      <Crossed what={edits.crossed.map((field) => FIELDS[field])} />
       <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap' }}>
         <Button type="submit" variant="contained" disabled={!edits.changed || act.isPending}>
           Save, at once

@@ -33,8 +33,26 @@ describe('the topics of a team', () => {
     expect((await screen.findByRole('status')).textContent).toBe('Saved. 12 conversations are due at another time.');
     expect(screen.queryByRole('form')).toBeNull();
     expect(page.told('PUT', '/api/setup/topics/1')).toEqual([
-      { name: 'berths', colour: 'PINE', promiseMinutes: 90, retired: false },
+      { name: 'berths', colour: 'PINE', promiseMinutes: 90, retired: false, version: 4 },
     ]);
+  });
+
+  it('stay open for what one is changing when a colleague retires them meanwhile', async () => {
+    const page = look({
+      'PUT /api/setup/topics/1': new No(409, 'changed-meanwhile', 'A colleague has changed this topic meanwhile.'),
+    });
+    fireEvent.click(await screen.findByRole('button', { name: 'Change berths' }));
+    const form = screen.getByRole('form', { name: 'Change berths' });
+    fireEvent.change(within(form).getByLabelText('Topic'), { target: { value: 'berths and bollards' } });
+    page.answers['GET /api/topics'] = [{ ...berths, name: 'quays', retired: true, version: 5 }, repairs];
+    fireEvent.click(within(form).getByRole('button', { name: 'Save' }));
+    await screen.findByText(/A colleague has retired this topic meanwhile/);
+    expect(screen.getByText(/A colleague has changed the word here meanwhile/)).toBeTruthy();
+    expect(screen.getByLabelText<HTMLInputElement>('Topic').value).toBe('berths and bollards');
+    page.answers['PUT /api/setup/topics/1'] = { id: 1, reckoned: 0 };
+    fireEvent.click(screen.getByRole('button', { name: 'Save' }));
+    await screen.findByText(/^Saved/);
+    expect(page.told('PUT', '/api/setup/topics/1').at(-1)).toMatchObject({ name: 'berths and bollards', version: 5 });
   });
 
   it('get a colour no other has, and a word; what cannot be is said and kept', async () => {

@@ -1,16 +1,35 @@
 import { useState } from 'react';
 
+/** A field as one would have it, and as it was when one began to change it. */
+interface Edit {
+  was: unknown;
+  now: unknown;
+}
+
+function same(one: unknown, other: unknown): boolean {
+  return JSON.stringify(one) === JSON.stringify(other);
+}
+
 /**
  * What is set up, with what one has changed of it here and not saved yet. What a colleague saves meanwhile comes through
- * wherever one has changed nothing, so that saving takes none of it back.
+ * wherever one has changed nothing, so that saving takes none of it back; where both have changed something, it is said.
  */
 export function useEdits<T extends object>(first: T) {
-  const [edits, setEdits] = useState<Partial<T>>({});
-  const now: T = { ...first, ...edits };
+  const [edits, setEdits] = useState<Partial<Record<keyof T, Edit>>>({});
+  const fields = Object.keys(edits) as (keyof T)[];
+  const now = { ...first, ...Object.fromEntries(fields.map((field) => [field, edits[field]?.now])) };
   return {
     now,
-    changed: JSON.stringify(now) !== JSON.stringify(first),
-    change: (next: Partial<T>) => setEdits({ ...edits, ...next }),
+    changed: !same(now, first),
+    /** What a colleague has changed otherwise since one began to change it here. */
+    crossed: fields.filter((field) => !same(first[field], edits[field]?.was) && !same(first[field], now[field])),
+    change: (next: Partial<T>) => {
+      const begun = (Object.keys(next) as (keyof T)[]).map((field) => [
+        field,
+        { was: edits[field] ? edits[field].was : first[field], now: next[field] },
+      ]);
+      setEdits({ ...edits, ...(Object.fromEntries(begun) as Partial<Record<keyof T, Edit>>) });
+    },
     asItWas: () => setEdits({}),
   };
 }

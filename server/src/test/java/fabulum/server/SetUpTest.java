@@ -82,6 +82,41 @@ class SetUpTest {
     maren.post("/api/conversations/" + first + "/done", null).require(200);
   }
 
+  @Test
+  void aChangeMadeFromWhatIsNoLongerSoIsToldAndUndoesNothing() {
+    Map<String, Object> line = line("Twice", "(920) 555-0167");
+    String path = "/api/setup/lines/" + add(line);
+    line.put("version", maren.get(path).json().path("version").asLong());
+    maren.put(path, changed(line, "promiseMinutes", 45)).require(200);
+
+    Answer late = maren.put(path, changed(line, "name", "Twice over")).require(409);
+    assertThat(late.json().path("type").asString())
+        .isEqualTo("urn:fabulum:problem:changed-meanwhile");
+    assertThat(late.json().path("detail").asString()).contains("kept here and not saved yet");
+    JsonNode now = maren.get(path).json();
+    assertThat(now.path("name").asString()).isEqualTo("Twice");
+    assertThat(now.path("promiseMinutes").asInt()).isEqualTo(45);
+
+    line.put("version", now.path("version").asLong());
+    maren.put(path, changed(line, "name", "Twice over")).require(200);
+    assertThat(maren.get(path).json().path("name").asString()).isEqualTo("Twice over");
+  }
+
+  private static Map<String, Object> changed(Map<String, Object> had, String what, Object to) {
+    Map<String, Object> next = new HashMap<>(had);
+    next.put(what, to);
+    return next;
+  }
+
+  @Test
+  void aTopicMergedWhileItWasEditedIsNotBroughtBackUnawares() {
+    long gone = topic("ropes");
+    maren.post("/api/setup/topics/" + gone + "/merge", Map.of("into", topic("knots"))).require(200);
+    Map<String, Object> renamed =
+        Map.of("name", "lines and ropes", "colour", "LAKE", "retired", false, "version", 0);
+    maren.put("/api/setup/topics/" + gone, renamed).require(409);
+  }
+
   @ParameterizedTest
   @CsvSource(
       delimiter = '|',

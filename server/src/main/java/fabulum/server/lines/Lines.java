@@ -24,6 +24,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -103,6 +104,11 @@ public class Lines {
   /** All that is set up about a line. */
   public LineSetup setup(LineId id) {
     return setup(row(id));
+  }
+
+  /** Which state of its set-up a line is in; grows with each change. */
+  public long version(LineId id) {
+    return row(id).version();
   }
 
   private LineSetup setup(LineRow row) {
@@ -186,15 +192,21 @@ public class Lines {
 
   /**
    * Sets a line up otherwise. Refuses what cannot be, with every reason, and changes nothing then.
+   *
+   * @param seen the version it was changed from, refused when that is no longer so; empty for
+   *     whatever it is now
    */
   @Transactional
-  public void change(LineId id, LineSetup wanted) {
+  public void change(LineId id, LineSetup wanted, @Nullable Long seen) {
     row(id);
     check.require(
         wanted,
         lines.list().stream().filter(row -> row.id() != id.value()).map(this::view).toList());
     requirePlaces(wanted);
-    lines.update(id.value(), wanted, wanted.name().strip(), check.number(wanted).e164());
+    String number = check.number(wanted).e164();
+    if (lines.update(id.value(), wanted, wanted.name().strip(), number, seen) == 0) {
+      throw Problem.changedMeanwhile("line");
+    }
     lines.deleteSpans(id.value());
     lines.deleteClosedDays(id.value());
     lines.deleteOpenHolidays(id.value());

@@ -33,6 +33,17 @@ public final class Problem extends RuntimeException {
     return new Problem(kind, sentence, List.of());
   }
 
+  /** Somebody else has changed it since it was read here. */
+  public static Problem changedMeanwhile(String what) {
+    return new Problem(
+        Kind.CHANGED_MEANWHILE,
+        "A colleague has changed this "
+            + what
+            + " meanwhile; the history says who and how. What you changed is kept here and not"
+            + " saved yet: look once more, and save again.",
+        List.of());
+  }
+
   /** Fields that cannot be so, all at once. */
   public static Problem fields(List<FieldProblem> fields) {
     return new Problem(Kind.BAD_FIELDS, fields.get(0).why(), fields);

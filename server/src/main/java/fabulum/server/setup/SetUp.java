@@ -24,6 +24,7 @@ import java.util.Map;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
@@ -98,13 +99,17 @@ public class SetUp {
         });
   }
 
-  /** Sets a line up otherwise. */
-  public Outcome changeLine(LineId id, LineSetup wanted, StaffId by) {
+  /**
+   * Sets a line up otherwise.
+   *
+   * @param seen the version it was changed from; empty for whatever it is now
+   */
+  public Outcome changeLine(LineId id, LineSetup wanted, @Nullable Long seen, StaffId by) {
     return carryOut(
         by,
         () -> {
           LineSetup before = lines.setup(id);
-          lines.change(id, wanted);
+          lines.change(id, wanted, seen);
           LineSetup after = lines.setup(id);
           changes.noteAll(by, subject(before), said(before), said(after));
           record.noteAll(by, subject(before), access(before), access(after));
@@ -207,13 +212,17 @@ public class SetUp {
         });
   }
 
-  /** Renames, recolours, retires or brings back a topic, or changes its promise. */
-  public Outcome changeTopic(TopicId id, TopicSetup wanted, StaffId by) {
+  /**
+   * Renames, recolours, retires or brings back a topic, or changes its promise.
+   *
+   * @param seen the version it was changed from; empty for whatever it is now
+   */
+  public Outcome changeTopic(TopicId id, TopicSetup wanted, @Nullable Long seen, StaffId by) {
     return carryOut(
         by,
         () -> {
           TopicView before = topics.present(id);
-          topics.change(id, wanted);
+          topics.change(id, wanted, seen);
           changes.noteAll(by, "topic " + before.name(), said(before), said(topics.present(id)));
           return id.value();
         });

@@ -8,6 +8,7 @@ import org.jspecify.annotations.Nullable;
  * @param promiseMinutes of working time within which it is answered; empty for as its line promises
  * @param retired no longer given; conversations keep it
  * @param mergedInto the topic that stands for it since
+ * @param version grows with each change
  */
 public record TopicView(
     long id,
@@ -16,4 +17,5 @@ public record TopicView(
     TopicColour colour,
     @Nullable Integer promiseMinutes,
     boolean retired,
-    @Nullable Long mergedInto) {}
+    @Nullable Long mergedInto,
+    long version) {}

@@ -16,6 +16,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -75,11 +76,18 @@ public class Topics {
     return new TopicId(id);
   }
 
-  /** Renames, recolours, retires or brings back a topic. */
+  /**
+   * Renames, recolours, retires or brings back a topic.
+   *
+   * @param seen the version it was changed from, refused when that is no longer so; empty for
+   *     whatever it is now
+   */
   @Transactional
-  public void change(TopicId id, TopicSetup wanted) {
+  public void change(TopicId id, TopicSetup wanted, @Nullable Long seen) {
     require(present(id).teamId(), id.value(), wanted);
-    topics.update(id.value(), wanted, wanted.name().strip());
+    if (topics.update(id.value(), wanted, wanted.name().strip(), seen) == 0) {
+      throw Problem.changedMeanwhile("topic");
+    }
     forget();
   }
 

@@ -6,6 +6,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import org.apache.ibatis.annotations.Mapper;
+import org.jspecify.annotations.Nullable;
 
 /** Lines in the database. */
 @Mapper
@@ -27,7 +28,8 @@ public interface LineMapper {
 
   long insert(LineSetup line, String name, String number);
 
-  void update(long id, LineSetup line, String name, String number);
+  /** How many were changed: none when the line is no longer in the state that was seen. */
+  int update(long id, LineSetup line, String name, String number, @Nullable Long seen);
 
   List<SpanRow> listSpans(long lineId);
 

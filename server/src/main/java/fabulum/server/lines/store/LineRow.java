@@ -18,4 +18,5 @@ public record LineRow(
     @Nullable String holidayCountry,
     @Nullable String holidayRegion,
     Way way,
-    boolean narrowed) {}
+    boolean narrowed,
+    long version) {}

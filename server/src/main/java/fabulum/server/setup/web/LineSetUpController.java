@@ -61,6 +61,8 @@ class LineSetUpController {
    * @param way in which it gives out what nobody owns; empty for people take
    * @param narrowed whether one sees on it only what nobody owns or is one's own; leads see all
    * @param tellOfNobodys who is told when something could be given to nobody
+   * @param version which state of the line this is; sent back, a change is refused when the line
+   *     has been changed since; without it, the change holds whatever the line is now
    */
   record LineMessage(
       @NotNull(message = "A line has a name.") String name,
@@ -77,7 +79,8 @@ class LineSetUpController {
       @NotNull(message = "Open holidays are needed, if only none.") List<LocalDate> openHolidays,
       @Nullable Way way,
       boolean narrowed,
-      @Nullable List<Long> tellOfNobodys) {
+      @Nullable List<Long> tellOfNobodys,
+      @Nullable Long version) {
 
     LineSetup setup() {
       List<Stretch> stretches = week.stream().map(SpanMessage::stretch).toList();
@@ -99,7 +102,7 @@ class LineSetUpController {
           tellOfNobodys == null ? List.of() : tellOfNobodys);
     }
 
-    static LineMessage of(LineSetup line, String shownNumber) {
+    static LineMessage of(LineSetup line, String shownNumber, long version) {
       return new LineMessage(
           line.name(),
           shownNumber,
@@ -115,7 +118,8 @@ class LineSetUpController {
           line.openHolidays(),
           line.way(),
           line.narrowed(),
-          line.tellOfNobodys());
+          line.tellOfNobodys(),
+          version);
     }
   }
 
@@ -139,7 +143,8 @@ class LineSetUpController {
   LineMessage line(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {
     permits.require(me.id(), Act.LEAD);
     LineId line = new LineId(id);
-    return LineMessage.of(lines.setup(line), lines.get(line).shownNumber());
+    long version = lines.version(line);
+    return LineMessage.of(lines.setup(line), lines.get(line).shownNumber(), version);
   }
 
   @PostMapping("/lines")
@@ -153,7 +158,7 @@ class LineSetUpController {
       @AuthenticationPrincipal SignedIn me,
       @PathVariable long id,
       @Valid @RequestBody LineMessage line) {
-    return setUp.changeLine(new LineId(id), line.setup(), me.id());
+    return setUp.changeLine(new LineId(id), line.setup(), line.version(), me.id());
   }
 
   @PostMapping("/lines/preview")

@@ -46,12 +46,15 @@ class TopicSetUpController {
    * A topic.
    *
    * @param promiseMinutes of working time; empty for as its line promises
+   * @param version which state of the topic was changed; refused when it has been changed since;
+   *     without it, the change holds whatever the topic is now
    */
   record TopicMessage(
       @NotNull(message = "A topic is a word or two.") String name,
       @NotNull(message = "Choose a colour.") TopicColour colour,
       @Nullable Integer promiseMinutes,
-      boolean retired) {
+      boolean retired,
+      @Nullable Long version) {
     TopicSetup setup() {
       return new TopicSetup(name, colour, promiseMinutes, retired);
     }
@@ -91,7 +94,7 @@ class TopicSetUpController {
       @AuthenticationPrincipal SignedIn me,
       @PathVariable long id,
       @Valid @RequestBody TopicMessage topic) {
-    return setUp.changeTopic(new TopicId(id), topic.setup(), me.id());
+    return setUp.changeTopic(new TopicId(id), topic.setup(), topic.version(), me.id());
   }
 
   @PostMapping("/topics/{id}/merge")

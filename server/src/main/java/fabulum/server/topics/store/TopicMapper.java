@@ -4,6 +4,7 @@ import fabulum.server.topics.TopicSetup;
 import fabulum.server.topics.TopicView;
 import java.util.List;
 import org.apache.ibatis.annotations.Mapper;
+import org.jspecify.annotations.Nullable;
 
 /** Topics in the database. */
 @Mapper
@@ -13,7 +14,8 @@ public interface TopicMapper {
 
   long insert(long teamId, TopicSetup topic, String name);
 
-  void update(long id, TopicSetup topic, String name);
+  /** How many were changed: none when the topic is no longer in the state that was seen. */
+  int update(long id, TopicSetup topic, String name, @Nullable Long seen);
 
   void setMergedInto(long id, long into);
 

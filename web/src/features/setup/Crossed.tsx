@@ -1,0 +1,12 @@
+import { Box } from '@mui/material';
+
+/** Says what a colleague has set up otherwise while one was changing it here. */
+export function Crossed({ what, leave = 'As it was' }: { what: string[]; leave?: string }) {
+  if (what.length === 0) return null;
+  return (
+    <Box role="status" sx={{ color: 'warning.main', flexBasis: '100%' }}>
+      A colleague has changed {new Intl.ListFormat('en').format(what)} here meanwhile. Saving puts yours in its place;
+      “{leave}” takes theirs.
+    </Box>
+  );
+}
