@@ -17,8 +17,8 @@ export default defineConfig({
   workers: 1,
   // A machine that builds for everyone may stall for seconds; what passes only then is listed as flaky.
   retries: process.env.CI ? 1 : 0,
-  timeout: 30_000,
-  expect: { timeout: 8_000 },
+  timeout: 90_000,
+  expect: { timeout: 12_000 },
   reporter: [['list']],
   use: {
     baseURL: 'http://localhost:8480',

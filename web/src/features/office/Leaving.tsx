@@ -70,7 +70,13 @@ export function Leaving({ staff, forGood = false, onClose, onLeft }: Props) {
       <DialogTitle id="leaving-title">{forGood ? `Switch ${staff.name} off` : 'Away; and what you own?'}</DialogTitle>
       <DialogContent>
         {work.error && <ProblemNote problem={work.error} onRetry={() => void work.refetch()} />}
-        {work.data && rows.length === 0 ? (
+        {!work.data ? (
+          !work.error && (
+            <Box sx={{ color: 'text.secondary' }}>
+              Looking up what {forGood ? first : 'you'} own{forGood && 's'}…
+            </Box>
+          )
+        ) : rows.length === 0 ? (
           <Box sx={{ color: 'text.secondary' }}>
             {forGood ? `${first} owns nothing that is open.` : 'You own nothing that is open.'}
           </Box>
