@@ -57,10 +57,12 @@ export function List(props: Props) {
     if (chosen === undefined || at >= 0 || (!query.isFetching && waiting === 0)) settled.current = chosen;
   }, [chosen, rows, query.isFetching, waiting, virtual]);
 
-  if (query.error) return <ProblemNote problem={query.error} onRetry={() => void query.refetch()} />;
-  if (!query.isPending && rows.length === 0) return <Box sx={{ p: 3, color: 'text.secondary' }}>{empty}</Box>;
+  const problem = query.error && <ProblemNote problem={query.error} onRetry={() => void query.refetch()} />;
+  if (!query.data) return problem;
+  if (rows.length === 0) return <Box sx={{ p: 3, color: 'text.secondary' }}>{empty}</Box>;
   return (
     <>
+      {problem}
       {waiting > 0 && (
         <ButtonBase
           onClick={props.onRelease}

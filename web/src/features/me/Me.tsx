@@ -3,7 +3,7 @@ import { Navigate, Route, Routes } from 'react-router';
 import type { Session } from '../../shared/api';
 import { PlaceTabs } from '../../shared/ui';
 import { NoticeChoices } from '../notices';
-import { MyPlan } from './MyPlan';
+import { PlanOf } from './PlanOf';
 import { Profile } from './Profile';
 import { Security } from './Security';
 
@@ -22,7 +22,7 @@ export function Me({ session }: { session: Session }) {
       <Box sx={{ p: 2 }}>
         <Routes>
           <Route path="profile" element={<Profile session={session} />} />
-          <Route path="plan" element={<MyPlan me={session.staff.id} />} />
+          <Route path="plan" element={<PlanOf staff={session.staff.id} mine />} />
           <Route path="notices" element={<NoticeChoices />} />
           <Route path="security" element={<Security />} />
           <Route path="*" element={<Navigate to="/me/profile" replace />} />

@@ -1,9 +1,8 @@
 import { Autocomplete, Box, Button, Checkbox, FormControlLabel, TextField } from '@mui/material';
-import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
-import { type Away, type Plan, staffQuery } from '../../shared/api';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { ask, type Away, type Plan, staffQuery } from '../../shared/api';
 import { localOf } from '../../shared/format';
-import { Blank, ProblemNote, useNow, whyOf } from '../../shared/ui';
+import { Blank, Crossed, ProblemNote, useEdits, useNow, whyOf } from '../../shared/ui';
 import { WeekEditor } from '../../shared/week';
 import { bookSerif } from '../../theme';
 
@@ -11,13 +10,17 @@ interface Props {
   /** Whose plan it is. */
   staff: number;
   first: Plan;
-  problem: unknown;
-  saving: boolean;
-  saved: boolean;
-  onSave: (plan: Plan) => void;
+  /** Where it is kept. */
+  path: string;
 }
 
 const ZONES = Intl.supportedValuesOf('timeZone');
+const FIELDS: Partial<Record<keyof Plan, string>> = {
+  week: 'the usual week',
+  zone: 'the zone',
+  coverId: 'who covers',
+  absences: 'the days away',
+};
 const WORKING_WEEK = [1, 2, 3, 4, 5].map((day) => ({ day, from: 8 * 60, to: 17 * 60 }));
 const heading = { m: 0, mb: 0.5, fontFamily: bookSerif, fontSize: '1.0625rem', fontWeight: 600 } as const;
 
@@ -28,17 +31,31 @@ function inOwnZone(plan: Plan): Plan {
 }
 
 /** When somebody is usually in, the days they will be away, and who covers for them. */
-export function PlanForm({ staff, first, problem, saving, saved, onSave }: Props) {
+export function PlanForm({ staff, first, path }: Props) {
+  const queries = useQueryClient();
   const now = useNow();
   const colleagues = (useQuery(staffQuery).data ?? []).filter((one) => one.active && one.id !== staff);
-  const [plan, setPlan] = useState(() => inOwnZone(first));
+  const edits = useEdits(inOwnZone(first));
+  const plan = edits.now;
+  const save = useMutation({
+    mutationFn: () => ask('PUT', path, plan),
+    onSuccess: async () => {
+      await queries.invalidateQueries();
+      edits.asItWas();
+    },
+  });
+  const change = (next: Partial<Plan>) => {
+    save.reset();
+    edits.change(next);
+  };
+  const problem = save.error;
   const covers = (none: string) => [
     { value: undefined as number | undefined, words: none },
     ...colleagues.map((one) => ({ value: one.id, words: one.name })),
   ];
   const today = localOf(now, plan.zone).slice(0, 10);
   const setAway = (at: number, next: Partial<Away>) =>
-    setPlan({ ...plan, absences: plan.absences.map((each, i) => (i === at ? { ...each, ...next } : each)) });
+    change({ absences: plan.absences.map((each, i) => (i === at ? { ...each, ...next } : each)) });
   const why = whyOf(problem, 'absences').helperText;
   const coverWhy = whyOf(problem, 'coverId').helperText;
   return (
@@ -47,7 +64,7 @@ export function PlanForm({ staff, first, problem, saving, saved, onSave }: Props
       aria-label="When I am in"
       onSubmit={(event) => {
         event.preventDefault();
-        onSave(plan);
+        save.mutate();
       }}
       sx={{ display: 'grid', gap: 2.5, maxWidth: 860 }}
     >
@@ -60,7 +77,7 @@ export function PlanForm({ staff, first, problem, saving, saved, onSave }: Props
             <Checkbox
               size="small"
               checked={plan.week.length === 0}
-              onChange={(_, always) => setPlan({ ...plan, week: always ? [] : WORKING_WEEK })}
+              onChange={(_, always) => change({ week: always ? [] : WORKING_WEEK })}
             />
           }
           label="Whenever not said otherwise"
@@ -69,14 +86,14 @@ export function PlanForm({ staff, first, problem, saving, saved, onSave }: Props
           <WeekEditor
             week={plan.week}
             problems={[whyOf(problem, 'week').helperText ?? []].flat()}
-            onChange={(week) => setPlan({ ...plan, week })}
+            onChange={(week) => change({ week })}
           />
         )}
         <Autocomplete
           options={ZONES}
           value={plan.zone}
           disableClearable
-          onChange={(_, zone) => setPlan({ ...plan, zone })}
+          onChange={(_, zone) => change({ zone })}
           sx={{ width: 280, mt: 1 }}
           renderInput={(params) => <TextField {...params} label="By the clocks of" {...whyOf(problem, 'zone')} />}
         />
@@ -90,7 +107,7 @@ export function PlanForm({ staff, first, problem, saving, saved, onSave }: Props
           name="Cover"
           value={plan.coverId}
           options={covers('nobody')}
-          onChange={(coverId) => setPlan({ ...plan, coverId })}
+          onChange={(coverId) => change({ coverId })}
         />
         {coverWhy && (
           <Box role="alert" sx={{ color: 'error.main' }}>
@@ -127,9 +144,7 @@ export function PlanForm({ staff, first, problem, saving, saved, onSave }: Props
                 onChange={(coverId) => setAway(i, { coverId })}
               />
             </Box>
-            <Button onClick={() => setPlan({ ...plan, absences: plan.absences.filter((_, j) => j !== i) })}>
-              Take out
-            </Button>
+            <Button onClick={() => change({ absences: plan.absences.filter((_, j) => j !== i) })}>Take out</Button>
           </Box>
         ))}
         {why && (
@@ -137,19 +152,22 @@ export function PlanForm({ staff, first, problem, saving, saved, onSave }: Props
             {why}
           </Box>
         )}
-        <Button
-          sx={{ px: 0 }}
-          onClick={() => setPlan({ ...plan, absences: [...plan.absences, { first: today, last: today }] })}
-        >
+        <Button sx={{ px: 0 }} onClick={() => change({ absences: [...plan.absences, { first: today, last: today }] })}>
           Add days
         </Button>
       </Box>
-      {problem !== null && problem !== undefined && <ProblemNote problem={problem} />}
-      <Box sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
-        <Button type="submit" variant="contained" disabled={saving || JSON.stringify(plan) === JSON.stringify(first)}>
+      {problem && <ProblemNote problem={problem} />}
+      <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
+        <Crossed what={edits.crossed.flatMap((field) => FIELDS[field] ?? [])} />
+        <Button
+          type="submit"
+          variant="contained"
+          disabled={save.isPending || (!edits.changed && plan.zone === first.zone)}
+        >
           Save
         </Button>
-        {saved && <Box role="status">Saved.</Box>}
+        {edits.changed && <Button onClick={edits.asItWas}>As it was</Button>}
+        {save.isSuccess && <Box role="status">Saved.</Box>}
       </Box>
     </Box>
   );

@@ -1,2 +1,2 @@
 export { Me } from './Me';
-export { PlanForm } from './PlanForm';
+export { PlanOf } from './PlanOf';

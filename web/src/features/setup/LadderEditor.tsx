@@ -1,10 +1,8 @@
 import { Box, Button } from '@mui/material';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { ask, ladderQuery, type LadderStep, staffQuery, readAllAgain } from '../../shared/api';
-import { Blank, ProblemNote } from '../../shared/ui';
-import { Crossed } from './Crossed';
+import { Answered, Blank, Crossed, ProblemNote, useEdits } from '../../shared/ui';
 import { AFTER, afterWords, toldKey, toldOf } from './model/ladder';
-import { useEdits } from './useEdits';
 
 interface Props {
   of: 'lines' | 'teams';
@@ -16,10 +14,7 @@ interface Props {
 /** Who is told when an answer nears its promise, is late, and is late by so much more. */
 export function LadderEditor({ of, id, without }: Props) {
   const ladder = useQuery(ladderQuery(of, id));
-  if (ladder.error) return <ProblemNote problem={ladder.error} onRetry={() => void ladder.refetch()} />;
-  if (!ladder.data) return null;
-  const { steps } = ladder.data;
-  return <Steps of={of} id={id} first={steps} without={without} />;
+  return <Answered query={ladder}>{({ steps }) => <Steps of={of} id={id} first={steps} without={without} />}</Answered>;
 }
 
 function Steps({ of, id, first, without }: Props & { first: LadderStep[] }) {

@@ -4,16 +4,14 @@ import type { ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { ApiProblem, type LineSetup, sitesQuery, teamsQuery } from '../../shared/api';
 import { localOf } from '../../shared/format';
-import { Blank, ProblemNote, useNow } from '../../shared/ui';
+import { Blank, Crossed, ProblemNote, useEdits, useNow } from '../../shared/ui';
 import { WeekEditor } from '../../shared/week';
 import { bookSerif } from '../../theme';
 import { ClosedDays } from './ClosedDays';
-import { Crossed } from './Crossed';
 import { LadderEditor } from './LadderEditor';
 import { LinePreview } from './LinePreview';
 import { LineWork } from './LineWork';
 import { outcomeWords } from './outcome';
-import { useEdits } from './useEdits';
 import { useSetUpChange } from './useSetUpChange';
 
 interface Props {

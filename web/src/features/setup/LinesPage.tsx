@@ -1,15 +1,19 @@
 import { Box, Button } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { NavLink, useNavigate, useParams } from 'react-router';
-import { allLinesQuery, lineSetupQuery, type LineSetup, sitesQuery, teamsQuery } from '../../shared/api';
-import { ProblemNote } from '../../shared/ui';
+import { allLinesQuery, type Line, lineSetupQuery, type LineSetup, sitesQuery, teamsQuery } from '../../shared/api';
+import { Answered } from '../../shared/ui';
 import { LineForm } from './LineForm';
 
 /** The lines beside the one that is being set up. */
 export function LinesPage() {
+  const lines = useQuery(allLinesQuery);
+  return <Answered query={lines}>{(all) => <Lines lines={all} />}</Answered>;
+}
+
+function Lines({ lines }: { lines: Line[] }) {
   const navigate = useNavigate();
   const { id } = useParams();
-  const lines = useQuery(allLinesQuery).data ?? [];
   const chosen = id === 'new' ? undefined : Number(id) || lines[0]?.id;
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '240px 1fr' }, minHeight: 0 }}>
@@ -48,8 +52,7 @@ export function LinesPage() {
 
 function KnownLine({ id }: { id: number }) {
   const setup = useQuery(lineSetupQuery(id));
-  if (setup.error) return <ProblemNote problem={setup.error} onRetry={() => void setup.refetch()} />;
-  return setup.data ? <LineForm key={id} id={id} first={setup.data} /> : null;
+  return <Answered query={setup}>{(first) => <LineForm key={id} id={id} first={first} />}</Answered>;
 }
 
 function NewLine() {

@@ -2,19 +2,21 @@ import { Box, Button } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { NavLink, useNavigate, useParams } from 'react-router';
 import { peopleQuery, type Person, type Session } from '../../shared/api';
-import { ProblemNote, StaffMark } from '../../shared/ui';
+import { Answered, StaffMark } from '../../shared/ui';
 import { InviteForm } from './InviteForm';
 import { standingWords } from './model/people';
 import { PersonForm } from './PersonForm';
 
 /** The people beside the one who is being set up. */
 export function PeoplePage({ session }: { session: Session }) {
+  const people = useQuery(peopleQuery);
+  return <Answered query={people}>{(all) => <People people={all} me={session.staff.id} />}</Answered>;
+}
+
+function People({ people, me }: { people: Person[]; me: number }) {
   const navigate = useNavigate();
   const { id } = useParams();
-  const query = useQuery(peopleQuery);
-  const people = query.data ?? [];
   const chosen = id === 'new' ? undefined : (people.find((one) => one.staff.id === Number(id)) ?? people[0]);
-  if (query.error) return <ProblemNote problem={query.error} onRetry={() => void query.refetch()} />;
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '260px 1fr' }, minHeight: 0 }}>
       <Box component="nav" aria-label="People" sx={{ borderRight: { sm: 1 }, borderColor: { sm: 'divider' }, py: 1 }}>
@@ -28,7 +30,7 @@ export function PeoplePage({ session }: { session: Session }) {
       {id === 'new' ? (
         <InviteForm onDone={(made, link) => void navigate(`/setup/people/${made}`, { state: { link } })} />
       ) : (
-        chosen && <PersonForm key={chosen.staff.id} person={chosen} me={session.staff.id} />
+        chosen && <PersonForm key={chosen.staff.id} person={chosen} me={me} />
       )}
     </Box>
   );

@@ -2,14 +2,12 @@ import { Box, Button } from '@mui/material';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
-import { ask, type Invited, linesQuery, type Person, type PersonSetup, type Plan, planQuery } from '../../shared/api';
-import { Moment, ProblemNote, StaffMark } from '../../shared/ui';
+import { ask, type Invited, linesQuery, type Person, type PersonSetup } from '../../shared/api';
+import { Crossed, Moment, ProblemNote, StaffMark, useEdits } from '../../shared/ui';
 import { bookSerif } from '../../theme';
-import { PlanForm } from '../me';
+import { PlanOf } from '../me';
 import { Leaving } from '../office';
-import { Crossed } from './Crossed';
 import { PersonFields } from './PersonFields';
-import { useEdits } from './useEdits';
 
 const FIELDS: Record<keyof PersonSetup, string> = {
   role: 'the role',
@@ -100,30 +98,12 @@ export function PersonForm({ person, me }: Props) {
           </Button>
         )}
       </Box>
-      {planning && <PlanOf id={staff.id} />}
+      {planning && (
+        <Box sx={{ borderTop: 1, borderColor: 'divider', pt: 2 }}>
+          <PlanOf staff={staff.id} />
+        </Box>
+      )}
       {leaving && <Leaving staff={staff} forGood onClose={() => setLeaving(false)} onLeft={() => setLeaving(false)} />}
     </Box>
   );
-}
-
-function PlanOf({ id }: { id: number }) {
-  const queries = useQueryClient();
-  const plan = useQuery(planQuery(id));
-  const save = useMutation({
-    mutationFn: (wanted: Plan) => ask('PUT', `/api/setup/people/${id}/plan`, wanted),
-    onSuccess: () => queries.invalidateQueries(),
-  });
-  if (plan.error) return <ProblemNote problem={plan.error} onRetry={() => void plan.refetch()} />;
-  return plan.data ? (
-    <Box sx={{ borderTop: 1, borderColor: 'divider', pt: 2 }}>
-      <PlanForm
-        staff={id}
-        first={plan.data}
-        problem={save.error}
-        saving={save.isPending}
-        saved={save.isSuccess}
-        onSave={(wanted) => save.mutate(wanted)}
-      />
-    </Box>
-  ) : null;
 }

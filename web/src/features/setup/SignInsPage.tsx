@@ -14,9 +14,9 @@ export function SignInsPage() {
   const zone = useQuery(linesQuery).data?.[0]?.zone ?? 'UTC';
   const staff = useQuery(staffQuery).data ?? [];
   const record = useInfiniteQuery(signInRecordQuery);
-  if (record.error) return <ProblemNote problem={record.error} onRetry={() => void record.refetch()} />;
   return (
     <Box sx={{ p: 2, maxWidth: 980 }}>
+      {record.error && <ProblemNote problem={record.error} onRetry={() => void record.refetch()} />}
       <Box component="ol" aria-label="Sign-ins" sx={{ listStyle: 'none', m: 0, p: 0 }}>
         {record.data?.pages.flat().map((one) => (
           <Box

@@ -1,47 +1,54 @@
 import { Box, Button, TextField } from '@mui/material';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
-import { ask, linesQuery, sitesQuery, readAllAgain } from '../../shared/api';
-import { ProblemNote } from '../../shared/ui';
+import { useQuery } from '@tanstack/react-query';
+import { linesQuery, sitesQuery } from '../../shared/api';
+import { Answered, Crossed, ProblemNote, useEdits } from '../../shared/ui';
+import { useSetUpChange } from './useSetUpChange';
 
 /** Places of business and the lines that belong to them. */
 export function SitesPage() {
-  const sites = useQuery(sitesQuery).data ?? [];
+  const sites = useQuery(sitesQuery);
   const lines = useQuery(linesQuery).data ?? [];
   return (
     <Box sx={{ p: 2, maxWidth: 640, display: 'grid', gap: 1.5, alignContent: 'start' }}>
-      {sites.map((site) => (
-        <NameForm
-          key={`${site.id} ${site.name}`}
-          id={site.id}
-          name={site.name}
-          hint={
-            lines
-              .filter((line) => line.siteId === site.id)
-              .map((line) => line.name)
-              .join(', ') || 'no lines yet'
-          }
-        />
-      ))}
-      <NameForm key={`new ${sites.length}`} id={undefined} name="" hint="another place of business" />
+      <Answered query={sites}>
+        {(all) =>
+          all.map((site) => (
+            <NameForm
+              key={site.id}
+              id={site.id}
+              name={site.name}
+              hint={
+                lines
+                  .filter((line) => line.siteId === site.id)
+                  .map((line) => line.name)
+                  .join(', ') || 'no lines yet'
+              }
+            />
+          ))
+        }
+      </Answered>
+      <NameForm id={undefined} name="" hint="another place of business" />
     </Box>
   );
 }
 
 function NameForm({ id, name, hint }: { id: number | undefined; name: string; hint: string }) {
-  const queries = useQueryClient();
-  const [words, setWords] = useState(name);
-  const save = useMutation({
-    mutationFn: () =>
-      ask(id === undefined ? 'POST' : 'PUT', `/api/setup/sites${id === undefined ? '' : `/${id}`}`, { name: words }),
-    onSuccess: () => readAllAgain(queries),
-  });
+  const edits = useEdits({ name });
+  const words = edits.now.name;
+  const save = useSetUpChange();
+  const send = () =>
+    save.mutate(
+      id === undefined
+        ? { method: 'POST', path: 'sites', body: { name: words } }
+        : { method: 'PUT', path: `sites/${id}`, body: { name: words } },
+      { onSuccess: edits.asItWas },
+    );
   return (
     <Box
       component="form"
       onSubmit={(event) => {
         event.preventDefault();
-        save.mutate();
+        send();
       }}
     >
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'flex-end' }}>
@@ -49,14 +56,16 @@ function NameForm({ id, name, hint }: { id: number | undefined; name: string; hi
           label={id === undefined ? 'New site' : 'Site'}
           value={words}
           helperText={hint}
-          onChange={(event) => setWords(event.target.value)}
+          onChange={(event) => edits.change({ name: event.target.value })}
           sx={{ flex: 1 }}
           slotProps={{ htmlInput: { maxLength: 80 } }}
         />
-        <Button type="submit" variant="outlined" disabled={words.trim() === '' || words === name || save.isPending}>
+        <Button type="submit" variant="outlined" disabled={words.trim() === '' || !edits.changed || save.isPending}>
           {id === undefined ? 'Add' : 'Rename'}
         </Button>
+        {id !== undefined && edits.changed && <Button onClick={edits.asItWas}>As it was</Button>}
       </Box>
+      <Crossed what={edits.crossed.map(() => 'the name')} />
       {save.error && <ProblemNote problem={save.error} />}
     </Box>
   );

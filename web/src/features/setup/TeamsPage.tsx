@@ -2,19 +2,17 @@ import { Box, Button, TextField } from '@mui/material';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { allLinesQuery, ask, staffQuery, type Team, teamsQuery, readAllAgain } from '../../shared/api';
-import { ProblemNote, whyOf } from '../../shared/ui';
+import { Answered, ProblemNote, whyOf } from '../../shared/ui';
 import { bookSerif } from '../../theme';
 import { LadderEditor } from './LadderEditor';
 
 /** Teams: who is in them, what they answer, and who is told when something there is late. */
 export function TeamsPage() {
-  const teams = useQuery(teamsQuery).data ?? [];
+  const teams = useQuery(teamsQuery);
   const [adding, setAdding] = useState(false);
   return (
     <Box sx={{ p: 2, display: 'grid', gap: 3, maxWidth: 820, alignContent: 'start' }}>
-      {teams.map((team) => (
-        <TeamPart key={team.id} team={team} />
-      ))}
+      <Answered query={teams}>{(all) => all.map((team) => <TeamPart key={team.id} team={team} />)}</Answered>
       {adding ? (
         <NameForm label="New team" path="teams" method="POST" first="" onDone={() => setAdding(false)} />
       ) : (

@@ -1,10 +1,8 @@
 import { Box, Button, ButtonBase, TextField } from '@mui/material';
 import type { Team, Topic, TopicColour, TopicSetup } from '../../shared/api';
-import { Blank, ProblemNote } from '../../shared/ui';
-import { Crossed } from './Crossed';
+import { Blank, Crossed, ProblemNote, useEdits } from '../../shared/ui';
 import type { Outcome } from './outcome';
 import { COLOURS, setupOf } from './model/topics';
-import { useEdits } from './useEdits';
 import { useSetUpChange } from './useSetUpChange';
 
 const FIELDS: Partial<Record<keyof TopicSetup, string>> = {

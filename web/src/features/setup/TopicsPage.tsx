@@ -2,7 +2,7 @@ import { Box, Button } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { type Team, teamsQuery, type Topic, topicsQuery } from '../../shared/api';
-import { ProblemNote, TopicMark } from '../../shared/ui';
+import { Answered, ProblemNote, TopicMark } from '../../shared/ui';
 import { bookSerif } from '../../theme';
 import { freeColour, setupOf } from './model/topics';
 import { type Outcome, outcomeWords } from './outcome';
@@ -11,8 +11,16 @@ import { useSetUpChange } from './useSetUpChange';
 
 /** Each team's own short list of topics. */
 export function TopicsPage() {
-  const teams = useQuery(teamsQuery).data ?? [];
-  const topics = useQuery(topicsQuery).data ?? [];
+  const teams = useQuery(teamsQuery);
+  const topics = useQuery(topicsQuery);
+  return (
+    <Answered query={teams}>
+      {(all) => <Answered query={topics}>{(known) => <Lists teams={all} topics={known} />}</Answered>}
+    </Answered>
+  );
+}
+
+function Lists({ teams, topics }: { teams: Team[]; topics: Topic[] }) {
   return (
     <Box sx={{ p: 2, display: 'grid', gap: 3, maxWidth: 760, alignContent: 'start' }}>
       {teams.map((team) => (

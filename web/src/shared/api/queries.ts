@@ -244,11 +244,6 @@ export const noticeChoicesQuery = queryOptions({
   queryFn: () => ask<NoticeChoice[]>('GET', '/api/notices/choices'),
 });
 
-export const myPlanQuery = queryOptions({
-  queryKey: [...keys.me, 'plan'] as const,
-  queryFn: () => ask<Plan>('GET', '/api/me/plan'),
-});
-
 export const mySignInsQuery = queryOptions({
   queryKey: [...keys.me, 'sign-ins'] as const,
   queryFn: () => ask<SignIns>('GET', '/api/me/sign-ins'),
@@ -281,10 +276,11 @@ export const peopleQuery = queryOptions({
   queryFn: () => ask<Person[]>('GET', '/api/setup/people'),
 });
 
-export const planQuery = (staff: number) =>
+/** When somebody is in, as it is kept at this address. */
+export const planQuery = (path: string) =>
   queryOptions({
-    queryKey: [...keys.setup, 'plan', staff] as const,
-    queryFn: () => ask<Plan>('GET', `/api/setup/people/${staff}/plan`),
+    queryKey: [...keys.me, 'plan', path] as const,
+    queryFn: () => ask<Plan>('GET', path),
   });
 
 export const ladderQuery = (of: 'lines' | 'teams', id: number) =>

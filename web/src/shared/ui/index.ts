@@ -1,3 +1,5 @@
+export { Answered } from './Answered';
+export { Crossed } from './Crossed';
 export { ActButton } from './ActButton';
 export { Blank } from './Blank';
 export { isTyping, useKeys } from './keys';
@@ -7,6 +9,7 @@ export { useNow } from './now';
 export { NowProvider } from './NowProvider';
 export { OwnerMark } from './OwnerMark';
 export { ProblemNote } from './ProblemNote';
+export { useEdits } from './useEdits';
 export { BlankText } from './BlankText';
 export { StaffMark } from './StaffMark';
 export { TopicMark } from './TopicMark';
