@@ -9,6 +9,8 @@ import { bookSerif } from '../../theme';
 interface Props {
   /** Whose plan it is. */
   staff: number;
+  /** Whether it is one's own. */
+  mine: boolean;
   first: Plan;
   /** Where it is kept. */
   path: string;
@@ -31,7 +33,7 @@ function inOwnZone(plan: Plan): Plan {
 }
 
 /** When somebody is usually in, the days they will be away, and who covers for them. */
-export function PlanForm({ staff, first, path }: Props) {
+export function PlanForm({ staff, mine, first, path }: Props) {
   const queries = useQueryClient();
   const now = useNow();
   const colleagues = (useQuery(staffQuery).data ?? []).filter((one) => one.active && one.id !== staff);
@@ -61,7 +63,7 @@ export function PlanForm({ staff, first, path }: Props) {
   return (
     <Box
       component="form"
-      aria-label="When I am in"
+      aria-label={mine ? 'When I am in' : 'When they are in'}
       onSubmit={(event) => {
         event.preventDefault();
         save.mutate();
@@ -102,7 +104,9 @@ export function PlanForm({ staff, first, path }: Props) {
         <Box component="h3" sx={heading}>
           Who covers
         </Box>
-        {'While I am away, what would come to me goes to '}
+        {mine
+          ? 'While I am away, what would come to me goes to '
+          : 'While they are away, what would come to them goes to '}
         <Blank
           name="Cover"
           value={plan.coverId}

@@ -7,5 +7,7 @@ import { PlanForm } from './PlanForm';
 export function PlanOf({ staff, mine = false }: { staff: number; mine?: boolean }) {
   const path = mine ? '/api/me/plan' : `/api/setup/people/${staff}/plan`;
   const plan = useQuery(planQuery(path));
-  return <Answered query={plan}>{(first) => <PlanForm staff={staff} first={first} path={path} />}</Answered>;
+  return (
+    <Answered query={plan}>{(first) => <PlanForm staff={staff} mine={mine} first={first} path={path} />}</Answered>
+  );
 }

@@ -42,61 +42,63 @@ export function PersonForm({ person, me }: Props) {
     },
   });
   return (
-    <Box
-      component="form"
-      aria-label={staff.name}
-      onSubmit={(event) => {
-        event.preventDefault();
-        act.mutate({ path: '', body: edits.now });
-      }}
-      sx={{ display: 'grid', gap: 2, p: 2, maxWidth: 880, alignContent: 'start' }}
-    >
-      <Box component="h2" sx={{ m: 0, fontFamily: bookSerif, fontSize: '1.25rem', fontWeight: 600 }}>
-        <StaffMark mark={staff.mark} size={18} /> {staff.name}
-        <Box component="span" sx={{ typography: 'body2', color: 'text.secondary', ml: 1.5 }}>
-          {[staff.initials, person.email].filter(Boolean).join(', ')}
+    <Box sx={{ display: 'grid', gap: 2, p: 2, maxWidth: 880, alignContent: 'start' }}>
+      <Box
+        component="form"
+        aria-label={staff.name}
+        onSubmit={(event) => {
+          event.preventDefault();
+          act.mutate({ path: '', body: edits.now });
+        }}
+        sx={{ display: 'grid', gap: 2 }}
+      >
+        <Box component="h2" sx={{ m: 0, fontFamily: bookSerif, fontSize: '1.25rem', fontWeight: 600 }}>
+          <StaffMark mark={staff.mark} size={18} /> {staff.name}
+          <Box component="span" sx={{ typography: 'body2', color: 'text.secondary', ml: 1.5 }}>
+            {[staff.initials, person.email].filter(Boolean).join(', ')}
+          </Box>
         </Box>
-      </Box>
-      {standing === 'INVITED' && (
-        <Box role="note" sx={{ pl: 1.5, borderLeft: 3, borderColor: 'info.main' }}>
-          Asked in, and has not come yet.{' '}
-          {person.invitationEnds ? (
-            <>
-              The link works until <Moment at={person.invitationEnds} zone={zone} />.
-            </>
-          ) : (
-            'The link has ended.'
-          )}{' '}
-          <Button onClick={() => act.mutate({ path: '/invitation' })}>Send a new link</Button>
-          {link && (
-            <Box sx={{ overflowWrap: 'anywhere' }}>
-              No mail server is set up, so bring them this link yourself: <strong>{link}</strong>
-            </Box>
+        {standing === 'INVITED' && (
+          <Box role="note" sx={{ pl: 1.5, borderLeft: 3, borderColor: 'info.main' }}>
+            Asked in, and has not come yet.{' '}
+            {person.invitationEnds ? (
+              <>
+                The link works until <Moment at={person.invitationEnds} zone={zone} />.
+              </>
+            ) : (
+              'The link has ended.'
+            )}{' '}
+            <Button onClick={() => act.mutate({ path: '/invitation' })}>Send a new link</Button>
+            {link && (
+              <Box sx={{ overflowWrap: 'anywhere' }}>
+                No mail server is set up, so bring them this link yourself: <strong>{link}</strong>
+              </Box>
+            )}
+          </Box>
+        )}
+        {standing === 'OFF' && (
+          <Box role="note" sx={{ pl: 1.5, borderLeft: 3, borderColor: 'info.main' }}>
+            Switched off: may not sign in. What they wrote stays theirs.{' '}
+            <Button onClick={() => act.mutate({ path: '/on' })}>Let in again</Button>
+          </Box>
+        )}
+        <PersonFields setup={edits.now} problem={act.error} onChange={edits.change} />
+        {act.error && <ProblemNote problem={act.error} />}
+        <Crossed what={edits.crossed.map((field) => FIELDS[field])} />
+        <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap' }}>
+          <Button type="submit" variant="contained" disabled={!edits.changed || act.isPending}>
+            Save, at once
+          </Button>
+          {edits.changed && <Button onClick={edits.asItWas}>As it was</Button>}
+          <Button aria-expanded={planning} onClick={() => setPlanning(!planning)}>
+            When {staff.name.split(' ')[0]} is in
+          </Button>
+          {standing !== 'OFF' && staff.id !== me && (
+            <Button color="error" aria-haspopup="dialog" onClick={() => setLeaving(true)}>
+              Switch off…
+            </Button>
           )}
         </Box>
-      )}
-      {standing === 'OFF' && (
-        <Box role="note" sx={{ pl: 1.5, borderLeft: 3, borderColor: 'info.main' }}>
-          Switched off: may not sign in. What they wrote stays theirs.{' '}
-          <Button onClick={() => act.mutate({ path: '/on' })}>Let in again</Button>
-        </Box>
-      )}
-      <PersonFields setup={edits.now} problem={act.error} onChange={edits.change} />
-      {act.error && <ProblemNote problem={act.error} />}
-      <Crossed what={edits.crossed.map((field) => FIELDS[field])} />
-      <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap' }}>
-        <Button type="submit" variant="contained" disabled={!edits.changed || act.isPending}>
-          Save, at once
-        </Button>
-        {edits.changed && <Button onClick={edits.asItWas}>As it was</Button>}
-        <Button aria-expanded={planning} onClick={() => setPlanning(!planning)}>
-          When {staff.name.split(' ')[0]} is in
-        </Button>
-        {standing !== 'OFF' && staff.id !== me && (
-          <Button color="error" aria-haspopup="dialog" onClick={() => setLeaving(true)}>
-            Switch off…
-          </Button>
-        )}
       </Box>
       {planning && (
         <Box sx={{ borderTop: 1, borderColor: 'divider', pt: 2 }}>
