@@ -5,6 +5,9 @@ const list = (page: Page) => page.getByRole('region', { name: 'Conversations' })
 const script = (page: Page) => page.getByRole('region', { name: 'Script' });
 const group = (page: Page, name: string) => page.getByRole('navigation', { name: 'Groups' }).getByRole('button', { name });
 
+/** A word that stands in no other text, of another journey or another try. */
+const ownWord = (word: string) => `${word}${freshNumber().slice(2)}`;
+
 /** Shows only what says a word, which no other journey uses. */
 async function saying(page: Page, word: string): Promise<void> {
   await page.getByRole('button', { name: /^Narrow it further/ }).click();
@@ -79,10 +82,9 @@ test('a span dragged on the ribbon becomes part of the sentence', async ({ page 
   expect(page.url()).toBe(shown);
 });
 
-test('a sentence is saved for a team, and a colleague finds it with its count', async ({ page, browser }, { retry }) => {
-  // Words and a name of its own for each try: what an earlier one wrote stays.
-  const word = `quayside parcels ${retry}`;
-  const saved = `Parcels ${'again'.repeat(retry)}`.trim();
+test('a sentence is saved for a team, and a colleague finds it with its count', async ({ page, browser }) => {
+  const word = ownWord('parcels');
+  const saved = `Parcels ${word.slice(-4)}`;
   await textFrom(page, freshNumber(), DOCK, `about the ${word}`);
   await textFrom(page, freshNumber(), DOCK, `more ${word}, please`);
   await signIn(page);
@@ -120,8 +122,22 @@ test('arrows pressed faster than scripts are drawn leave no conversation out', a
   await expect(page).toHaveURL(eighth);
 });
 
-test('several at once by keyboard alone: the skipped are named, the rest get the text', async ({ page }, { retry }) => {
-  const word = ['low water on friday', 'low water on sunday'][retry] ?? '';
+test('keys faster than scripts are drawn mean the conversation one has gone to', async ({ page }) => {
+  const word = ownWord('terns');
+  for (let i = 0; i < 3; i++) await textFrom(page, freshNumber(), DOCK, `there are ${word}`);
+  await signIn(page);
+  await saying(page, word);
+  const rows = list(page).getByRole('link');
+  await expect(rows).toHaveCount(3);
+  for (const key of ['ArrowDown', 't', 'ArrowDown', 't', 'ArrowDown', 'r']) await page.keyboard.press(key);
+  await page.keyboard.type('Let them be.');
+  await expect(page.getByLabel(/^Reply to/)).toHaveValue('Let them be.');
+  await expect(list(page).getByRole('link', { name: /^mine/ })).toHaveCount(2);
+  await expect(rows.nth(2)).toHaveAccessibleName(/^nobody’s/);
+});
+
+test('several at once by keyboard alone: the skipped are named, the rest get the text', async ({ page }) => {
+  const word = ownWord('tides');
   const numbers = [freshNumber(), freshNumber()];
   for (const number of numbers) await textFrom(page, number, DOCK, `what about the ${word}?`);
   await textFrom(page, 'GULLWATCH', DOCK, `${word}, says the gull`);

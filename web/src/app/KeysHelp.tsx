@@ -29,12 +29,15 @@ const KEYS: [string, string][] = [
 
 export function KeysHelp({ open, onClose }: { open: boolean; onClose: () => void }) {
   return (
-    <Dialog open={open} onClose={onClose} aria-labelledby="keys-title">
+    <Dialog open={open} onClose={onClose} aria-labelledby="keys-title" maxWidth="md" fullWidth>
       <DialogTitle id="keys-title">Keys</DialogTitle>
       <DialogContent>
-        <Box component="dl" sx={{ display: 'grid', gridTemplateColumns: 'auto 1fr', columnGap: 3, rowGap: 0.5, m: 0 }}>
+        <Box component="dl" sx={{ columnCount: { md: 2 }, columnGap: 4, m: 0 }}>
           {KEYS.map(([key, what]) => (
-            <Box key={key} sx={{ display: 'contents' }}>
+            <Box
+              key={key}
+              sx={{ display: 'grid', gridTemplateColumns: '150px 1fr', columnGap: 1, py: 0.25, breakInside: 'avoid' }}
+            >
               <Box component="dt" sx={{ fontWeight: 700 }}>
                 {key}
               </Box>

@@ -2,7 +2,15 @@ import { Box, useMediaQuery } from '@mui/material';
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { useMemo, useRef, useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
-import { countsQuery, linesQuery, listQuery, ribbonQuery, type Session, topicsQuery } from '../../shared/api';
+import {
+  countsQuery,
+  dossierQuery,
+  linesQuery,
+  listQuery,
+  ribbonQuery,
+  type Session,
+  topicsQuery,
+} from '../../shared/api';
 import { writeSentence } from '../../shared/sentence';
 import { useKeys } from '../../shared/ui';
 import { Script } from '../script';
@@ -11,6 +19,7 @@ import { List } from './List';
 import { ListHead } from './ListHead';
 import { inGroup, type ListAddress, type ListGroup, nextOrder, readAddress, step, writeAddress } from './model/choice';
 import { Ribbon } from './Ribbon';
+import { useHeldKeys } from './useHeldKeys';
 import { useHeldRows } from './useHeldRows';
 import { useHere } from './useHere';
 import { useMarks } from './useMarks';
@@ -69,6 +78,8 @@ export function Inbox({ session, toIdentify = false }: Props) {
       }[address.group]
     : rows.length;
   const marks = useMarks(name, ids, total);
+  const shown = useQuery({ ...dossierQuery(id ?? 0), enabled: id !== undefined });
+  useHeldKeys(here === id && (id === undefined || shown.isFetched), marks.any);
   const go = (group: ListGroup) => () => change(inGroup(address, group));
   const walk = (by: 1 | -1) => open(step(ids, here, by, stood.at));
   const chooseOn = (by: 1 | -1) => {

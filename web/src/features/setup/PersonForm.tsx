@@ -94,7 +94,7 @@ export function PersonForm({ person, me }: Props) {
             When {staff.name.split(' ')[0]} is in
           </Button>
           {standing !== 'OFF' && staff.id !== me && (
-            <Button color="error" aria-haspopup="dialog" onClick={() => setLeaving(true)}>
+            <Button aria-haspopup="dialog" onClick={() => setLeaving(true)}>
               Switch off…
             </Button>
           )}

@@ -74,7 +74,8 @@ describe('several at once', () => {
       { act: { ids: [3, 4, 9], what: 'TEXT', words: 'Low water on Friday.' }, reference: expect.any(String) as string },
     ]);
     expect(screen.getByText('Texts sent: 2 conversations')).toBeTruthy();
-    fireEvent.click(within(dialog).getByRole('button', { name: 'Close' }));
+    expect(document.activeElement).toBe(within(dialog).getByRole('button', { name: 'Close' }));
+    fireEvent.keyDown(document.activeElement ?? document.body, { key: 'Escape' });
     expect(page.onClear).toHaveBeenCalled();
   });
 

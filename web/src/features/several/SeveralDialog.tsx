@@ -1,4 +1,5 @@
 import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, LinearProgress } from '@mui/material';
+import { useRef } from 'react';
 import type { SeveralAct, SeveralCheck } from '../../shared/api';
 import { ProblemNote } from '../../shared/ui';
 import { useSeveral } from './useSeveral';
@@ -52,6 +53,7 @@ function Skips({ skipped }: Pick<SeveralCheck, 'skipped'>) {
 /** Says before anything goes what will happen and who is skipped; then shows how far it is. */
 export function SeveralDialog({ act, onClose }: Props) {
   const { check, begin, result } = useSeveral(act);
+  const close = useRef<HTMLButtonElement>(null);
   const running = begin.isPending || result?.running === true;
   const finished = result !== undefined && !result.running;
   const coming = check.data;
@@ -84,9 +86,19 @@ export function SeveralDialog({ act, onClose }: Props) {
         {act.what === 'TEXT' && !result && <Box sx={{ whiteSpace: 'pre-wrap', fontStyle: 'italic' }}>{act.words}</Box>}
       </DialogContent>
       <DialogActions>
-        <Button onClick={() => onClose(finished)}>{finished || running ? 'Close' : 'Cancel'}</Button>
+        <Button ref={close} onClick={() => onClose(finished)}>
+          {finished || running ? 'Close' : 'Cancel'}
+        </Button>
         {!result && coming && (
-          <Button variant="contained" disabled={running || coming.will === 0} onClick={() => begin.mutate()}>
+          <Button
+            variant="contained"
+            disabled={running || coming.will === 0}
+            onClick={() => {
+              // This button goes; the keys stay in the dialog.
+              close.current?.focus();
+              begin.mutate();
+            }}
+          >
             {goWords(act, coming)}
           </Button>
         )}

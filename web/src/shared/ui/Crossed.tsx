@@ -5,7 +5,7 @@ export function Crossed({ what, leave = 'As it was' }: { what: string[]; leave?:
   if (what.length === 0) return null;
   return (
     <Box role="status" sx={{ color: 'warning.main', flexBasis: '100%' }}>
-      A colleague has changed {new Intl.ListFormat('en').format(what)} here meanwhile. Saving puts yours in its place; “
+      A colleague has changed {new Intl.ListFormat('en').format(what)} here meanwhile. Saving keeps what stands here; “
       {leave}” takes theirs.
     </Box>
   );
