@@ -80,6 +80,24 @@ class LiveTest {
   }
 
   @Test
+  void whoeverBreaksOffAgainBeforeTheyHeardWhatTheyMissedIsStillToldIt() {
+    String number = fabulum.freshNumber();
+    String position;
+    try (LiveReader before = maren.live(null)) {
+      position = before.next().position();
+    }
+    text(number, "missed twice");
+    for (int i = 0; i < 3; i++) {
+      try (LiveReader briefly = maren.live(position)) {
+        position = briefly.next().position();
+      }
+    }
+    try (LiveReader after = maren.live(position)) {
+      after.await(message -> isAbout(message, number, "missed twice"));
+    }
+  }
+
+  @Test
   void whoeverComesFromAnotherRunReadsEverythingAgain() {
     for (String position : new String[] {"another-7", "nonsense", "another-x", "7"}) {
       try (LiveReader reader = maren.live(position)) {

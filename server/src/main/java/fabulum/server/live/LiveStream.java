@@ -189,8 +189,12 @@ public class LiveStream implements SmartLifecycle {
     Subscription subscription = new Subscription(who, listener, run, subscriptions::remove);
     List<Told> missed = missed(after);
     subscriptions.add(subscription);
-    subscription.offer(told(missed == null ? LiveMessage.readAgain() : LiveMessage.beat()));
-    if (missed != null) {
+    if (missed == null) {
+      subscription.offer(told(LiveMessage.readAgain()));
+    } else {
+      // Whoever breaks off again right after this has heard nothing of what they missed.
+      long before = missed.isEmpty() ? last : missed.get(0).number() - 1;
+      subscription.offer(new Told(before, LiveMessage.beat(), Audience.everybody()));
       Map<Long, Sight> seen = new HashMap<>();
       missed.forEach(told -> offer(subscription, told, seen));
     }

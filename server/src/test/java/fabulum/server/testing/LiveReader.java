@@ -95,8 +95,12 @@ public final class LiveReader implements AutoCloseable {
 
   /** Waits for a message about a conversation that fits. */
   public Heard await(Predicate<JsonNode> wanted) {
+    long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(PATIENCE_SECONDS);
     Heard heard = next();
     while (!wanted.test(heard.message())) {
+      if (System.nanoTime() > end) {
+        throw new AssertionError("What was waited for did not come in " + PATIENCE_SECONDS + " s");
+      }
       heard = next();
     }
     return heard;
