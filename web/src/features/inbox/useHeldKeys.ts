@@ -1,5 +1,5 @@
 import { useEffect, useRef } from 'react';
-import { isTyping } from '../../shared/ui';
+import { isAsked, isTyping } from '../../shared/ui';
 
 /** Keys that mean the conversation one stands at. */
 const MEANT = new Set(['t', 'l', 'h', 'd', 'o', 'a', 'x', 'b', 'r', 'n', 'i']);
@@ -52,7 +52,7 @@ export function useHeldKeys(ready: boolean, several: boolean): void {
         const key = event.key.toLowerCase();
         const now = latest.current;
         if (now.ready || !MEANT.has(key) || (now.several && MEANT_FOR_SEVERAL.has(key))) return;
-        if (isTyping(event.target) || document.querySelector('[role="dialog"], [role="menu"]')) return;
+        if (isTyping(event.target) || isAsked()) return;
         keys.since = Date.now();
       }
       event.preventDefault();

@@ -1,8 +1,9 @@
 import { Box, Button } from '@mui/material';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { ask, ladderQuery, type LadderStep, staffQuery, readAllAgain } from '../../shared/api';
+import { useQuery } from '@tanstack/react-query';
+import { ladderQuery, type LadderStep, staffQuery } from '../../shared/api';
 import { Answered, Blank, Crossed, ProblemNote, useEdits } from '../../shared/ui';
 import { AFTER, afterWords, toldKey, toldOf } from './model/ladder';
+import { useSetUpChange } from './useSetUpChange';
 
 interface Props {
   of: 'lines' | 'teams';
@@ -18,18 +19,13 @@ export function LadderEditor({ of, id, without }: Props) {
 }
 
 function Steps({ of, id, first, without }: Props & { first: LadderStep[] }) {
-  const queries = useQueryClient();
   const staff = (useQuery(staffQuery).data ?? []).filter((one) => one.active);
   const edits = useEdits({ steps: first });
   const { steps } = edits.now;
   const setSteps = (next: LadderStep[]) => edits.change({ steps: next });
-  const save = useMutation({
-    mutationFn: () => ask('PUT', `/api/setup/${of}/${id}/ladder`, { steps }),
-    onSuccess: async () => {
-      await readAllAgain(queries);
-      edits.asItWas();
-    },
-  });
+  const save = useSetUpChange();
+  const send = () =>
+    save.mutate({ method: 'PUT', path: `${of}/${id}/ladder`, body: { steps } }, { onSuccess: edits.asItWas });
   const told = [
     { value: 'OWNER', words: 'whoever has it' },
     { value: 'TEAM', words: 'the team' },
@@ -78,7 +74,7 @@ function Steps({ of, id, first, without }: Props & { first: LadderStep[] }) {
         </Button>
         {edits.changed && (
           <>
-            <Button variant="contained" disabled={save.isPending} onClick={() => save.mutate()}>
+            <Button variant="contained" disabled={save.isPending} onClick={send}>
               Save the ladder
             </Button>
             <Button onClick={edits.asItWas}>As it was</Button>

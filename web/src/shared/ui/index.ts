@@ -2,7 +2,7 @@ export { Answered } from './Answered';
 export { Crossed } from './Crossed';
 export { ActButton } from './ActButton';
 export { Blank } from './Blank';
-export { isTyping, useKeys } from './keys';
+export { isAsked, isTyping, useKeys } from './keys';
 export { MeContext, refusal, useMe, useRefusal } from './me';
 export { Moment } from './Moment';
 export { useNow } from './now';

@@ -7,6 +7,11 @@ export function isTyping(target: EventTarget | null): boolean {
   );
 }
 
+/** Whether a dialog or a menu has the keys. */
+export function isAsked(): boolean {
+  return document.querySelector('[role="dialog"], [role="menu"]') !== null;
+}
+
 /**
  * Single keys that act while nobody is typing and no dialog or menu is open. Names are those of `KeyboardEvent.key`, lower case;
  * `shift+` before those that are no letter.
@@ -21,7 +26,7 @@ export function useKeys(acts: Record<string, (() => void) | undefined>, first = 
   useEffect(() => {
     const pressed = (event: KeyboardEvent) => {
       if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
-      if (document.querySelector('[role="dialog"], [role="menu"]')) return;
+      if (isAsked()) return;
       const key = event.key.toLowerCase();
       const act = latest.current[event.shiftKey && key.length > 1 ? `shift+${key}` : key];
       if (!act) return;
