@@ -10,6 +10,7 @@ public final class DemoApplication {
 
   /** Runs until stopped. */
   public static void main(String[] args) {
-    new SpringApplication(FabulumApplication.class, DemoConfiguration.class).run(args);
+    FabulumApplication.start(
+        new SpringApplication(FabulumApplication.class, DemoConfiguration.class), args);
   }
 }

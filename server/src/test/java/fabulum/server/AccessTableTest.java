@@ -147,6 +147,7 @@ class AccessTableTest {
     row("POST", one + "/set-aside", Door.WORKS, Map.of("kind", "WHEN_THEY_WRITE"));
     row("POST", one + "/take-up", Door.WORKS);
     row("POST", one + "/no-answer-needed", Door.WORKS);
+    row("POST", one + "/texts/{note}/leave", Door.WORKS);
     row("PUT", one + "/topics/{topic}", Door.WORKS);
     row("DELETE", one + "/topics/{topic}", Door.WORKS);
   }
@@ -180,6 +181,8 @@ class AccessTableTest {
         Door.WORKERS,
         asked -> Map.of("act", topicToOne(asked), "reference", Fabulum.reference()));
     row("GET", "/api/several/{id}", Door.MISSING);
+    row("GET", "/api/several/draft", Door.EVERYBODY);
+    fresh("PUT", "/api/several/draft", Door.WORKERS, asked -> said("begun"));
     row("GET", "/api/notices", Door.EVERYBODY);
     row("POST", "/api/notices/seen", Door.EVERYBODY, Map.of());
     row("GET", "/api/notices/choices", Door.EVERYBODY);
@@ -210,6 +213,7 @@ class AccessTableTest {
     row("PUT", "/api/session/password", Door.EVERYBODY, Map.of("old", "wrong", "wanted", "short"));
     row("PUT", "/api/me/in", Door.EVERYBODY, Map.of("in", true));
     fresh("PUT", "/api/me/profile", Door.EVERYBODY, asked -> profile(asked.role()));
+    row("PUT", "/api/me/letter-keys", Door.EVERYBODY, Map.of("on", true));
     row("GET", "/api/me/plan", Door.EVERYBODY);
     row("PUT", "/api/me/plan", Door.EVERYBODY, plan());
     row("GET", "/api/me/sign-ins", Door.EVERYBODY);
@@ -282,6 +286,12 @@ class AccessTableTest {
     row("PUT", "/api/setup/topics/{topic}", Door.LEADS, topic("berths"));
     row("POST", "/api/setup/topics/{topic}/merge", Door.LEADS, Map.of("into", 0));
     row("GET", "/api/setup/history", Door.LEADS);
+    row("GET", "/api/office/troubles", Door.LEADS);
+    row("GET", "/api/setup/mail", Door.LEADS);
+    row("POST", "/api/setup/mail/{id}/again", Door.LEADS);
+    row("GET", "/api/setup/kept-aside", Door.LEADS);
+    row("POST", "/api/setup/kept-aside/{id}/take", Door.LEADS);
+    row("DELETE", "/api/setup/kept-aside/{id}", Door.LEADS);
   }
 
   private static Object topic(String name) {

@@ -8,7 +8,7 @@ import fabulum.core.hours.WeekReader;
 import fabulum.core.phone.PhoneNumber;
 import fabulum.core.phone.Region;
 import fabulum.core.promise.Promise;
-import fabulum.server.conversations.Conversations;
+import fabulum.server.conversations.Reckoning;
 import fabulum.server.lines.Lines;
 import fabulum.server.lines.NewLine;
 import fabulum.server.testing.Browser;
@@ -273,7 +273,7 @@ class InboxTest {
   @Test
   void whenHoursOrPromisesChangeTheWaitingAreReckonedAnew() {
     Lines lines = fabulum.context.getBean(Lines.class);
-    Conversations conversations = fabulum.context.getBean(Conversations.class);
+    Reckoning reckoning = fabulum.context.getBean(Reckoning.class);
     Hours never =
         new Hours(ZoneId.of("America/Chicago"), WeekReader.read("Sun 3:00-3:30"), Set.of());
     PhoneNumber number = new PhoneNumber("+19205550150");
@@ -290,11 +290,11 @@ class InboxTest {
     webhook.text(from, number.e164(), "sometime").require(200);
     long id = maren.conversationOf(from).path("id").asLong();
     String before = row(id).path("dueAt").asString();
-    assertThat(conversations.reckonDue()).isZero();
+    assertThat(reckoning.reckonDue()).isZero();
 
     fabulum.tables.update("update conversation set due_at = since where id = ?", id);
 
-    assertThat(conversations.reckonDue()).isEqualTo(1);
+    assertThat(reckoning.reckonDue()).isEqualTo(1);
     assertThat(row(id).path("dueAt").asString()).isEqualTo(before);
     act(id, "done");
   }

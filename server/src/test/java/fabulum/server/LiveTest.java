@@ -193,7 +193,7 @@ class LiveTest {
   private SignedIn signedIn() {
     People people = fabulum.context.getBean(People.class);
     SignIn welcome =
-        people.signIn("maren", Fabulum.PASSWORD, new SignIns.From("127.0.0.1", "a test"));
+        people.signIn("maren", Fabulum.PASSWORD, new SignIns.From("127.0.0.1", "a test", null));
     return ((SignIn.Welcome) welcome).signedIn();
   }
 

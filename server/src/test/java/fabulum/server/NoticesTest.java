@@ -218,6 +218,7 @@ class NoticesTest {
             "MINE[\"HERE\",\"DESKTOP\",\"SOUND\"]",
             "NOBODYS[\"HERE\"]",
             "MENTION[\"HERE\",\"DESKTOP\",\"SOUND\"]",
+            "UNDELIVERED[\"HERE\",\"DESKTOP\",\"SOUND\"]",
             "SOON[\"HERE\"]",
             "LATE[\"HERE\",\"DESKTOP\"]");
     priya

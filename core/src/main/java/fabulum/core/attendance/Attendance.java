@@ -13,7 +13,8 @@ import java.util.OptionalLong;
 
 /**
  * When somebody is in. What they say by hand holds until their timetable or a day known ahead would
- * next change it; days known ahead go before the timetable; without either one is in.
+ * next change it, and is told to last for as long as the plan then says the same; days known ahead
+ * go before the timetable; without either one is in.
  *
  * @param active false for who has left: never in
  * @param byHand what they said last
@@ -50,9 +51,20 @@ public record Attendance(
             new Presence(
                 said.in(),
                 Why.BY_HAND,
-                nextChange(now),
+                endOf(said),
                 said.in() ? OptionalLong.empty() : coverOn(now)))
         .orElse(planned);
+  }
+
+  /**
+   * Until when somebody is in, or away, after they said so by hand. Their word holds until the plan
+   * next changes; where the plan then says the same as they did, it goes on until the plan says
+   * otherwise. So who leaves at three is back when they come next morning, not at five.
+   */
+  private Optional<Instant> endOf(ByHand said) {
+    return nextChange(said.at())
+        .flatMap(
+            change -> plannedIn(change) == said.in() ? nextChange(change) : Optional.of(change));
   }
 
   private boolean holds(ByHand said, Instant now) {

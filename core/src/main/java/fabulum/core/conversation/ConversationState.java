@@ -29,6 +29,13 @@ public record ConversationState(Turn turn, Instant since, Standing standing) {
     return new ConversationState(Turn.OURS, at, Standing.OPEN);
   }
 
+  /**
+   * A conversation that begins with a text of long ago: nobody waits for an answer to it any more.
+   */
+  public static ConversationState begunByHistory(Instant at) {
+    return new ConversationState(Turn.THEIRS, at, new Done(false));
+  }
+
   /** A conversation begun by us. */
   public static ConversationState begunByUs(Instant at) {
     return new ConversationState(Turn.THEIRS, at, Standing.OPEN);
@@ -93,6 +100,33 @@ public record ConversationState(Turn turn, Instant since, Standing standing) {
   /** A person on our side answered, or wrote unasked: their turn, however it stood. */
   public ConversationState personAnswered(Instant at) {
     return new ConversationState(Turn.THEIRS, at, Standing.OPEN);
+  }
+
+  /**
+   * A text of ours was not delivered, so nobody has answered: our turn, however it stood. What was
+   * done or set aside is in sight again and says why.
+   *
+   * @param waiting since when the customer waits for what the text said; where it answered nobody,
+   *     when it failed. A wait that began earlier goes on from where it began
+   */
+  public ConversationState notDelivered(Instant waiting) {
+    Instant began = waitingSince().filter(earlier -> earlier.isBefore(waiting)).orElse(waiting);
+    Standing next = standing instanceof Open ? standing : new Open(Optional.of(Back.NOT_DELIVERED));
+    return new ConversationState(Turn.OURS, began, next);
+  }
+
+  /**
+   * Somebody has dealt with what was not delivered: the wait that is left goes on from where it
+   * began, and without one it is their turn.
+   *
+   * @param left since when the customer still waits for something; empty for nothing
+   */
+  public ConversationState dealtWith(Optional<Instant> left, Instant now) {
+    if (waitingSince().isEmpty()) {
+      return this;
+    }
+    return left.map(began -> new ConversationState(Turn.OURS, began, standing))
+        .orElseGet(() -> neededNoAnswer(now));
   }
 
   /**

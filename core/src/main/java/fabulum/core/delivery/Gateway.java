@@ -24,7 +24,27 @@ public interface Gateway {
    * @param to not included
    * @throws GatewayUnavailable when the network does not answer
    */
-  List<IncomingText> listReceived(Instant from, Instant to);
+  Listing listReceived(Instant from, Instant to);
+
+  /**
+   * What the network lists as received.
+   *
+   * @param unreadable what stands in the list and is no text of its protocol
+   */
+  record Listing(List<IncomingText> texts, List<Unreadable> unreadable) {
+    public Listing {
+      texts = List.copyOf(texts);
+      unreadable = List.copyOf(unreadable);
+    }
+
+    /** A list of nothing but texts. */
+    public static Listing of(List<IncomingText> texts) {
+      return new Listing(texts, List.of());
+    }
+  }
+
+  /** Something in a list that is no text, as it came. */
+  record Unreadable(String asItCame, String why) {}
 
   /** A text to hand over. */
   record OutgoingText(ClientReference reference, PhoneNumber from, PhoneNumber to, String words) {}
@@ -40,11 +60,22 @@ public interface Gateway {
 
   /** What the network says of a reference. */
   sealed interface LookUp {
-    record Known(String networkId) implements LookUp {}
+    /**
+     * The network has it.
+     *
+     * @param state how far it has come, as far as the network says
+     * @param code why it was not delivered, with its reason; null otherwise
+     */
+    record Known(
+        String networkId, DeliveryState state, @Nullable String code, @Nullable String reason)
+        implements LookUp {}
 
     record NotKnown() implements LookUp {}
 
     record NoAnswer(String why) implements LookUp {}
+
+    /** The network does not deal with us at all just now; see {@link SendOutcome.Closed}. */
+    record Closed(String code, String reason) implements LookUp {}
   }
 
   /** The network does not answer. */

@@ -16,6 +16,14 @@ public sealed interface NextStep {
    */
   record TryAgain(Instant at, boolean askFirst, String why) implements NextStep {}
 
+  /**
+   * Wait until the network deals with us again, and with it everything that is to go. However long
+   * that takes, nothing is given up.
+   *
+   * @param at when to try next
+   */
+  record WaitForNetwork(Instant at, String code, String why) implements NextStep {}
+
   /** Give up, for this reason. */
   record GiveUp(String code, String reason) implements NextStep {}
 }

@@ -1,6 +1,7 @@
 package fabulum.core.delivery;
 
 import fabulum.core.delivery.SendOutcome.Accepted;
+import fabulum.core.delivery.SendOutcome.Closed;
 import fabulum.core.delivery.SendOutcome.RefusedForGood;
 import fabulum.core.delivery.SendOutcome.RefusedForNow;
 import fabulum.core.delivery.SendOutcome.Unclear;
@@ -29,6 +30,9 @@ public record RetryPlan(List<Duration> waits, Duration giveUpAfter) {
               Duration.ofMinutes(15)),
           Duration.ofDays(1));
 
+  /** The longest wait before a network that does not deal with us is tried again. */
+  public static final Duration CLOSED = Duration.ofSeconds(15);
+
   public RetryPlan {
     waits = List.copyOf(waits);
     if (waits.isEmpty()) {
@@ -50,6 +54,11 @@ public record RetryPlan(List<Duration> waits, Duration giveUpAfter) {
     if (outcome instanceof RefusedForGood refused) {
       return new NextStep.GiveUp(refused.code(), refused.reason());
     }
+    if (outcome instanceof Closed closed) {
+      Duration planned = waitAfter(attempts);
+      Duration wait = planned.compareTo(CLOSED) > 0 ? CLOSED : planned;
+      return new NextStep.WaitForNetwork(now.plus(wait), closed.code(), closed.reason());
+    }
     boolean unclear = outcome instanceof Unclear;
     String code = outcome instanceof RefusedForNow refused ? refused.code() : "unclear";
     String why =
@@ -60,8 +69,17 @@ public record RetryPlan(List<Duration> waits, Duration giveUpAfter) {
         : new NextStep.TryAgain(at, unclear, why);
   }
 
+  /**
+   * The wait after a failed attempt.
+   *
+   * @param attempts how many there have been, 1 or more
+   */
+  public Duration waitAfter(int attempts) {
+    return waits.get(Math.min(attempts, waits.size()) - 1);
+  }
+
   private Duration wait(SendOutcome outcome, int attempts) {
-    Duration planned = waits.get(Math.min(attempts, waits.size()) - 1);
+    Duration planned = waitAfter(attempts);
     if (outcome instanceof RefusedForNow refused) {
       return refused.notBefore().filter(asked -> asked.compareTo(planned) > 0).orElse(planned);
     }

@@ -1,5 +1,6 @@
 package fabulum.core.hours;
 
+import java.time.DayOfWeek;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -25,13 +26,16 @@ import java.util.Set;
  * @param closedDays whole local dates
  */
 public record Hours(ZoneId zone, List<Span> week, Set<LocalDate> closedDays) {
-  private static final int MINUTES_A_WEEK = 7 * Span.MINUTES_A_DAY;
+  static final int MINUTES_A_WEEK = 7 * Span.MINUTES_A_DAY;
 
   /**
    * A search for open hours gives up after this many days: whoever is closed for two years has
    * closed down.
    */
   private static final int PATIENCE_DAYS = 2 * 366;
+
+  /** Less than this is found sooner by walking. */
+  private static final Duration WORTH_LEAPING = Duration.ofDays(2);
 
   /** More spans than these do not follow each other without a gap within that time. */
   private static final int LONGEST_RUN = 4 * PATIENCE_DAYS;
@@ -104,18 +108,35 @@ public record Hours(ZoneId zone, List<Span> week, Set<LocalDate> closedDays) {
     return isOpen(end) ? Optional.empty() : Optional.of(end);
   }
 
-  /** Working time from one instant to another; negative when the second comes first. */
+  /**
+   * Working time from one instant to another; negative when the second comes first. Whole days in
+   * between are computed, not walked, so fifty years cost about as much as a week.
+   */
   public Duration between(Instant from, Instant to) {
     if (to.isBefore(from)) {
       return between(to, from).negated();
     }
-    Duration sum = Duration.ZERO;
-    for (LocalDate day = dateOf(from); !day.isAfter(dateOf(to)); day = day.plusDays(1)) {
-      for (Open open : openOn(day)) {
-        sum = sum.plus(open.within(from, to));
-      }
+    LocalDate first = dateOf(from);
+    LocalDate last = dateOf(to);
+    Duration sum = on(first, from, to);
+    if (last.isAfter(first)) {
+      sum = sum.plus(wholeDays(first.plusDays(1), last)).plus(on(last, from, to));
     }
     return sum;
+  }
+
+  /** Working time of one local date that lies between two instants. */
+  private Duration on(LocalDate day, Instant from, Instant to) {
+    Duration sum = Duration.ZERO;
+    for (Open open : openOn(day)) {
+      sum = sum.plus(open.within(from, to));
+    }
+    return sum;
+  }
+
+  /** Working time of whole local dates. */
+  private Duration wholeDays(LocalDate first, LocalDate end) {
+    return WholeDays.of(this).between(first, end);
   }
 
   /**
@@ -130,7 +151,8 @@ public record Hours(ZoneId zone, List<Span> week, Set<LocalDate> closedDays) {
       return Optional.of(start);
     }
     int closedInARow = 0;
-    for (LocalDate day = dateOf(start); closedInARow < PATIENCE_DAYS; day = day.plusDays(1)) {
+    LocalDate day = dateOf(start);
+    while (closedInARow < PATIENCE_DAYS) {
       Duration before = left;
       for (Open open : openOn(day)) {
         Instant from = open.from().isBefore(start) ? start : open.from();
@@ -141,6 +163,12 @@ public record Hours(ZoneId zone, List<Span> week, Set<LocalDate> closedDays) {
         left = left.minus(here);
       }
       closedInARow = before.equals(left) ? closedInARow + 1 : 0;
+      day = day.plusDays(1);
+      if (closedInARow == 0) {
+        Leap leap = leap(day, left, 1);
+        day = leap.to();
+        left = leap.left();
+      }
     }
     return Optional.empty();
   }
@@ -158,7 +186,8 @@ public record Hours(ZoneId zone, List<Span> week, Set<LocalDate> closedDays) {
       return Optional.of(end);
     }
     int closedInARow = 0;
-    for (LocalDate day = dateOf(end); closedInARow < PATIENCE_DAYS; day = day.minusDays(1)) {
+    LocalDate day = dateOf(end);
+    while (closedInARow < PATIENCE_DAYS) {
       Duration before = left;
       List<Open> open = openOn(day);
       for (int i = open.size() - 1; i >= 0; i--) {
@@ -170,8 +199,44 @@ public record Hours(ZoneId zone, List<Span> week, Set<LocalDate> closedDays) {
         left = left.minus(here);
       }
       closedInARow = before.equals(left) ? closedInARow + 1 : 0;
+      day = day.minusDays(1);
+      if (closedInARow == 0) {
+        Leap leap = leap(day, left, -1);
+        day = leap.to();
+        left = leap.left();
+      }
     }
     return Optional.empty();
+  }
+
+  /** The date reached by leaping over whole days, and the working time that is left then. */
+  private record Leap(LocalDate to, Duration left) {}
+
+  /**
+   * Leaps over as many whole days as certainly hold less working time than is left: weeks that have
+   * twice their length to spare, again and again.
+   *
+   * @param way 1 into the future, -1 into the past; {@code day} is the first day leapt over
+   */
+  private Leap leap(LocalDate day, Duration left, int way) {
+    if (left.compareTo(WORTH_LEAPING) < 0) {
+      return new Leap(day, left);
+    }
+    WholeDays days = WholeDays.of(this);
+    LocalDate at = day;
+    Duration rest = left;
+    long weeks = rest.dividedBy(days.longestWeek());
+    while (weeks > 1) {
+      LocalDate to = at.plusDays(way * 7 * (weeks - 1));
+      Duration over = way > 0 ? days.between(at, to) : days.between(to.plusDays(1), at.plusDays(1));
+      if (over.isZero()) {
+        break;
+      }
+      at = to;
+      rest = rest.minus(over);
+      weeks = rest.dividedBy(days.longestWeek());
+    }
+    return new Leap(at, rest);
   }
 
   /**
@@ -206,7 +271,7 @@ public record Hours(ZoneId zone, List<Span> week, Set<LocalDate> closedDays) {
   }
 
   /** A stretch of working time between instants. */
-  private record Open(Instant from, Instant to) {
+  record Open(Instant from, Instant to) {
     Duration within(Instant start, Instant end) {
       Instant a = from.isBefore(start) ? start : from;
       Instant b = to.isAfter(end) ? end : to;
@@ -218,7 +283,7 @@ public record Hours(ZoneId zone, List<Span> week, Set<LocalDate> closedDays) {
    * The working time of a local date, in order of instants; in pieces where the zone changes its
    * offset on that day.
    */
-  private List<Open> openOn(LocalDate day) {
+  List<Open> openOn(LocalDate day) {
     if (closedDays.contains(day)) {
       return List.of();
     }
@@ -242,10 +307,15 @@ public record Hours(ZoneId zone, List<Span> week, Set<LocalDate> closedDays) {
    * day before comes first.
    */
   private List<int[]> minutesOpen(LocalDate day) {
+    return minutesOpen(day.getDayOfWeek());
+  }
+
+  /** The same for a day of the week. */
+  List<int[]> minutesOpen(DayOfWeek day) {
     if (week.isEmpty()) {
       return List.of(new int[] {0, Span.MINUTES_A_DAY});
     }
-    int today = (day.getDayOfWeek().getValue() - 1) * Span.MINUTES_A_DAY;
+    int today = (day.getValue() - 1) * Span.MINUTES_A_DAY;
     List<int[]> open = new ArrayList<>();
     for (int shift : new int[] {-MINUTES_A_WEEK, 0}) {
       for (Span span : week) {

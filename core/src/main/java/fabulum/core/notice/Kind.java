@@ -11,6 +11,8 @@ public enum Kind {
   NOBODYS("what is nobody's"),
   /** A note names me. */
   MENTION("where I am named"),
+  /** A text of ours was not delivered. */
+  UNDELIVERED("what was not delivered"),
   /** An answer nears its promise. */
   SOON("what is soon late"),
   /** An answer is late. */
@@ -30,7 +32,7 @@ public enum Kind {
   /** How one is told of it who has chosen nothing. */
   public Set<Channel> usual() {
     return switch (this) {
-      case MINE, MENTION -> EnumSet.of(Channel.HERE, Channel.DESKTOP, Channel.SOUND);
+      case MINE, MENTION, UNDELIVERED -> EnumSet.of(Channel.HERE, Channel.DESKTOP, Channel.SOUND);
       case LATE -> EnumSet.of(Channel.HERE, Channel.DESKTOP);
       case SOON, NOBODYS -> EnumSet.of(Channel.HERE);
     };

@@ -3,6 +3,7 @@ package fabulum.core.phone;
 import com.google.i18n.phonenumbers.NumberParseException;
 import com.google.i18n.phonenumbers.PhoneNumberUtil;
 import com.google.i18n.phonenumbers.PhoneNumberUtil.PhoneNumberFormat;
+import com.google.i18n.phonenumbers.PhoneNumberUtil.ValidationResult;
 import com.google.i18n.phonenumbers.Phonenumber;
 import java.util.Optional;
 import java.util.regex.Pattern;
@@ -18,6 +19,14 @@ public final class NumberReader {
    */
   private static final Pattern DIALLED = Pattern.compile("[+\\d\\s().\\-/\\u00a0\\u2010-\\u2015]+");
 
+  private static final int NORTH_AMERICA = 1;
+
+  /** Ten digits of the North American Numbering Plan: area code, exchange, line. */
+  private static final Pattern NORTH_AMERICAN = Pattern.compile("[2-9]\\d{2}[2-9]\\d{6}");
+
+  private static final int SHORTEST_NATIONAL = 8;
+  private static final Pattern UNLISTED_COUNTRY = Pattern.compile("\\+[2-9]\\d{9,14}");
+
   private final PhoneNumberUtil numbers = PhoneNumberUtil.getInstance();
 
   /**
@@ -25,7 +34,8 @@ public final class NumberReader {
    *
    * @param written as a person or a network wrote it, for example {@code (312) 555-0123}
    * @param region where it was texted; decides what a number without country code means
-   * @return the number in E.164, or empty when there can be no such number there
+   * @return the number in E.164, or empty when there can be no such number there; one that is built
+   *     like a number and not listed yet is a number
    */
   public Optional<PhoneNumber> readNumber(String written, Region region) {
     String trimmed = written.strip();
@@ -34,14 +44,36 @@ public final class NumberReader {
     }
     try {
       Phonenumber.PhoneNumber parsed = numbers.parse(trimmed, region.code());
-      if (!numbers.isValidNumber(parsed)) {
+      if (!numbers.isValidNumber(parsed) && !mayBeNew(parsed, trimmed)) {
         return Optional.empty();
       }
       String e164 = numbers.format(parsed, PhoneNumberFormat.E164);
       return PhoneNumber.isE164(e164) ? Optional.of(new PhoneNumber(e164)) : Optional.empty();
     } catch (NumberParseException notANumber) {
-      return Optional.empty();
+      return newCountry(trimmed);
     }
+  }
+
+  /**
+   * Whether it is built like a number although the tables do not list it: a newly opened area code,
+   * say. In the North American plan an area code and an exchange begin with 2 to 9; elsewhere the
+   * length decides, and without a country code it must be long, or a short code would pass.
+   */
+  private boolean mayBeNew(Phonenumber.PhoneNumber parsed, String written) {
+    String national = numbers.getNationalSignificantNumber(parsed);
+    boolean built =
+        parsed.getCountryCode() == NORTH_AMERICA
+            ? NORTH_AMERICAN.matcher(national).matches()
+            : national.length() >= SHORTEST_NATIONAL || written.startsWith("+");
+    return built && numbers.isPossibleNumberWithReason(parsed) == ValidationResult.IS_POSSIBLE;
+  }
+
+  /** A number in E.164 whose country code the tables do not list. */
+  private static Optional<PhoneNumber> newCountry(String written) {
+    String bare = "+" + written.replaceAll("\\D", "");
+    return written.startsWith("+") && UNLISTED_COUNTRY.matcher(bare).matches()
+        ? Optional.of(new PhoneNumber(bare))
+        : Optional.empty();
   }
 
   /**

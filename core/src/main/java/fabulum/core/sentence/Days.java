@@ -1,5 +1,6 @@
 package fabulum.core.sentence;
 
+import fabulum.core.hours.PossibleDates;
 import java.time.LocalDate;
 import java.util.Optional;
 
@@ -20,6 +21,10 @@ public record Days(Optional<Integer> last, Optional<LocalDate> from, Optional<Lo
     }
     if (last.filter(days -> days < 1 || days > MOST).isPresent()) {
       throw new IllegalArgumentException("The last days are 1 to 3660");
+    }
+    if (from.filter(day -> !PossibleDates.isOne(day)).isPresent()
+        || to.filter(day -> !PossibleDates.isOne(day)).isPresent()) {
+      throw new IllegalArgumentException("Dates lie between 1900 and 2199");
     }
     if (from.isPresent() && to.isPresent() && to.get().isBefore(from.get())) {
       throw new IllegalArgumentException("The last day comes before the first");

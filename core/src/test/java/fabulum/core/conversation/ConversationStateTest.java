@@ -3,6 +3,7 @@ package fabulum.core.conversation;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
@@ -108,6 +109,29 @@ class ConversationStateTest {
     ConversationState aside = waiting.setAside(Optional.of(ELEVEN)).neededNoAnswer(TEN);
     assertThat(aside.group()).isEqualTo(Group.SET_ASIDE);
     assertThat(aside.waitingSince()).isEmpty();
+  }
+
+  @Test
+  void whatWasNotDeliveredIsOurTurnAgainHoweverItStood() {
+    ConversationState answered = ConversationState.begunByCustomer(NINE).personAnswered(TEN);
+
+    assertThat(answered.notDelivered(NINE).group()).isEqualTo(Group.OUR_TURN);
+    assertThat(answered.notDelivered(NINE).waitingSince()).contains(NINE);
+    assertThat(answered.notDelivered(NINE).back()).isEmpty();
+    for (ConversationState away :
+        List.of(answered.finished(ELEVEN), answered.setAside(Optional.empty()))) {
+      assertThat(away.notDelivered(NINE).group()).isEqualTo(Group.OUR_TURN);
+      assertThat(away.notDelivered(NINE).waitingSince()).contains(NINE);
+      assertThat(away.notDelivered(NINE).back()).contains(Back.NOT_DELIVERED);
+    }
+  }
+
+  @Test
+  void ofTwoWaitsTheEarlierGoesOn() {
+    ConversationState wroteAgain =
+        ConversationState.begunByCustomer(NINE).personAnswered(NINE).customerWrote(TEN);
+    assertThat(wroteAgain.notDelivered(NINE).waitingSince()).contains(NINE);
+    assertThat(wroteAgain.notDelivered(ELEVEN).waitingSince()).contains(TEN);
   }
 
   /** The same story told by a few plain variables. */

@@ -8,6 +8,7 @@ import static fabulum.core.delivery.DeliveryState.WAITING;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fabulum.core.delivery.SendOutcome.Accepted;
+import fabulum.core.delivery.SendOutcome.Closed;
 import fabulum.core.delivery.SendOutcome.RefusedForGood;
 import fabulum.core.delivery.SendOutcome.RefusedForNow;
 import fabulum.core.delivery.SendOutcome.Unclear;
@@ -85,6 +86,39 @@ class DeliveryTest {
     NextStep tired =
         RetryPlan.USUAL.after(new Unclear("no answer"), 90, NINE, NINE.plus(Duration.ofDays(1)));
     assertThat(tired).isInstanceOf(NextStep.GiveUp.class);
+  }
+
+  @Test
+  void aNetworkThatDoesNotDealWithUsIsWaitedForHoweverLong() {
+    Instant weeksLater = NINE.plus(Duration.ofDays(40));
+    assertThat(
+            RetryPlan.USUAL.after(
+                new Closed("unknown-key", "The key is not known."), 900, NINE, weeksLater))
+        .isEqualTo(
+            new NextStep.WaitForNetwork(
+                weeksLater.plusSeconds(15), "unknown-key", "The key is not known."));
+  }
+
+  @Test
+  void aSilentNetworkIsAskedAfterTenMinutesAnHourAndADayAndThenNoMore() {
+    assertThat(ReportPlan.next(NINE, 0)).contains(NINE.plus(Duration.ofMinutes(10)));
+    assertThat(ReportPlan.next(NINE, 1)).contains(NINE.plus(Duration.ofHours(1)));
+    assertThat(ReportPlan.next(NINE, 2)).contains(NINE.plus(Duration.ofDays(1)));
+    assertThat(ReportPlan.next(NINE, 3)).isEmpty();
+  }
+
+  @Test
+  void aFailureNeedsAHandWhereSomebodyWaitsOrOnePersonWroteIt() {
+    Optional<Instant> waited = Optional.of(NINE.minusSeconds(600));
+    Failure answer = new Failure(Failure.Sending.ANSWER, waited, NINE);
+    assertThat(answer.needsAHand()).isTrue();
+    assertThat(answer.waiting()).isEqualTo(NINE.minusSeconds(600));
+    Failure unasked = new Failure(Failure.Sending.ANSWER, Optional.empty(), NINE);
+    assertThat(unasked.needsAHand()).isTrue();
+    assertThat(unasked.waiting()).isEqualTo(NINE);
+    assertThat(new Failure(Failure.Sending.ONE_OF_MANY, waited, NINE).needsAHand()).isTrue();
+    assertThat(new Failure(Failure.Sending.ONE_OF_MANY, Optional.empty(), NINE).needsAHand())
+        .isFalse();
   }
 
   @Test

@@ -196,6 +196,35 @@ class HoursTest {
     }
   }
 
+  /** Long stretches are the sum of short ones, which were counted minute by minute above. */
+  @Test
+  void yearsAreAsLongAsTheirWeeksTogether() {
+    Random random = new Random(SEED);
+    for (int i = 0; i < 60; i++) {
+      Hours hours = anyHours(random);
+      Instant from = anyInstant(random, hours.zone());
+      Instant to = from.plus(Duration.ofDays(200 + random.nextInt(2_500))).plusSeconds(777);
+      Duration sum = Duration.ZERO;
+      for (Instant at = from; at.isBefore(to); at = at.plus(Duration.ofDays(1))) {
+        Instant end = at.plus(Duration.ofDays(1));
+        sum = sum.plus(hours.between(at, end.isAfter(to) ? to : end));
+      }
+      String story = "seed %s, case %s, %s, %s to %s".formatted(SEED, i, hours, from, to);
+
+      assertThat(hours.between(from, to)).as(story).isEqualTo(sum);
+      if (!sum.isZero()) {
+        Duration working =
+            sum.minusSeconds(random.nextInt((int) Math.min(sum.toSeconds(), 86_400)));
+        Instant due = hours.plus(from, working).orElseThrow();
+        assertThat(hours.between(from, due)).as(story).isEqualTo(working);
+        assertThat(hours.between(from, due.minusNanos(1))).as("no sooner").isLessThan(working);
+        Instant last = hours.minus(to, working).orElseThrow();
+        assertThat(hours.between(last, to)).as(story).isEqualTo(working);
+        assertThat(hours.between(last.plusNanos(1), to)).as("no later").isLessThan(working);
+      }
+    }
+  }
+
   private static boolean slowlyOpen(Hours hours, Instant minute) {
     ZonedDateTime local = minute.atZone(hours.zone());
     if (hours.closedDays().contains(local.toLocalDate())) {

@@ -29,6 +29,29 @@ class NumberReaderTest {
   }
 
   @ParameterizedTest
+  @CsvSource(
+      textBlock =
+          """
+          +1 222 555 0123     | US | +12225550123
+          (222) 555-0123      | US | +12225550123
+          +49 1599 5550123    | DE | +4915995550123
+          +999 123 456 7890   | US | +9991234567890
+          """,
+      delimiter = '|')
+  void whatIsBuiltLikeANumberIsOneAlsoBeforeTheTablesListIt(
+      String written, String region, String e164) {
+    Sender sender = reader.readSender(written, new Region(region));
+    assertThat(sender).isEqualTo(new PhoneNumber(e164));
+    assertThat(reader.readNumber(written, new Region(region))).contains(new PhoneNumber(e164));
+  }
+
+  @ParameterizedTest
+  @CsvSource({"+1 122 555 0123, US", "(312) 155-0123, US", "78777, DE", "1234567, DE"})
+  void whatIsNotBuiltLikeANumberIsNone(String written, String region) {
+    assertThat(reader.readNumber(written, new Region(region))).isEmpty();
+  }
+
+  @ParameterizedTest
   @ValueSource(
       strings = {
         "78777",

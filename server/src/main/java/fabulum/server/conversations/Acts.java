@@ -18,6 +18,7 @@ import fabulum.server.topics.TopicId;
 import fabulum.server.topics.TopicView;
 import fabulum.server.topics.Topics;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -34,6 +35,7 @@ public class Acts {
   private final ConversationMapper conversations;
   private final EntryMapper entries;
   private final Bookkeeping books;
+  private final Undelivered undelivered;
   private final InSight inSight;
   private final Lines lines;
   private final Topics topics;
@@ -43,6 +45,7 @@ public class Acts {
       ConversationMapper conversations,
       EntryMapper entries,
       Bookkeeping books,
+      Undelivered undelivered,
       InSight inSight,
       Lines lines,
       Topics topics,
@@ -50,6 +53,7 @@ public class Acts {
     this.conversations = conversations;
     this.entries = entries;
     this.books = books;
+    this.undelivered = undelivered;
     this.inSight = inSight;
     this.lines = lines;
     this.topics = topics;
@@ -66,12 +70,14 @@ public class Acts {
       return Optional.empty();
     }
     Snapshot before = books.snapshot(row);
+    List<Long> touched = new ArrayList<>(undelivered.settleAll(row));
     books.save(row, after, now);
     EventKind kind = after.finishedUnanswered() ? EventKind.DONE_UNANSWERED : EventKind.DONE;
     long took = books.workingSeconds(row, row.openedAt(), now);
     long event = entries.insert(EntryRow.event(row.id(), now, kind, by.value(), null, took));
+    touched.add(event);
     conversations.setHanded(row.id(), null);
-    return Optional.of(books.done(row, kind, new EntryId(event), before, List.of(event)));
+    return Optional.of(books.done(row, kind, new EntryId(event), before, touched));
   }
 
   /** Opens it again. */
@@ -119,12 +125,50 @@ public class Acts {
     return stand(row, after, EventKind.BACK, by, Back.TAKEN_UP.name());
   }
 
-  /** What the customer wrote last needs no answer. */
+  /**
+   * What the customer wrote last needs no answer, and what was not delivered need not be sent
+   * again.
+   */
   @Transactional
   public Optional<Step> needsNoAnswer(ConversationId id, StaffId by) {
     ConversationRow row = inSight.lock(id, by);
     ConversationState after = row.state().neededNoAnswer(books.now());
-    return stand(row, after, EventKind.NO_ANSWER_NEEDED, by, null);
+    if (after.equals(row.state())) {
+      return Optional.empty();
+    }
+    Snapshot before = books.snapshot(row);
+    List<Long> touched = new ArrayList<>(undelivered.settleAll(row));
+    return Optional.of(stood(row, after, EventKind.NO_ANSWER_NEEDED, by, before, touched));
+  }
+
+  /** Leaves a text of ours as it is, not delivered; nothing when somebody has dealt with it. */
+  @Transactional
+  public Optional<Step> leave(ConversationId id, EntryId text, StaffId by) {
+    ConversationRow row = inSight.lock(id, by);
+    EntryRow lost = entries.find(text.value());
+    if (lost == null || lost.conversationId() != row.id() || lost.kind() != EntryKind.OUT) {
+      throw Problem.notFound("text");
+    }
+    if (!lost.needsHand()) {
+      return Optional.empty();
+    }
+    Snapshot before = books.snapshot(row);
+    ConversationState after = undelivered.settle(row, lost.id());
+    List<Long> touched = new ArrayList<>(List.of(lost.id()));
+    return Optional.of(stood(row, after, EventKind.LEFT_UNDELIVERED, by, before, touched));
+  }
+
+  private Step stood(
+      ConversationRow row,
+      ConversationState after,
+      EventKind kind,
+      StaffId by,
+      Snapshot before,
+      List<Long> touched) {
+    books.save(row, after, books.now());
+    long event = books.event(row, kind, by, null);
+    touched.add(event);
+    return books.done(row, kind, new EntryId(event), before, touched);
   }
 
   private Optional<Step> stand(
@@ -193,16 +237,22 @@ public class Acts {
     return books.done(row, kind, new EntryId(event), before, List.of(event));
   }
 
+  /** What came of taking a step back. */
+  public enum TakenBack {
+    DONE,
+    /** Something has happened to the conversation since. */
+    CHANGED_SINCE
+  }
+
   /**
-   * Takes a step back, if nothing has happened to the conversation since.
-   *
-   * @return false when something has; nothing is changed then
+   * Takes a step back, if nothing has happened to the conversation since. Whoever made the step may
+   * take it back also where it took the conversation out of their sight.
    */
   @Transactional
-  public boolean takeBack(Step step, StaffId by) {
-    ConversationRow row = inSight.lock(step.conversation(), by);
+  public TakenBack takeBack(Step step, StaffId by) {
+    ConversationRow row = inSight.lockForUndo(step.conversation(), by);
     if (!books.snapshot(row).equals(step.after())) {
-      return false;
+      return TakenBack.CHANGED_SINCE;
     }
     Snapshot before = step.before();
     step.after().topics().stream()
@@ -211,12 +261,23 @@ public class Acts {
     before.topics().forEach(topic -> conversations.addTopic(row.id(), topic));
     conversations.setOwner(row.id(), before.owner());
     conversations.setTeam(row.id(), before.team());
-    conversations.setHanded(row.id(), null);
+    conversations.setHanded(row.id(), before.handed());
+    conversations.setStartedBy(row.id(), before.startedBy());
+    undelivered.restore(row, before.undelivered());
     books.saveAsOpenedAt(row, before.state(), before.openedAt());
     entries.clearWorkingSeconds(step.event().value());
     long event = books.event(row, EventKind.UNDONE, by, step.kind().name());
+    events.publishEvent(new StepTakenBack(step.conversation(), step.event()));
     events.publishEvent(new SightChanged(step.conversation(), row.spot()));
-    books.changed(row.id(), List.of(step.event().value(), event));
-    return true;
+    List<Long> touched = new ArrayList<>(List.of(step.event().value(), event));
+    touched.addAll(before.undelivered());
+    books.changed(row.id(), touched);
+    return TakenBack.DONE;
+  }
+
+  /** What a conversation is called where a step on it could not be taken back. */
+  @Transactional(readOnly = true)
+  public String name(ConversationId id) {
+    return books.name(id);
   }
 }

@@ -72,6 +72,12 @@ class Bookkeeping {
         .orElseThrow(() -> Problem.notFound("conversation"));
   }
 
+  /** The customer's name, else the number. */
+  String name(ConversationId id) {
+    ConversationRow row = row(id);
+    return row.customerName() == null ? row.address() : row.customerName();
+  }
+
   Set<Long> topicsOf(long conversation) {
     return conversations.listTopics(List.of(conversation)).stream()
         .map(TopicRow::topicId)
@@ -124,7 +130,20 @@ class Bookkeeping {
 
   Snapshot snapshot(ConversationRow row) {
     return new Snapshot(
-        row.state(), row.openedAt(), row.ownerId(), row.teamId(), topicsOf(row.id()));
+        row.state(),
+        row.openedAt(),
+        row.ownerId(),
+        row.teamId(),
+        row.handedEntry(),
+        row.startedBy(),
+        topicsOf(row.id()),
+        undelivered(row));
+  }
+
+  private Set<Long> undelivered(ConversationRow row) {
+    return row.failed()
+        ? entries.listNeedingHand(row.id()).stream().map(EntryRow::id).collect(Collectors.toSet())
+        : Set.of();
   }
 
   /** The step an act was, told to everybody. */

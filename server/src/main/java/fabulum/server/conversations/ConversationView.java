@@ -23,7 +23,8 @@ import org.jspecify.annotations.Nullable;
  * @param toIdentify nobody, or more than one, is known to hold the number
  * @param teamId the team it was handed to, other than the line's
  * @param lastWords the beginning of the last text, at most 200 characters
- * @param failed our last text could not be delivered
+ * @param failed a text of ours was not delivered, and nobody has dealt with that yet
+ * @param failureReason why the last of them was not
  * @param openedAt when it last opened
  * @param asideUntil set aside: when it comes back; empty for when the customer writes
  * @param back why it is back from being set aside, until somebody acts on it
@@ -49,6 +50,7 @@ public record ConversationView(
     String lastWords,
     SpokeLast lastSpeaker,
     boolean failed,
+    @Nullable String failureReason,
     Instant openedAt,
     @Nullable Instant asideUntil,
     @Nullable Back back,

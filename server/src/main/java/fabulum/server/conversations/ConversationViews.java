@@ -92,6 +92,7 @@ class ConversationViews {
         row.lastWords(),
         row.lastSpeaker(),
         row.failed(),
+        row.failureReason(),
         row.openedAt(),
         row.asideUntil(),
         row.back(),

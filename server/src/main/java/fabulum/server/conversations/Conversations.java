@@ -2,12 +2,14 @@ package fabulum.server.conversations;
 
 import fabulum.core.conversation.Back;
 import fabulum.core.conversation.ConversationState;
+import fabulum.core.delivery.Failure.Sending;
 import fabulum.core.phone.Sender;
 import fabulum.server.conversations.store.ConversationMapper;
 import fabulum.server.conversations.store.ConversationRow;
 import fabulum.server.conversations.store.DraftMapper;
 import fabulum.server.conversations.store.EntryMapper;
 import fabulum.server.conversations.store.EntryRow;
+import fabulum.server.conversations.store.EntryRow.Outgoing;
 import fabulum.server.conversations.store.EntryRow.WaitEnded;
 import fabulum.server.customers.CustomerId;
 import fabulum.server.customers.Customers;
@@ -20,10 +22,7 @@ import fabulum.server.topics.TopicId;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
-import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
@@ -40,6 +39,7 @@ public class Conversations {
   private final DraftMapper drafts;
   private final Customers customers;
   private final Bookkeeping books;
+  private final Undelivered undelivered;
   private final InSight inSight;
   private final References references;
   private final GivingOutWork giving;
@@ -52,6 +52,7 @@ public class Conversations {
       DraftMapper drafts,
       Customers customers,
       Bookkeeping books,
+      Undelivered undelivered,
       InSight inSight,
       References references,
       GivingOutWork giving,
@@ -62,6 +63,7 @@ public class Conversations {
     this.drafts = drafts;
     this.customers = customers;
     this.books = books;
+    this.undelivered = undelivered;
     this.inSight = inSight;
     this.references = references;
     this.giving = giving;
@@ -86,15 +88,17 @@ public class Conversations {
             .flatMap(conversations::find);
     long id = known.map(ConversationRow::id).orElseGet(() -> begin(text, number));
     List<Long> touched = new ArrayList<>();
-    touched.add(entries.insert(EntryRow.received(id, text.at(), text.words(), text.networkId())));
-    boolean newWait = known.map(row -> row.state().waitingSince().isEmpty()).orElse(true);
-    known.ifPresent(row -> touched.addAll(customerWrote(row, text.at())));
+    touched.add(entries.insert(EntryRow.received(id, text.when(), text.words(), text.networkId())));
+    Instant at = text.when().at();
     // A text that comes late stands where it belongs, and does not pass for the last one.
-    if (known.isEmpty() || !text.at().isBefore(known.get().lastAt())) {
-      conversations.setLast(
-          id, text.at(), ConversationRow.beginning(text.words()), SpokeLast.CUSTOMER);
+    if (known.isEmpty() || !at.isBefore(known.get().lastAt())) {
+      conversations.setLast(id, at, ConversationRow.beginning(text.words()), SpokeLast.CUSTOMER);
     }
-    touched.addAll(giving.arrived(new ConversationId(id), newWait));
+    if (!text.when().history()) {
+      boolean newWait = known.map(row -> row.state().waitingSince().isEmpty()).orElse(true);
+      known.ifPresent(row -> touched.addAll(customerWrote(row, at)));
+      touched.addAll(giving.arrived(new ConversationId(id), newWait));
+    }
     books.changed(id, touched);
     return true;
   }
@@ -116,7 +120,9 @@ public class Conversations {
     return begin(
         text.line(),
         number,
-        ConversationState.begunByCustomer(text.at()),
+        text.when().history()
+            ? ConversationState.begunByHistory(text.when().at())
+            : ConversationState.begunByCustomer(text.when().at()),
         text.from().answerable().isPresent());
   }
 
@@ -174,6 +180,10 @@ public class Conversations {
    * @return the new entry, or empty when an answer with this reference is already here
    */
   public Optional<EntryId> answer(ConversationId id, Answer answer, StaffId by) {
+    Optional<EntryRow> lost = lost(answer);
+    Optional<ConversationRow> elsewhere =
+        lost.filter(text -> text.conversationId() != id.value())
+            .map(text -> inSight.lock(new ConversationId(text.conversationId()), by));
     ConversationRow row = inSight.lock(id, by);
     String words = answer.words();
     if (references.isKnown(row, words, answer.reference())) {
@@ -188,21 +198,39 @@ public class Conversations {
       conversations.setOwner(row.id(), by.value());
       touched.add(books.event(row, EventKind.TAKEN, by, null));
     }
-    WaitEnded wait = waitEnded(row, at);
-    long entry =
-        entries.insert(EntryRow.answer(row.id(), at, words, by.value(), answer.reference(), wait));
+    Outgoing text = new Outgoing(words, answer.reference(), by.value(), answer.sending());
+    long entry = entries.insert(EntryRow.answer(row.id(), at, text, waitEnded(row, at)));
     touched.add(entry);
-    books.save(row, row.state().personAnswered(at), at);
+    long again = lost.filter(EntryRow::needsHand).map(EntryRow::id).orElse(0L);
+    boolean here = again != 0 && elsewhere.isEmpty();
+    books.save(row, undelivered.answered(row, at, here ? again : 0), at);
+    if (here) {
+      touched.add(again);
+    }
     if (!row.state().isOpen()) {
       conversations.setStartedBy(row.id(), by.value());
     }
     conversations.setLast(row.id(), at, ConversationRow.beginning(words), SpokeLast.US);
-    conversations.setFailed(row.id(), false);
     conversations.setHanded(row.id(), null);
     people.answered(by, at);
     drafts.delete(by.value(), row.id(), Paper.REPLY);
     books.changed(row.id(), touched);
+    elsewhere.filter(other -> again != 0).ifPresent(other -> sentElsewhere(other, again, row, by));
     return Optional.of(new EntryId(entry));
+  }
+
+  /** The text that was not delivered and is sent again with an answer. */
+  private Optional<EntryRow> lost(Answer answer) {
+    return Optional.ofNullable(answer.again())
+        .flatMap(id -> Optional.ofNullable(entries.find(id)))
+        .filter(text -> text.kind() == EntryKind.OUT);
+  }
+
+  /** What was not delivered in one conversation was sent again in another, to another number. */
+  private void sentElsewhere(ConversationRow other, long text, ConversationRow where, StaffId by) {
+    books.save(other, undelivered.settle(other, text), books.now());
+    long event = books.event(other, EventKind.SENT_AGAIN, by, where.address());
+    books.changed(other.id(), List.of(text, event));
   }
 
   /** The wait that an answer ends, if the customer waits. */
@@ -211,6 +239,7 @@ public class Conversations {
         .waitingSince()
         .map(since ->
             new WaitEnded(
+                since,
                 books.workingSeconds(row, since, at),
                 !entries.existsAnswerSince(row.id(), row.openedAt())))
         .orElse(null);
@@ -222,8 +251,17 @@ public class Conversations {
    * @param reference ours, made once for it
    * @param seen the newest entry that stood there when it was begun: when a colleague has answered
    *     since, it is refused and says so; null to send it whatever stands there
+   * @param sending as what it is sent
+   * @param again a text of ours that was not delivered and is replaced by this one; null for none
    */
-  public record Answer(String words, String reference, @Nullable Long seen) {}
+  public record Answer(
+      String words, String reference, @Nullable Long seen, Sending sending, @Nullable Long again) {
+
+    /** One of many texts with the same words. */
+    public static Answer oneOfMany(String words, String reference) {
+      return new Answer(words, reference, null, Sending.ONE_OF_MANY, null);
+    }
+  }
 
   private void requireNobodyAnswered(ConversationRow row, long seen, StaffId by) {
     entries
@@ -250,32 +288,6 @@ public class Conversations {
   /** When the newest text the network told us of was received. */
   public Optional<Instant> findLastReceived() {
     return Optional.ofNullable(entries.findLastReceived());
-  }
-
-  /**
-   * Reckons anew when answers are due, after hours or promises have changed.
-   *
-   * @return how many conversations are due at another time than before
-   */
-  @Transactional
-  public int reckonDue() {
-    int changed = 0;
-    Map<Long, Set<Long>> topics = books.topicsOfAll();
-    for (ConversationRow listed : conversations.listWaiting()) {
-      if (isDueOtherwise(listed, topics.getOrDefault(listed.id(), Set.of()))) {
-        ConversationRow row = books.lock(new ConversationId(listed.id()));
-        if (isDueOtherwise(row, books.topicsOf(row.id()))) {
-          books.save(row, row.state(), books.now());
-          books.changed(row.id(), List.of());
-          changed++;
-        }
-      }
-    }
-    return changed;
-  }
-
-  private boolean isDueOtherwise(ConversationRow row, Set<Long> topics) {
-    return !Objects.equals(row.dueAt(), books.due(new LineId(row.lineId()), row.state(), topics));
   }
 
   /**

@@ -1,13 +1,19 @@
 package fabulum.server.conversations;
 
+import fabulum.core.conversation.Back;
+import fabulum.core.conversation.Standing;
 import fabulum.core.delivery.DeliveryState;
+import fabulum.core.delivery.Failure;
+import fabulum.core.delivery.Failure.Sending;
 import fabulum.core.phone.Sender;
 import fabulum.server.conversations.store.ConversationMapper;
 import fabulum.server.conversations.store.ConversationRow;
 import fabulum.server.conversations.store.EntryMapper;
 import fabulum.server.conversations.store.EntryRow;
 import fabulum.server.lines.LineId;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
@@ -19,12 +25,23 @@ import org.springframework.transaction.annotation.Transactional;
 public class Deliveries {
   private final ConversationMapper conversations;
   private final EntryMapper entries;
+  private final Bookkeeping books;
+  private final Undelivered undelivered;
+  private final GivingOutWork giving;
   private final ApplicationEventPublisher events;
 
   Deliveries(
-      ConversationMapper conversations, EntryMapper entries, ApplicationEventPublisher events) {
+      ConversationMapper conversations,
+      EntryMapper entries,
+      Bookkeeping books,
+      Undelivered undelivered,
+      GivingOutWork giving,
+      ApplicationEventPublisher events) {
     this.conversations = conversations;
     this.entries = entries;
+    this.books = books;
+    this.undelivered = undelivered;
+    this.giving = giving;
     this.events = events;
   }
 
@@ -52,30 +69,76 @@ public class Deliveries {
       return false;
     }
     // The dispatcher and several reports may speak of one text at once; here they queue up.
-    conversations.lock(entry.conversationId());
+    ConversationRow row = books.lock(new ConversationId(entry.conversationId()));
     if (report.networkId() != null) {
       entries.setNetworkId(entry.id(), report.networkId());
     }
-    DeliveryState before = DeliveryState.valueOf(String.valueOf(entries.getDelivery(entry.id())));
-    DeliveryState after = before.after(report.state());
-    if (after != before) {
-      move(entry, after, report);
+    EntryRow now = Objects.requireNonNull(entries.find(entry.id()));
+    DeliveryState after = now.deliveryState().after(report.state());
+    if (after != now.deliveryState()) {
+      move(row, now, after, report);
     }
     return true;
   }
 
-  private void move(EntryRow entry, DeliveryState to, Report report) {
+  private void move(ConversationRow row, EntryRow text, DeliveryState to, Report report) {
     boolean failed = to == DeliveryState.NOT_DELIVERED;
     entries.setDelivery(
-        entry.id(),
+        text.id(),
         to,
         failed ? report.failureCode() : null,
         failed ? report.failureReason() : null);
-    if (entries.isLastOut(entry.conversationId(), entry.id())) {
-      conversations.setFailed(entry.conversationId(), failed);
+    List<Long> touched = new ArrayList<>(List.of(text.id()));
+    if (failed) {
+      touched.addAll(failed(row, text, report));
+    } else if (text.needsHand()) {
+      // It arrived after all, so nobody needs to deal with it any more.
+      books.save(row, undelivered.settle(row, text.id()), books.now());
     }
-    conversations.nextVersion(entry.conversationId());
-    events.publishEvent(ConversationChanged.of(entry.conversationId(), List.of(entry.id())));
+    books.changed(row.id(), touched);
+  }
+
+  private List<Long> failed(ConversationRow row, EntryRow text, Report report) {
+    ConversationId id = new ConversationId(row.id());
+    String reason =
+        Objects.requireNonNullElse(report.failureReason(), "The network gave no reason.");
+    Sending sending = text.oneOfMany() ? Sending.ONE_OF_MANY : Sending.ANSWER;
+    Failure failure = new Failure(sending, Optional.ofNullable(text.answeredSince()), books.now());
+    List<Long> touched = new ArrayList<>();
+    if (failure.needsAHand()) {
+      boolean outOfSight = !(row.state().standing() instanceof Standing.Open);
+      undelivered.mark(row, text, failure, reason);
+      if (outOfSight) {
+        touched.add(books.event(row, EventKind.BACK, null, Back.NOT_DELIVERED.name()));
+      }
+      touched.addAll(giving.arrived(id, false));
+    }
+    ConversationRow after = books.row(id);
+    events.publishEvent(
+        new TextNotDelivered(
+            id,
+            new EntryId(text.id()),
+            after.ownerId(),
+            after.teamId(),
+            text.speakerId(),
+            failure.needsAHand(),
+            reason));
+    return touched;
+  }
+
+  /** One of many texts that was not delivered. */
+  public record Lost(long conversationId, String why) {}
+
+  /** Which of many texts, whose references begin alike, were not delivered. */
+  public List<Lost> listLost(String beginning) {
+    String end = beginning.substring(0, beginning.length() - 1) + (char) (lastOf(beginning) + 1);
+    return entries.listNotDelivered(beginning, end).stream()
+        .map(text -> new Lost(text.conversationId(), String.valueOf(text.failureReason())))
+        .toList();
+  }
+
+  private static char lastOf(String words) {
+    return words.charAt(words.length() - 1);
   }
 
   /** The words of a text of ours that is to go out, and whence and whither. */

@@ -23,6 +23,9 @@ import org.jspecify.annotations.Nullable;
  * @param aboutTeam the team an event is about
  * @param editedAt when a note was last changed or withdrawn
  * @param withdrawn of a note: it has no words any more but for its trace
+ * @param claimedAt what the network claimed as its time, where that is not believed
+ * @param arrivedAt when it reached us, where that was long after it was written
+ * @param needsHand a text of ours that was not delivered, and nobody has dealt with that yet
  * @param mentions colleagues whom a note names
  */
 public record EntryView(
@@ -44,4 +47,7 @@ public record EntryView(
     @Nullable Long aboutTeam,
     @Nullable Instant editedAt,
     boolean withdrawn,
+    @Nullable Instant claimedAt,
+    @Nullable Instant arrivedAt,
+    boolean needsHand,
     List<Long> mentions) {}

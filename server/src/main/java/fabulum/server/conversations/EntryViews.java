@@ -62,6 +62,9 @@ class EntryViews {
         row.aboutTeam(),
         row.editedAt(),
         row.withdrawn(),
+        row.claimedAt(),
+        row.arrivedAt(),
+        row.needsHand(),
         mentions);
   }
 

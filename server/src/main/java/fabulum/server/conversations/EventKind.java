@@ -21,6 +21,12 @@ public enum EventKind {
   /** Its words name the reason, a {@link fabulum.core.conversation.Back}. */
   BACK,
   NO_ANSWER_NEEDED,
+  /** A text of ours that was not delivered is left so. */
+  LEFT_UNDELIVERED,
+  /**
+   * What a text that was not delivered said was sent again; its words are the number, if another.
+   */
+  SENT_AGAIN,
   /** Its words are the topic as it was called then. */
   TOPIC_ADDED,
   /** Its words are the topic as it was called then. */

@@ -35,6 +35,14 @@ class InSight {
     return row;
   }
 
+  /**
+   * Holds the row for somebody who takes back what they did to it; they may not see it any more.
+   */
+  ConversationRow lockForUndo(ConversationId id, StaffId by) {
+    permits.require(by, Act.WORK);
+    return books.lock(id);
+  }
+
   private ConversationRow seen(ConversationRow row, StaffId asking) {
     if (!sights.of(asking).sees(row.spot())) {
       throw Problem.notFound("conversation");

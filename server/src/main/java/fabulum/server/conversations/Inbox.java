@@ -52,6 +52,7 @@ public class Inbox {
 
   private static final int JUMPS = 8;
   private static final Sentence TO_IDENTIFY = SentenceText.read("to identify");
+  private static final Sentence NOT_DELIVERED = SentenceText.read("not delivered");
 
   private final ConversationMapper conversations;
   private final EntryMapper entries;
@@ -166,8 +167,6 @@ public class Inbox {
   public InboxCounts counts(Sentence said, StaffId asking) {
     Sentence sentence = choices.standing(said);
     Sight sight = sights.of(asking);
-    Map<Group, Integer> open = tally.count(TO_IDENTIFY, sight);
-    int toIdentify = open.getOrDefault(Group.OUR_TURN, 0) + open.getOrDefault(Group.THEIR_TURN, 0);
     boolean exact = sentence.asksForFactsOnly();
     Map<Group, Integer> groups =
         exact ? tally.count(sentence, sight) : countRows(choices.of(sentence, sight));
@@ -176,8 +175,14 @@ public class Inbox {
         groups.getOrDefault(Group.THEIR_TURN, 0),
         groups.getOrDefault(Group.SET_ASIDE, 0),
         groups.getOrDefault(Group.DONE, 0),
-        toIdentify,
+        open(TO_IDENTIFY, sight),
+        open(NOT_DELIVERED, sight),
         exact ? 0 : MOST_COUNTED);
+  }
+
+  private int open(Sentence sentence, Sight sight) {
+    Map<Group, Integer> groups = tally.count(sentence, sight);
+    return groups.getOrDefault(Group.OUR_TURN, 0) + groups.getOrDefault(Group.THEIR_TURN, 0);
   }
 
   private Map<Group, Integer> countRows(ChoiceRow choice) {
@@ -265,8 +270,15 @@ public class Inbox {
    * Words begun and not yet sent.
    *
    * @param seen the newest entry that stood there when they were begun
+   * @param reference under which they will be sent
+   * @param again the text that was not delivered and that they replace
    */
-  public record Draft(Paper paper, String words, @Nullable Long seen) {}
+  public record Draft(
+      Paper paper,
+      String words,
+      @Nullable Long seen,
+      @Nullable String reference,
+      @Nullable Long again) {}
 
   /** Keeps what somebody has begun to write; no words throw it away. */
   @Transactional
@@ -276,8 +288,7 @@ public class Inbox {
     if (draft.words().isBlank()) {
       drafts.delete(by.value(), id.value(), draft.paper());
     } else {
-      drafts.keep(
-          by.value(), id.value(), draft.paper(), draft.words(), draft.seen(), clock.instant());
+      drafts.keep(by.value(), id.value(), draft, clock.instant());
     }
   }
 }

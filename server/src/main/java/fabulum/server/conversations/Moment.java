@@ -3,6 +3,7 @@ package fabulum.server.conversations;
 import fabulum.core.hours.Openings;
 import fabulum.server.platform.Problem;
 import fabulum.server.platform.Problem.FieldProblem;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -15,6 +16,8 @@ import org.jspecify.annotations.Nullable;
  * @param at for {@link Kind#AT}
  */
 public record Moment(Kind kind, @Nullable Instant at) {
+
+  private static final Duration FARTHEST = Duration.ofDays(3_660);
 
   /** Ways to say when. */
   public enum Kind {
@@ -53,9 +56,15 @@ public record Moment(Kind kind, @Nullable Instant at) {
           at == null
               ? Optional.of("Say until when.")
               : at.isAfter(now)
-                  ? Optional.empty()
+                  ? tooFar(at, now)
                   : Optional.of("That time has passed already. Nothing was changed.");
     };
+  }
+
+  private static Optional<String> tooFar(Instant at, Instant now) {
+    return at.isAfter(now.plus(FARTHEST))
+        ? Optional.of("Choose a time within ten years. Nothing was changed.")
+        : Optional.empty();
   }
 
   private static Optional<String> given(Optional<Instant> opening, String otherwise) {

@@ -5,6 +5,7 @@ import fabulum.server.conversations.store.ConversationRow;
 import fabulum.server.people.People;
 import fabulum.server.people.PeopleChanged;
 import fabulum.server.people.StaffId;
+import fabulum.server.platform.Steadily;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
@@ -27,6 +28,8 @@ public class OwnedWork {
   private final People people;
   private final TransactionTemplate transactions;
   private final ApplicationEventPublisher events;
+  private final Steadily<Long> steadily =
+      new Steadily<>("What its owner does not see any more could not be let go");
 
   OwnedWork(
       ConversationMapper conversations,
@@ -84,7 +87,11 @@ public class OwnedWork {
   public void letGoUnseen() {
     for (long owner : conversations.listOwners()) {
       for (long id : conversations.listOpenOfOwner(owner)) {
-        transactions.executeWithoutResult(status -> letGoUnseen(new ConversationId(id), owner));
+        steadily.attempt(
+            id,
+            one ->
+                transactions.executeWithoutResult(
+                    status -> letGoUnseen(new ConversationId(one), owner)));
       }
     }
   }

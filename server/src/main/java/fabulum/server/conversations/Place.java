@@ -1,5 +1,6 @@
 package fabulum.server.conversations;
 
+import fabulum.core.hours.PossibleDates;
 import fabulum.server.platform.Problem;
 import fabulum.server.platform.Problem.FieldProblem;
 import java.time.DateTimeException;
@@ -16,13 +17,14 @@ record Place(Instant at, long id) {
   static Place read(String text) {
     int seam = text.lastIndexOf('~');
     try {
-      return new Place(
-          Instant.parse(text.substring(0, Math.max(0, seam))),
-          Long.parseLong(text.substring(seam + 1)));
+      Instant at = Instant.parse(text.substring(0, Math.max(0, seam)));
+      if (PossibleDates.isOne(at)) {
+        return new Place(at, Long.parseLong(text.substring(seam + 1)));
+      }
     } catch (DateTimeException | NumberFormatException notAPlace) {
-      throw Problem.fields(
-          List.of(
-              new FieldProblem("from", "This is no place in the list. Begin again without it.")));
+      // Told below.
     }
+    throw Problem.fields(
+        List.of(new FieldProblem("from", "Not a place in the list. Begin again without it.")));
   }
 }

@@ -4,6 +4,7 @@ import fabulum.core.conversation.Back;
 import fabulum.core.conversation.ConversationState;
 import fabulum.server.conversations.store.ConversationMapper;
 import fabulum.server.conversations.store.ConversationRow;
+import fabulum.server.platform.Steadily;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
@@ -24,6 +25,8 @@ class Returns {
   private final ConversationMapper conversations;
   private final Bookkeeping books;
   private final TransactionTemplate transactions;
+  private final Steadily<Long> steadily =
+      new Steadily<>("What was set aside could not be brought back");
 
   Returns(ConversationMapper conversations, Bookkeeping books, TransactionTemplate transactions) {
     this.conversations = conversations;
@@ -34,9 +37,9 @@ class Returns {
   @Scheduled(initialDelay = 1, fixedDelay = 1, timeUnit = TimeUnit.SECONDS)
   void bringBack() {
     try {
-      for (long id : conversations.listReturning(books.now(), AT_ONCE)) {
-        transactions.executeWithoutResult(status -> bringBack(new ConversationId(id)));
-      }
+      steadily.each(
+          conversations.listReturning(books.now(), AT_ONCE + steadily.failing()),
+          id -> transactions.executeWithoutResult(status -> bringBack(new ConversationId(id))));
     } catch (RuntimeException e) {
       log.warn("What was set aside could not be brought back; trying again", e);
     }

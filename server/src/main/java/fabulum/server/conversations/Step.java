@@ -13,15 +13,24 @@ import org.jspecify.annotations.Nullable;
 public record Step(
     ConversationId conversation, EventKind kind, EntryId event, Snapshot before, Snapshot after) {
 
-  /** A conversation at one moment. */
+  /**
+   * A conversation at one moment.
+   *
+   * @param handed the event of the last handing over that nobody has acted on
+   * @param undelivered texts of ours that were not delivered and that nobody has dealt with
+   */
   public record Snapshot(
       ConversationState state,
       Instant openedAt,
       @Nullable Long owner,
       @Nullable Long team,
-      Set<Long> topics) {
+      @Nullable Long handed,
+      @Nullable Long startedBy,
+      Set<Long> topics,
+      Set<Long> undelivered) {
     public Snapshot {
       topics = Set.copyOf(topics);
+      undelivered = Set.copyOf(undelivered);
     }
   }
 }

@@ -5,6 +5,7 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import fabulum.server.people.StaffId;
 import fabulum.server.platform.Problem;
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -34,9 +35,13 @@ public class Undoing {
    * What taking back came to.
    *
    * @param undone conversations that are as they were
-   * @param left conversations left alone, for something has happened to them since
+   * @param left conversations left alone, for something has happened to them since; by their names
    */
-  public record TakenBack(int undone, int left) {}
+  public record TakenBack(int undone, List<String> left) {
+    public TakenBack {
+      left = List.copyOf(left);
+    }
+  }
 
   /** Keeps steps; the answer names them. Nothing for no steps. */
   public @Nullable String keep(StaffId by, List<Step> steps) {
@@ -60,16 +65,22 @@ public class Undoing {
       throw Problem.conflict(
           Problem.Kind.TOO_LATE, "That is too long ago to be taken back. Nothing was changed.");
     }
-    kept.invalidate(name);
     int undone = 0;
+    List<String> left = new ArrayList<>();
     for (Step step : found.steps()) {
-      undone += acts.takeBack(step, by) ? 1 : 0;
+      if (acts.takeBack(step, by) == Acts.TakenBack.DONE) {
+        undone++;
+      } else {
+        left.add(acts.name(step.conversation()));
+      }
     }
+    // Only what was taken back is gone: a failure on the way can be tried again.
+    kept.invalidate(name);
     if (undone == 0) {
       throw Problem.conflict(
           Problem.Kind.CHANGED_MEANWHILE,
           "Something has happened there since, so it was left as it is.");
     }
-    return new TakenBack(undone, found.steps().size() - undone);
+    return new TakenBack(undone, left);
   }
 }

@@ -6,6 +6,7 @@ import fabulum.core.phone.NumberReader;
 import fabulum.core.phone.PhoneNumber;
 import fabulum.core.phone.Region;
 import fabulum.core.phone.Sender;
+import fabulum.core.text.OneLine;
 import fabulum.server.conversations.store.ConversationMapper;
 import fabulum.server.conversations.store.ConversationRow;
 import fabulum.server.conversations.store.SightRow;
@@ -166,6 +167,10 @@ public class WriteTo {
     if (wanted.name().strip().length() > LONGEST_NAME) {
       throw Problem.fields(List.of(new FieldProblem("name", "A name has at most 160 characters.")));
     }
+    OneLine.objection(wanted.name().strip())
+        .ifPresent(why -> {
+          throw Problem.fields(List.of(new FieldProblem("name", why)));
+        });
     for (int tries = 1; ; tries++) {
       try {
         return transactions.execute(status -> open(wanted, number, region, by));

@@ -1,5 +1,6 @@
 package fabulum.server.lines;
 
+import jakarta.validation.constraints.NotNull;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -9,4 +10,5 @@ import org.jspecify.annotations.Nullable;
  * @param region a part of it as ISO 3166-2 names it within the country, such as {@code WI}; null
  *     for the holidays of the whole country only
  */
-public record HolidayCalendar(String country, @Nullable String region) {}
+public record HolidayCalendar(
+    @NotNull(message = "Say in which country.") String country, @Nullable String region) {}

@@ -1,10 +1,12 @@
 package fabulum.server.lines;
 
+import fabulum.core.hours.PossibleDates;
 import fabulum.core.hours.Stretch;
 import fabulum.core.phone.NumberReader;
 import fabulum.core.phone.PhoneNumber;
 import fabulum.core.phone.Region;
 import fabulum.core.promise.Promise;
+import fabulum.core.text.OneLine;
 import fabulum.server.platform.Problem;
 import fabulum.server.platform.Problem.FieldProblem;
 import java.time.Duration;
@@ -63,6 +65,8 @@ class LineCheck {
     if (wanted.name().isBlank() || wanted.name().strip().length() > LONGEST_NAME) {
       bad.add(new FieldProblem("name", "A line has a name of at most 80 characters."));
     }
+    OneLine.objection(wanted.name().strip())
+        .ifPresent(why -> bad.add(new FieldProblem("name", why)));
     if (readNumber(wanted).isEmpty()) {
       bad.add(
           new FieldProblem(
@@ -82,6 +86,10 @@ class LineCheck {
               "promiseMinutes", "A promise is between 1 minute and 30 days of working time."));
     }
     Stretch.objections(wanted.week()).forEach(why -> bad.add(new FieldProblem("week", why)));
+    if (!wanted.closedDays().stream().allMatch(PossibleDates::isOne)
+        || !wanted.openHolidays().stream().allMatch(PossibleDates::isOne)) {
+      bad.add(new FieldProblem("closedDays", "Dates lie between 1900 and 2199."));
+    }
     if (wanted.closedDays().size() > MOST_DAYS || wanted.openHolidays().size() > MOST_DAYS) {
       bad.add(new FieldProblem("closedDays", "At most 400 closed days are kept."));
     }
@@ -96,6 +104,9 @@ class LineCheck {
   }
 
   private static String country(String region) {
+    if (!region.matches("[A-Z]{2}")) {
+      return "the region “" + region + "”";
+    }
     String name = new Locale.Builder().setRegion(region).build().getDisplayCountry(Locale.ENGLISH);
     return name.equals(region) ? "the region “" + region + "”" : name;
   }

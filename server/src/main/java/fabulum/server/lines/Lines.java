@@ -7,8 +7,10 @@ import fabulum.core.phone.NumberReader;
 import fabulum.core.phone.PhoneNumber;
 import fabulum.core.phone.Region;
 import fabulum.core.promise.Promise;
+import fabulum.core.text.OneLine;
 import fabulum.server.lines.store.LineMapper;
 import fabulum.server.lines.store.LineRow;
+import fabulum.server.people.People;
 import fabulum.server.people.TeamId;
 import fabulum.server.people.Teams;
 import fabulum.server.platform.BriefMemory;
@@ -33,15 +35,17 @@ import org.springframework.transaction.annotation.Transactional;
 public class Lines {
   private final LineMapper lines;
   private final Teams teams;
+  private final People people;
   private final Holidays holidays;
   private final LineCheck check;
   private final NumberReader numbers = new NumberReader();
   private final BriefMemory<List<LineView>> all;
   private final BriefMemory<Map<LineId, LinePromise>> promises;
 
-  Lines(LineMapper lines, Teams teams, Holidays holidays, LineCheck check) {
+  Lines(LineMapper lines, Teams teams, People people, Holidays holidays, LineCheck check) {
     this.lines = lines;
     this.teams = teams;
+    this.people = people;
     this.holidays = holidays;
     this.check = check;
     this.all = new BriefMemory<>(() -> lines.list().stream().map(this::view).toList());
@@ -220,6 +224,9 @@ public class Lines {
       throw Problem.notFound("site");
     }
     teams.get(new TeamId(wanted.teamId()));
+    if (!people.byId().keySet().containsAll(wanted.tellOfNobodys())) {
+      throw Problem.notFound("member of staff");
+    }
   }
 
   private void writeCalendar(long id, LineSetup wanted) {
@@ -269,6 +276,10 @@ public class Lines {
       throw Problem.fields(
           List.of(new FieldProblem("name", "A site has a name of at most 80 characters.")));
     }
+    OneLine.objection(kept)
+        .ifPresent(why -> {
+          throw Problem.fields(List.of(new FieldProblem("name", why)));
+        });
     if (lines.listSites().stream()
         .anyMatch(site -> site.id() != butNot && site.name().equalsIgnoreCase(kept))) {
       throw Problem.fields(List.of(new FieldProblem("name", "Another site has this name.")));

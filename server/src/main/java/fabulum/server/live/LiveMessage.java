@@ -14,6 +14,7 @@ import org.jspecify.annotations.Nullable;
  * @param conversation the row as it now is, for {@link Type#CONVERSATION}
  * @param entries of that conversation, added or changed
  * @param gone the conversation that is no longer seen, for {@link Type#GONE}
+ * @param why it is no longer seen, a sentence, for {@link Type#GONE}
  * @param watched who is at a conversation now, for {@link Type#WATCHED}
  * @param notice for {@link Type#NOTICE}
  * @param by how its receiver wants to be told, for {@link Type#NOTICE}
@@ -23,6 +24,7 @@ public record LiveMessage(
     @Nullable ConversationView conversation,
     List<EntryView> entries,
     @Nullable Long gone,
+    @Nullable String why,
     @Nullable Watched watched,
     @Nullable NoticeView notice,
     List<Channel> by) {
@@ -39,6 +41,8 @@ public record LiveMessage(
     NOTICE,
     /** Colleagues came in, left, or are called otherwise. */
     PEOPLE,
+    /** What keeps the program as a whole from its work is another than before; leads look. */
+    TROUBLES,
     /** The listener has missed something that is no longer at hand: read everything again. */
     READ_AGAIN,
     /** Nothing happened; the line is alive. */
@@ -46,7 +50,7 @@ public record LiveMessage(
   }
 
   private static LiveMessage of(Type type) {
-    return new LiveMessage(type, null, List.of(), null, null, null, List.of());
+    return new LiveMessage(type, null, List.of(), null, null, null, null, List.of());
   }
 
   static LiveMessage beat() {
@@ -61,19 +65,23 @@ public record LiveMessage(
     return of(Type.PEOPLE);
   }
 
-  static LiveMessage conversation(ConversationView row, List<EntryView> entries) {
-    return new LiveMessage(Type.CONVERSATION, row, entries, null, null, null, List.of());
+  static LiveMessage troubles() {
+    return of(Type.TROUBLES);
   }
 
-  static LiveMessage gone(long conversation) {
-    return new LiveMessage(Type.GONE, null, List.of(), conversation, null, null, List.of());
+  static LiveMessage conversation(ConversationView row, List<EntryView> entries) {
+    return new LiveMessage(Type.CONVERSATION, row, entries, null, null, null, null, List.of());
+  }
+
+  static LiveMessage gone(long conversation, String why) {
+    return new LiveMessage(Type.GONE, null, List.of(), conversation, why, null, null, List.of());
   }
 
   static LiveMessage watched(Watched watched) {
-    return new LiveMessage(Type.WATCHED, null, List.of(), null, watched, null, List.of());
+    return new LiveMessage(Type.WATCHED, null, List.of(), null, null, watched, null, List.of());
   }
 
   static LiveMessage notice(NoticeView notice, List<Channel> by) {
-    return new LiveMessage(Type.NOTICE, null, List.of(), null, null, notice, by);
+    return new LiveMessage(Type.NOTICE, null, List.of(), null, null, null, notice, by);
   }
 }

@@ -1,7 +1,9 @@
 package fabulum.server.live;
 
 import fabulum.core.access.Sight;
+import fabulum.core.access.Spot;
 import fabulum.server.conversations.ConversationChanged;
+import fabulum.server.conversations.ConversationView;
 import fabulum.server.conversations.EntryView;
 import fabulum.server.conversations.Inbox;
 import fabulum.server.conversations.SightChanged;
@@ -14,6 +16,8 @@ import fabulum.server.people.PeopleChanged;
 import fabulum.server.people.SignIns;
 import fabulum.server.people.SignedIn;
 import fabulum.server.people.StaffId;
+import fabulum.server.people.StaffView;
+import fabulum.server.platform.Troubles;
 import fabulum.server.setup.SetUpChanged;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -94,7 +98,33 @@ public class LiveStream implements SmartLifecycle {
             .find(change.id())
             .ifPresent(row ->
                 broadcast(
-                    LiveMessage.gone(row.id()), Audience.losing(change.before(), row.spot()))));
+                    LiveMessage.gone(row.id(), why(change.before(), row)),
+                    Audience.losing(change.before(), row.spot()))));
+  }
+
+  /** Why those who saw it where it stood before do not see it any more. */
+  private static String why(Spot before, ConversationView now) {
+    StaffView owner = now.owner();
+    boolean handedOn = !before.team().equals(now.spot().team());
+    if (owner != null && !now.spot().owner().equals(before.owner())) {
+      return owner.name()
+          + (handedOn
+              ? " has it now, in another team."
+              : " has it now. On this line you see only your own conversations and those nobody"
+                  + " owns.");
+    }
+    return "It was handed to another team.";
+  }
+
+  @EventListener
+  void changed(Troubles.Changed change) {
+    tellLater(() -> broadcast(LiveMessage.troubles(), Audience.everybody()));
+  }
+
+  /** Who is signed out hears nothing more, at once. */
+  @EventListener
+  void ended(SignIns.Ended ended) {
+    subscriptions.stream().filter(one -> one.signIn() == ended.id()).forEach(Subscription::close);
   }
 
   @EventListener

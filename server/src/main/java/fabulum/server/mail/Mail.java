@@ -1,7 +1,11 @@
 package fabulum.server.mail;
 
 import fabulum.server.mail.store.MailMapper;
+import fabulum.server.platform.Problem;
 import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -9,7 +13,11 @@ import org.springframework.transaction.annotation.Transactional;
 /** Sends mail. It is written down with whatever causes it, and goes out soon after. */
 @Service
 public class Mail {
+  /** After so many attempts in vain a lead is told. */
+  static final int STUCK_AFTER = 5;
+
   private static final int LONGEST_SUBJECT = 200;
+  private static final int SHOWN = 200;
 
   private final MailMapper mails;
   private final ApplicationEventPublisher events;
@@ -41,5 +49,34 @@ public class Mail {
       mails.insert(reference, address, cut, words, clock.instant());
       events.publishEvent(new MailFilled());
     }
+  }
+
+  /**
+   * A mail that could not be sent yet.
+   *
+   * @param nextAt when it is tried again by itself
+   * @param problem what the mail server said last
+   */
+  public record StuckMail(
+      long id,
+      String address,
+      String subject,
+      Instant madeAt,
+      Instant nextAt,
+      int attempts,
+      @Nullable String problem) {}
+
+  /** Mail that has been tried in vain for a while, the oldest first. */
+  public List<StuckMail> listStuck() {
+    return mails.listStuck(STUCK_AFTER, SHOWN);
+  }
+
+  /** Tries to send such a mail again now. */
+  @Transactional
+  public void sendAgain(long id) {
+    if (mails.sendAgain(id, clock.instant()) == 0) {
+      throw Problem.notFound("mail that waits");
+    }
+    events.publishEvent(new MailFilled());
   }
 }

@@ -2,6 +2,8 @@ package fabulum.server.mail;
 
 import fabulum.server.mail.store.MailMapper;
 import fabulum.server.mail.store.MailRow;
+import fabulum.server.platform.Steadily;
+import fabulum.server.platform.Troubles;
 import jakarta.mail.Message;
 import jakarta.mail.MessagingException;
 import jakarta.mail.internet.InternetAddress;
@@ -17,7 +19,9 @@ import java.util.concurrent.TimeUnit;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.SmartLifecycle;
+import org.springframework.context.event.EventListener;
 import org.springframework.mail.MailException;
 import org.springframework.mail.javamail.JavaMailSenderImpl;
 import org.springframework.scheduling.annotation.Scheduled;
@@ -34,7 +38,7 @@ import org.springframework.transaction.event.TransactionalEventListener;
 class Postman implements SmartLifecycle {
   private static final Logger log = LoggerFactory.getLogger(Postman.class);
   private static final int AT_ONCE = 50;
-  private static final int MOST_ATTEMPTS = 12;
+  private static final int MOST_DOUBLINGS = 12;
   private static final Duration FIRST_PAUSE = Duration.ofSeconds(5);
   private static final Duration LONGEST_PAUSE = Duration.ofHours(1);
 
@@ -44,8 +48,12 @@ class Postman implements SmartLifecycle {
   private final @Nullable JavaMailSenderImpl sender;
   private final ExecutorService rounds = Executors.newSingleThreadExecutor(Postman::daemon);
 
-  Postman(MailMapper mails, MailSettings settings, Clock clock) {
+  private final Troubles troubles;
+  private final Steadily<MailRow> steadily = new Steadily<>("A mail stays");
+
+  Postman(MailMapper mails, MailSettings settings, Troubles troubles, Clock clock) {
     this.mails = mails;
+    this.troubles = troubles;
     this.settings = settings;
     this.clock = clock;
     this.sender = settings.host() == null ? null : sender(settings);
@@ -88,7 +96,7 @@ class Postman implements SmartLifecycle {
 
   private void carryAll() {
     try {
-      mails.listDue(clock.instant(), AT_ONCE).forEach(this::carry);
+      steadily.each(mails.listDue(clock.instant(), AT_ONCE + steadily.failing()), this::carry);
     } catch (RuntimeException e) {
       log.warn("Mail could not be read; trying again", e);
     }
@@ -102,9 +110,13 @@ class Postman implements SmartLifecycle {
     try {
       by.send(message(by, row));
       mails.sent(row.id(), clock.instant());
+      if (row.attempts() > 0) {
+        count();
+      }
     } catch (MailException | MessagingException broken) {
       log.warn("Mail {} could not be sent: {}", row.id(), broken.getMessage());
       mails.failed(row.id(), next(row), String.valueOf(broken.getMessage()));
+      count();
     }
   }
 
@@ -124,12 +136,24 @@ class Postman implements SmartLifecycle {
     return message;
   }
 
-  private @Nullable Instant next(MailRow row) {
-    if (row.attempts() + 1 >= MOST_ATTEMPTS) {
-      return null;
-    }
-    Duration pause = FIRST_PAUSE.multipliedBy(1L << row.attempts());
+  /** However long it takes, mail waits: at last it is tried every hour. */
+  private Instant next(MailRow row) {
+    Duration pause = FIRST_PAUSE.multipliedBy(1L << Math.min(row.attempts(), MOST_DOUBLINGS));
     return clock.instant().plus(pause.compareTo(LONGEST_PAUSE) > 0 ? LONGEST_PAUSE : pause);
+  }
+
+  /** Says how much mail has been tried in vain for a while. */
+  @EventListener(ApplicationReadyEvent.class)
+  void count() {
+    int stuck = mails.countStuck(Mail.STUCK_AFTER);
+    if (stuck == 0) {
+      troubles.over(Troubles.Kind.MAIL);
+      return;
+    }
+    troubles.report(
+        Troubles.Kind.MAIL,
+        (stuck == 1 ? "1 mail" : stuck + " mails")
+            + " could not be sent; it is tried again every hour. See Set-up, Mail.");
   }
 
   @Override

@@ -6,6 +6,8 @@ import fabulum.core.delivery.Gateway;
 import fabulum.core.delivery.Gateway.LookUp;
 import fabulum.core.delivery.Gateway.OutgoingText;
 import fabulum.core.delivery.NextStep;
+import fabulum.core.delivery.NextStep.WaitForNetwork;
+import fabulum.core.delivery.ReportPlan;
 import fabulum.core.delivery.RetryPlan;
 import fabulum.core.delivery.SendOutcome;
 import fabulum.core.phone.PhoneNumber;
@@ -16,7 +18,9 @@ import fabulum.server.conversations.EntryId;
 import fabulum.server.lines.Lines;
 import fabulum.server.messaging.store.OutboxMapper;
 import fabulum.server.messaging.store.OutboxRow;
+import fabulum.server.messaging.store.UnreportedMapper;
 import java.time.Clock;
+import java.time.Instant;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -30,6 +34,7 @@ class Attempt {
   private final Deliveries deliveries;
   private final Lines lines;
   private final OutboxMapper outbox;
+  private final UnreportedMapper unreported;
   private final Gateway gateway;
   private final TransactionTemplate transactions;
   private final Clock clock;
@@ -38,41 +43,72 @@ class Attempt {
       Deliveries deliveries,
       Lines lines,
       OutboxMapper outbox,
+      UnreportedMapper unreported,
       Gateway gateway,
       TransactionTemplate transactions,
       Clock clock) {
     this.deliveries = deliveries;
     this.lines = lines;
     this.outbox = outbox;
+    this.unreported = unreported;
     this.gateway = gateway;
     this.transactions = transactions;
     this.clock = clock;
+  }
+
+  /** What came of an attempt. */
+  sealed interface Result {
+    /** The text has left the outbox, one way or the other. */
+    record Left() implements Result {}
+
+    /** It stays in the outbox. */
+    record Stays() implements Result {}
+
+    /** The network does not deal with us; nothing was tried with this text. */
+    record Closed(WaitForNetwork until) implements Result {}
   }
 
   /**
    * Makes the attempt. The row is read anew: since it was listed, an attempt just before this one
    * may have sent it.
    *
-   * @return true when the text has left the outbox, one way or the other
+   * @param closedTries how often the network did not deal with us, in a row
    */
-  boolean at(long outboxId) {
+  Result at(long outboxId, int closedTries) {
     Optional<OutboxRow> due = outbox.findDue(outboxId, clock.instant());
-    return due.isPresent() && at(due.get());
+    return due.isPresent() ? at(due.get(), closedTries) : new Result.Stays();
   }
 
-  private boolean at(OutboxRow row) {
+  private Result at(OutboxRow row, int closedTries) {
     Outgoing text = deliveries.find(new EntryId(row.entryId())).orElseThrow();
     SendOutcome outcome = row.askFirst() ? askThenSend(text) : send(text);
-    NextStep step =
-        RetryPlan.USUAL.after(outcome, row.attempts() + 1, row.wantedAt(), clock.instant());
+    int attempts = outcome instanceof SendOutcome.Closed ? closedTries + 1 : row.attempts() + 1;
+    NextStep step = RetryPlan.USUAL.after(outcome, attempts, row.wantedAt(), clock.instant());
+    if (step instanceof WaitForNetwork until) {
+      return new Result.Closed(until);
+    }
     transactions.executeWithoutResult(status -> settle(row, text.reference(), step));
-    return !(step instanceof NextStep.TryAgain);
+    return step instanceof NextStep.TryAgain ? new Result.Stays() : new Result.Left();
+  }
+
+  /**
+   * What came of an attempt could not be written down. The text may have gone, so the network is
+   * asked before it is sent again, and each time later.
+   */
+  void broke(long outboxId) {
+    Optional<OutboxRow> row = outbox.find(outboxId);
+    row.ifPresent(it ->
+        outbox.tryAgain(
+            it.id(), clock.instant().plus(RetryPlan.USUAL.waitAfter(it.attempts() + 1)), true));
   }
 
   private SendOutcome askThenSend(Outgoing text) {
     LookUp found = gateway.find(new ClientReference(text.reference()));
     if (found instanceof LookUp.Known known) {
       return new SendOutcome.Accepted(known.networkId());
+    }
+    if (found instanceof LookUp.Closed closed) {
+      return new SendOutcome.Closed(closed.code(), closed.reason());
     }
     return found instanceof LookUp.NoAnswer silent
         ? new SendOutcome.Unclear(silent.why())
@@ -91,11 +127,13 @@ class Attempt {
       outbox.tryAgain(row.id(), again.at(), again.askFirst());
       return;
     }
-    Report report =
-        step instanceof NextStep.Sent sent
-            ? new Report(DeliveryState.SENT, sent.networkId(), null, null)
-            : failed((NextStep.GiveUp) step);
-    deliveries.reported(reference, report);
+    if (step instanceof NextStep.Sent sent) {
+      deliveries.reported(reference, new Report(DeliveryState.SENT, sent.networkId(), null, null));
+      Instant now = clock.instant();
+      unreported.insert(row.entryId(), now, ReportPlan.next(now, 0).orElse(null));
+    } else {
+      deliveries.reported(reference, failed((NextStep.GiveUp) step));
+    }
     outbox.delete(row.id());
   }
 

@@ -3,11 +3,13 @@ package fabulum.server.messaging;
 import fabulum.core.delivery.Gateway;
 import fabulum.core.delivery.Gateway.GatewayUnavailable;
 import fabulum.core.delivery.Gateway.IncomingText;
+import fabulum.core.delivery.Gateway.Listing;
 import fabulum.server.conversations.Conversations;
 import fabulum.server.platform.Problem;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Set;
 import java.util.concurrent.TimeUnit;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
@@ -25,10 +27,16 @@ class CatchUp {
   private static final Logger log = LoggerFactory.getLogger(CatchUp.class);
   private static final Duration AT_START = Duration.ofDays(1);
   private static final Duration OVERLAP = Duration.ofMinutes(10);
+
+  /** What will not be otherwise when it is tried again. */
+  private static final Set<Problem.Kind> NEVER =
+      Set.of(Problem.Kind.BAD_FIELDS, Problem.Kind.UNKNOWN_LINE);
+
   private static final Duration WITHOUT_ANY = Duration.ofDays(30);
 
   private final Gateway gateway;
   private final Inbound inbound;
+  private final KeptAside kept;
   private final Conversations conversations;
   private final NetworkSettings settings;
   private final Clock clock;
@@ -37,11 +45,13 @@ class CatchUp {
   CatchUp(
       Gateway gateway,
       Inbound inbound,
+      KeptAside kept,
       Conversations conversations,
       NetworkSettings settings,
       Clock clock) {
     this.gateway = gateway;
     this.inbound = inbound;
+    this.kept = kept;
     this.conversations = conversations;
     this.settings = settings;
     this.clock = clock;
@@ -55,14 +65,25 @@ class CatchUp {
     }
     Instant now = clock.instant();
     try {
+      Listing listing = gateway.listReceived(from(now), now.plusSeconds(1));
+      listing.unreadable().forEach(one -> kept.keep(one.asItCame(), one.why()));
       int missed = 0;
-      for (IncomingText text : gateway.listReceived(from(now), now.plusSeconds(1))) {
-        missed += take(text) ? 1 : 0;
+      boolean all = true;
+      for (IncomingText text : listing.texts()) {
+        try {
+          missed += take(text) ? 1 : 0;
+        } catch (RuntimeException broken) {
+          // Those behind it go on; it is asked for again the next time.
+          log.warn("A listed text could not be taken now; trying again", broken);
+          all = false;
+        }
       }
       if (missed > 0) {
         log.info("{} texts had not reached us and were fetched", missed);
       }
-      caughtUpTo = now;
+      if (all) {
+        caughtUpTo = now;
+      }
     } catch (GatewayUnavailable later) {
       log.warn(
           "The network does not say what it received; asking again later: {}", later.getMessage());
@@ -83,8 +104,11 @@ class CatchUp {
   private boolean take(IncomingText text) {
     try {
       return inbound.receive(text);
-    } catch (Problem notForUs) {
-      log.warn("A listed text was not taken: {}", notForUs.getMessage());
+    } catch (Problem impossible) {
+      if (!NEVER.contains(impossible.kind())) {
+        throw impossible;
+      }
+      kept.keep(text, String.valueOf(impossible.getMessage()));
       return false;
     }
   }

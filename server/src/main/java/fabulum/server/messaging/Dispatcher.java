@@ -1,14 +1,23 @@
 package fabulum.server.messaging;
 
+import fabulum.core.delivery.NextStep.WaitForNetwork;
+import fabulum.server.messaging.Attempt.Result;
 import fabulum.server.messaging.store.OutboxMapper;
 import fabulum.server.messaging.store.OutboxRow;
+import fabulum.server.platform.DiskReserve;
+import fabulum.server.platform.Steadily;
+import fabulum.server.platform.Troubles;
 import java.time.Clock;
+import java.time.Instant;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ThreadFactory;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.concurrent.atomic.AtomicInteger;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
@@ -36,12 +45,30 @@ class Dispatcher implements SmartLifecycle {
   private final ExecutorService senders;
   private final Set<Long> busyConversations = ConcurrentHashMap.newKeySet();
   private final ExecutorService rounds = Executors.newSingleThreadExecutor(named("outbox-rounds"));
+  private final Steadily<Long> conversations = new Steadily<>("A text stays in the outbox");
+  private final DiskReserve disk;
+  private final Troubles troubles;
   private volatile boolean open;
 
-  Dispatcher(OutboxMapper outbox, Attempt attempt, Clock clock, NetworkSettings settings) {
+  /**
+   * Until when the network is left alone, because it does not deal with us; and since how often.
+   */
+  private volatile @Nullable Instant closedUntil;
+
+  private final AtomicInteger closedTries = new AtomicInteger();
+
+  Dispatcher(
+      OutboxMapper outbox,
+      Attempt attempt,
+      Clock clock,
+      NetworkSettings settings,
+      DiskReserve disk,
+      Troubles troubles) {
     this.outbox = outbox;
     this.attempt = attempt;
     this.clock = clock;
+    this.disk = disk;
+    this.troubles = troubles;
     this.senders = Executors.newFixedThreadPool(settings.senders(), named("outbox-sender"));
   }
 
@@ -81,8 +108,17 @@ class Dispatcher implements SmartLifecycle {
 
   private void handOut() {
     try {
-      for (OutboxRow row : outbox.listDue(clock.instant(), AT_ONCE)) {
-        if (open && busyConversations.add(row.conversationId())) {
+      Instant now = clock.instant();
+      Instant closed = closedUntil;
+      if (disk.isStopped() || (closed != null && now.isBefore(closed))) {
+        return;
+      }
+      // A network that does not deal with us is tried with one text, not with all of them.
+      int most = closed == null ? AT_ONCE + conversations.failing() : 1;
+      for (OutboxRow row : outbox.listDue(now, most)) {
+        if (open
+            && conversations.isReady(row.conversationId())
+            && busyConversations.add(row.conversationId())) {
           senders.execute(() -> carry(row));
         }
       }
@@ -92,16 +128,51 @@ class Dispatcher implements SmartLifecycle {
   }
 
   private void carry(OutboxRow row) {
-    boolean sent = false;
+    AtomicBoolean goOn = new AtomicBoolean();
     try {
-      sent = attempt.at(row.id());
-    } catch (RuntimeException e) {
-      log.warn("Text {} stays in the outbox", row.entryId(), e);
+      conversations.attempt(row.conversationId(), any -> goOn.set(carryOut(row)));
     } finally {
       busyConversations.remove(row.conversationId());
     }
-    if (sent) {
+    if (goOn.get()) {
       round();
+    }
+  }
+
+  private boolean carryOut(OutboxRow row) {
+    Result result;
+    try {
+      result = attempt.at(row.id(), closedTries.get());
+    } catch (RuntimeException e) {
+      log.warn("What came of text {} could not be kept; it is asked about later", row.entryId(), e);
+      attempt.broke(row.id());
+      return false;
+    }
+    if (result instanceof Result.Closed closed) {
+      closed(closed.until());
+      return false;
+    }
+    boolean wasClosed = closedUntil != null;
+    opened();
+    return wasClosed || result instanceof Result.Left;
+  }
+
+  private void closed(WaitForNetwork until) {
+    closedTries.incrementAndGet();
+    closedUntil = until.at();
+    troubles.report(
+        Troubles.Kind.NETWORK,
+        "The phone network does not take texts from us: "
+            + until.why()
+            + " Texts wait in the outbox and go out as soon as it does. Check the address and key of"
+            + " the network in the configuration.");
+  }
+
+  private void opened() {
+    if (closedUntil != null) {
+      closedUntil = null;
+      closedTries.set(0);
+      troubles.over(Troubles.Kind.NETWORK);
     }
   }
 

@@ -1,10 +1,11 @@
 package fabulum.server.messaging;
 
+import fabulum.core.arrival.Arrival;
+import fabulum.core.delivery.DeliveryState;
 import fabulum.core.delivery.Gateway.IncomingText;
 import fabulum.core.phone.NumberReader;
 import fabulum.core.phone.Region;
 import fabulum.core.phone.Sender;
-import fabulum.core.sending.SendRules;
 import fabulum.server.conversations.Conversations;
 import fabulum.server.conversations.Deliveries;
 import fabulum.server.conversations.Deliveries.Report;
@@ -12,6 +13,7 @@ import fabulum.server.conversations.ReceivedText;
 import fabulum.server.lines.LineId;
 import fabulum.server.lines.LineView;
 import fabulum.server.lines.Lines;
+import fabulum.server.messaging.store.UnreportedMapper;
 import fabulum.server.platform.Problem;
 import fabulum.server.platform.Problem.FieldProblem;
 import fabulum.server.platform.Problem.Kind;
@@ -19,11 +21,12 @@ import java.time.Clock;
 import java.time.DateTimeException;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import org.springframework.dao.ConcurrencyFailureException;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
 
 /** What the network tells us. */
 @Service
@@ -31,10 +34,18 @@ public class Inbound {
   /** How far a timestamp may be off, either way. */
   public static final Duration FRESH = Duration.ofMinutes(5);
 
+  /** The longest text a network carries, in UTF-16 units. */
+  public static final int LONGEST_TEXT = 40_000;
+
+  private static final int LONGEST_ID = 80;
   private static final int TRIES = 4;
+
+  /** Our lines' numbers come with their country code. */
+  private static final String WORLD = "ZZ";
 
   private final Conversations conversations;
   private final Deliveries deliveries;
+  private final UnreportedMapper unreported;
   private final Lines lines;
   private final NetworkSettings settings;
   private final Clock clock;
@@ -43,11 +54,13 @@ public class Inbound {
   Inbound(
       Conversations conversations,
       Deliveries deliveries,
+      UnreportedMapper unreported,
       Lines lines,
       NetworkSettings settings,
       Clock clock) {
     this.conversations = conversations;
     this.deliveries = deliveries;
+    this.unreported = unreported;
     this.lines = lines;
     this.settings = settings;
     this.clock = clock;
@@ -85,21 +98,41 @@ public class Inbound {
    * Takes in a text, once. When this returns, it is committed.
    *
    * @return false when it was already here
+   * @throws Problem when it cannot be taken; nothing was changed then
    */
   public boolean receive(IncomingText text) {
+    List<FieldProblem> bad = new ArrayList<>();
+    requireLength(bad, "id", text.networkId(), LONGEST_ID);
+    requireLength(bad, "from", text.from(), LONGEST_ID);
+    requireLength(bad, "to", text.to(), LONGEST_ID);
+    if (text.words().length() > LONGEST_TEXT) {
+      bad.add(new FieldProblem("body", "A text has at most " + LONGEST_TEXT + " characters."));
+    }
+    if (!bad.isEmpty()) {
+      throw Problem.fields(bad);
+    }
     LineView line =
-        Optional.of(Sender.ofAddress(text.to().strip()))
-            .flatMap(Sender::answerable)
+        numbers
+            .readNumber(text.to(), new Region(WORLD))
             .flatMap(lines::findByNumber)
             .orElseThrow(() ->
                 Problem.conflict(
                     Kind.UNKNOWN_LINE, "We have no line with that number. Nothing was changed."));
     Sender from = sender(text.from(), new Region(line.region()));
-    Instant now = clock.instant();
-    Instant at = text.receivedAt().isAfter(now) ? now : text.receivedAt();
-    ReceivedText received =
-        new ReceivedText(text.networkId(), new LineId(line.id()), from, words(text.words()), at);
-    return storeOnce(received);
+    return storeOnce(
+        new ReceivedText(
+            text.networkId(),
+            new LineId(line.id()),
+            from,
+            text.words(),
+            Arrival.of(text.receivedAt(), clock.instant())));
+  }
+
+  private static void requireLength(
+      List<FieldProblem> bad, String field, String found, int longest) {
+    if (found.isBlank() || found.length() > longest) {
+      bad.add(new FieldProblem(field, "1 to " + longest + " characters are needed."));
+    }
   }
 
   private Sender sender(String from, Region region) {
@@ -109,16 +142,6 @@ public class Inbound {
       throw Problem.fields(
           List.of(new FieldProblem("from", String.valueOf(notASender.getMessage()))));
     }
-  }
-
-  private static String words(String words) {
-    if (words.length() > SendRules.LONGEST) {
-      throw Problem.fields(
-          List.of(
-              new FieldProblem(
-                  "body", "A text has at most " + SendRules.LONGEST + " characters.")));
-    }
-    return words;
   }
 
   /**
@@ -138,10 +161,14 @@ public class Inbound {
   }
 
   /** Moves a text of ours on. */
+  @Transactional
   public void report(String reference, Report report) {
     if (!deliveries.reported(reference, report)) {
       throw Problem.conflict(
           Kind.UNKNOWN_TEXT, "We never sent a text with that reference. Nothing was changed.");
+    }
+    if (report.state() != DeliveryState.SENT) {
+      unreported.delete(reference);
     }
   }
 }

@@ -26,6 +26,7 @@ import fabulum.server.people.StaffId;
 import fabulum.server.people.StaffView;
 import fabulum.server.people.TeamId;
 import fabulum.server.people.Teams;
+import fabulum.server.platform.Steadily;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -73,6 +74,9 @@ class LadderWalk {
   private final Attendances attendances;
   private final TransactionTemplate transactions;
   private final Clock clock;
+  private final Steadily<Taking> steadily = new Steadily<>("A step could not be told");
+
+  private record Taking(long conversation, Step step) {}
 
   LadderWalk(
       LadderMapper steps,
@@ -129,9 +133,12 @@ class LadderWalk {
 
   private void takeAll(LineId line, Step step, Instant due, boolean always) {
     List<ReachedRow> reached =
-        steps.listReached(line.value(), due.minus(LONG_LATE), due, step.key(), AT_ONCE);
+        steps.listReached(
+            line.value(), due.minus(LONG_LATE), due, step.key(), AT_ONCE + steadily.failing());
     for (ReachedRow row : reached) {
-      transactions.executeWithoutResult(status -> take(row, step, always));
+      steadily.attempt(
+          new Taking(row.id(), step),
+          any -> transactions.executeWithoutResult(status -> take(row, step, always)));
     }
   }
 

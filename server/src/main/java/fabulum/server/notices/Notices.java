@@ -1,6 +1,7 @@
 package fabulum.server.notices;
 
 import fabulum.core.access.Act;
+import fabulum.core.access.Role;
 import fabulum.core.attendance.Presence;
 import fabulum.core.conversation.Group;
 import fabulum.core.notice.Kind;
@@ -12,7 +13,10 @@ import fabulum.server.conversations.ConversationId;
 import fabulum.server.conversations.ConversationView;
 import fabulum.server.conversations.EntryId;
 import fabulum.server.conversations.Inbox;
+import fabulum.server.conversations.StepTakenBack;
+import fabulum.server.conversations.TextNotDelivered;
 import fabulum.server.conversations.Watchers;
+import fabulum.server.lines.LineId;
 import fabulum.server.lines.Lines;
 import fabulum.server.notices.Telling.Notice;
 import fabulum.server.notices.store.NoticeMapper;
@@ -21,9 +25,11 @@ import fabulum.server.people.Attendances;
 import fabulum.server.people.People;
 import fabulum.server.people.Permits;
 import fabulum.server.people.StaffId;
+import fabulum.server.people.StaffView;
 import fabulum.server.people.TeamId;
 import fabulum.server.people.Teams;
 import java.time.Clock;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -107,7 +113,7 @@ public class Notices {
   @EventListener
   void handed(ConversationHanded handed) {
     ConversationView view = inbox.find(handed.id()).orElseThrow();
-    String about = "event " + handed.event().value();
+    String about = about(handed.event());
     Long by = handed.by();
     Long to = handed.to();
     if (to != null && !to.equals(by)) {
@@ -142,6 +148,44 @@ public class Notices {
         people.get(new StaffId(mention.by())).name() + ": “" + note(mention.note()) + "”";
     String about = "note " + mention.note().value();
     telling.tell(mention.who(), new Notice(Kind.MENTION, view, about, words, false));
+  }
+
+  /**
+   * A text of ours was not delivered. Its conversation's owner is told, else who wrote it and the
+   * team; while all of them are away, the leads: somebody always is.
+   */
+  @EventListener
+  void notDelivered(TextNotDelivered lost) {
+    ConversationView view = inbox.find(lost.id()).orElseThrow();
+    List<Long> meant = new ArrayList<>();
+    Stream.ofNullable(lost.owner() == null ? lost.writer() : lost.owner()).forEach(meant::add);
+    if (lost.owner() == null && lost.needsHand()) {
+      long team = lost.team() == null ? lines.get(new LineId(view.lineId())).teamId() : lost.team();
+      meant.addAll(working(team));
+    }
+    Set<Long> told = Receivers.of(meant, this::presence, seeing(view));
+    String words = "Not delivered: “" + note(lost.text()) + "” " + lost.reason();
+    // One that is shown with its act has no conversation that is our turn because of it.
+    Notice notice =
+        new Notice(Kind.UNDELIVERED, view, "text " + lost.text().value(), words, lost.needsHand());
+    (told.isEmpty() ? leads() : told).forEach(who -> telling.tell(who, notice));
+  }
+
+  private Set<Long> leads() {
+    return people.list().stream()
+        .filter(staff -> staff.active() && staff.role() == Role.LEAD)
+        .map(StaffView::id)
+        .collect(Collectors.toSet());
+  }
+
+  /** What was told of a step that was taken back is not so any more. */
+  @EventListener
+  void takenBack(StepTakenBack step) {
+    notices.delete(step.id().value(), about(step.event()));
+  }
+
+  private static String about(EntryId event) {
+    return "event " + event.value();
   }
 
   private String note(EntryId id) {
@@ -194,6 +238,7 @@ public class Notices {
         switch (row.kind()) {
           case MENTION -> false;
           case NOBODYS -> conversation.group() != Group.OUR_TURN || conversation.owner() != null;
+          case UNDELIVERED -> !conversation.failed();
           case MINE, SOON, LATE -> conversation.group() != Group.OUR_TURN;
         };
     return new NoticeView(

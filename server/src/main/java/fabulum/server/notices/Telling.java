@@ -114,6 +114,7 @@ class Telling {
       case MINE -> "Yours: " + who;
       case NOBODYS -> "Nobody's yet: " + who;
       case MENTION -> "A note names you: " + who;
+      case UNDELIVERED -> "Not delivered: " + who;
       case SOON -> "Soon late: " + who;
       case LATE -> "Late: " + who;
     };

@@ -1,5 +1,5 @@
 /** The whole front office at a glance, and moving work about in it. */
-@ApplicationModule(allowedDependencies = {"platform", "people", "lines", "conversations"})
+@ApplicationModule(allowedDependencies = {"platform", "mail", "people", "lines", "conversations"})
 @NullMarked
 package fabulum.server.office;
 

@@ -5,6 +5,7 @@ import fabulum.core.attendance.Attendance;
 import fabulum.core.attendance.ByHand;
 import fabulum.core.attendance.Presence;
 import fabulum.core.hours.Hours;
+import fabulum.core.hours.PossibleDates;
 import fabulum.core.hours.Stretch;
 import fabulum.server.people.store.AbsenceRow;
 import fabulum.server.people.store.StaffMapper;
@@ -187,7 +188,9 @@ public class Attendances {
     circle(id, wanted.coverId(), everyone)
         .ifPresent(why -> bad.add(new FieldProblem("coverId", why)));
     for (Away away : wanted.absences()) {
-      if (away.last().isBefore(away.first())) {
+      if (!PossibleDates.isOne(away.first()) || !PossibleDates.isOne(away.last())) {
+        bad.add(new FieldProblem("absences", "Dates lie between 1900 and 2199."));
+      } else if (away.last().isBefore(away.first())) {
         bad.add(new FieldProblem("absences", "An absence ends on or after its first day."));
       } else if (away.first().plusDays(Absence.LONGEST_DAYS).isBefore(away.last())) {
         bad.add(new FieldProblem("absences", "An absence is at most a year long."));

@@ -1,6 +1,7 @@
 package fabulum.server.people;
 
 import fabulum.core.access.Act;
+import fabulum.core.text.OneLine;
 import fabulum.server.mail.Mail;
 import fabulum.server.people.store.InvitationMapper;
 import fabulum.server.people.store.InvitationRow;
@@ -118,8 +119,10 @@ public class Invitations {
     if (wanted.name().isBlank() || wanted.name().strip().length() > 120) {
       bad.add(new FieldProblem("name", "A name has 1 to 120 characters."));
     }
+    OneLine.objection(wanted.name().strip())
+        .ifPresent(why -> bad.add(new FieldProblem("name", why)));
     if (email.length() > LONGEST_ADDRESS || !ADDRESS.matcher(email).matches()) {
-      bad.add(new FieldProblem("email", "This is no mail address."));
+      bad.add(new FieldProblem("email", "Not a valid e-mail address."));
     } else if (staff.findByName(email).isPresent()) {
       bad.add(new FieldProblem("email", "Somebody here has this address already."));
     }

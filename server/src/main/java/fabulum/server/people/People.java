@@ -1,6 +1,7 @@
 package fabulum.server.people;
 
 import fabulum.core.access.Permission;
+import fabulum.core.text.OneLine;
 import fabulum.server.people.SignInView.Outcome;
 import fabulum.server.people.store.StaffMapper;
 import fabulum.server.people.store.StaffRow;
@@ -52,26 +53,26 @@ public class People {
   }
 
   /**
-   * Checks a name and a password. Failures are counted by account and by address, and every attempt
-   * is recorded.
+   * Checks a name and a password. Failures slow down the place they come from; every attempt is
+   * counted in the record.
    */
   @Transactional
   public SignIn signIn(String name, String password, SignIns.From from) {
     String account = normalised(name);
     Optional<StaffRow> found = staff.findByName(account);
     StaffId id = found.map(row -> new StaffId(row.id())).orElse(null);
-    Duration wait = guesses.waitFor(account, from.address());
+    Duration wait = guesses.waitFor(account, from);
     if (!wait.isZero()) {
-      signIns.failed(id, account, from, Outcome.SLOWED);
+      signIns.refused(id, account, from, Outcome.SLOWED);
       return new SignIn.SlowDown(wait);
     }
     boolean fits = passwords.fits(password, found.map(StaffRow::passwordHash).orElse(""));
     if (found.isEmpty() || !fits || !found.get().isActive()) {
-      guesses.failed(account, from.address());
-      signIns.failed(id, account, from, Outcome.WRONG);
+      guesses.failed(account, from);
+      signIns.refused(id, account, from, Outcome.WRONG);
       return new SignIn.Wrong();
     }
-    guesses.succeeded(account);
+    guesses.succeeded(account, from);
     StaffRow row = found.get();
     return new SignIn.Welcome(begin(row, from, row.mustChangePassword()));
   }
@@ -81,12 +82,24 @@ public class People {
     return new SignedIn(row.id(), signIns.begin(id, row.signInName(), from), mustChangePassword);
   }
 
-  /** Replaces a password, and ends all other sign-ins. The old one must be known. */
+  /**
+   * Replaces a password, and ends all other sign-ins. The old one must be known; guessing it slows
+   * down as guessing at the sign-in does.
+   */
   @Transactional
-  public void changePassword(SignedIn me, String old, String wanted) {
+  public void changePassword(SignedIn me, String old, String wanted, SignIns.From from) {
     StaffRow row = row(me.id());
+    Duration wait = guesses.waitFor(row.signInName(), from);
+    if (!wait.isZero()) {
+      throw Problem.conflict(
+          Problem.Kind.TOO_MANY_TRIES,
+          "Too many wrong passwords. Try again in " + (wait.toSeconds() + 1) + " s.");
+    }
     List<FieldProblem> bad = new ArrayList<>();
-    if (!passwords.fits(old, row.passwordHash())) {
+    if (passwords.fits(old, row.passwordHash())) {
+      guesses.succeeded(row.signInName(), from);
+    } else {
+      guesses.failed(row.signInName(), from);
       bad.add(new FieldProblem("old", "This is not your present password."));
     }
     for (String objection : passwords.objections(wanted, row.signInName())) {
@@ -127,6 +140,17 @@ public class People {
     events.publishEvent(new ColleaguesChanged());
   }
 
+  /** Whether single letters are keys for somebody. */
+  public boolean hasLetterKeys(StaffId id) {
+    return row(id).letterKeys();
+  }
+
+  /** Sets whether single letters are keys for oneself (WCAG 2.1.4). */
+  @Transactional
+  public void setLetterKeys(StaffId me, boolean on) {
+    staff.setLetterKeys(me.value(), on);
+  }
+
   static List<FieldProblem> objections(Profile wanted) {
     List<FieldProblem> bad = new ArrayList<>();
     String name = wanted.name().strip();
@@ -137,6 +161,8 @@ public class People {
     if (initials.isEmpty() || initials.length() > 3) {
       bad.add(new FieldProblem("initials", "Initials are 1 to 3 characters."));
     }
+    OneLine.objection(name).ifPresent(why -> bad.add(new FieldProblem("name", why)));
+    OneLine.objection(initials).ifPresent(why -> bad.add(new FieldProblem("initials", why)));
     return bad;
   }
 

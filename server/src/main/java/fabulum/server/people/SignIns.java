@@ -6,17 +6,28 @@ import fabulum.server.people.SignInView.Outcome;
 import fabulum.server.people.store.SignInMapper;
 import java.time.Clock;
 import java.time.Duration;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.TimeUnit;
 import org.jspecify.annotations.Nullable;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.event.EventListener;
 import org.springframework.core.annotation.Order;
+import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
 
 /** Who is signed in where, and the record of all attempts. */
 @Service
 public class SignIns {
   private static final Duration LONGEST_PAUSE = Duration.ofHours(12);
+
+  /** How long the record goes back. */
+  public static final Duration KEPT = Duration.ofDays(90);
+
   private static final int LONGEST_AGENT = 200;
   private static final int LONGEST_NAME = 60;
 
@@ -25,13 +36,21 @@ public class SignIns {
   private final Cache<Long, StaffId> live =
       Caffeine.newBuilder().expireAfterAccess(LONGEST_PAUSE).build();
 
-  SignIns(SignInMapper signIns, Clock clock) {
+  private final ApplicationEventPublisher events;
+  private final Map<String, Refused> counted = new ConcurrentHashMap<>();
+
+  SignIns(SignInMapper signIns, ApplicationEventPublisher events, Clock clock) {
     this.signIns = signIns;
+    this.events = events;
     this.clock = clock;
   }
 
-  /** Where an attempt comes from. */
-  public record From(String address, String agent) {}
+  /**
+   * Where an attempt comes from.
+   *
+   * @param browser names a browser that has signed in here before; null for others
+   */
+  public record From(String address, String agent, @Nullable String browser) {}
 
   /** Sessions live in memory, so the last run's have ended with it. */
   @EventListener(ApplicationReadyEvent.class)
@@ -40,24 +59,87 @@ public class SignIns {
     signIns.endAll(clock.instant());
   }
 
+  /** A sign-in has ended. */
+  public record Ended(long id) {}
+
   long begin(StaffId staff, String name, From from) {
-    long id = note(staff, name, from, Outcome.IN);
+    long id =
+        signIns.insert(
+            clock.instant(),
+            staff.value(),
+            cut(name, LONGEST_NAME),
+            cut(from.address(), LONGEST_NAME),
+            cut(from.agent(), LONGEST_AGENT),
+            Outcome.IN);
     live.put(id, staff);
     return id;
   }
 
-  void failed(@Nullable StaffId staff, String name, From from, Outcome outcome) {
-    note(staff, name, from, outcome);
+  /**
+   * Counts a refused attempt. Attempts are counted by the hour, account and outcome and written
+   * down now and then, so that a stranger cannot fill the disk by guessing. The names they try are
+   * not kept where nobody here is called so.
+   */
+  void refused(@Nullable StaffId staff, String name, From from, Outcome outcome) {
+    Instant now = clock.instant();
+    long account = staff == null ? 0 : staff.value();
+    String bucket = now.truncatedTo(ChronoUnit.HOURS) + " " + outcome + " " + account;
+    Refused one =
+        new Refused(
+            now,
+            staff == null ? null : staff.value(),
+            staff == null ? "" : cut(name, LONGEST_NAME),
+            cut(from.address(), LONGEST_NAME),
+            cut(from.agent(), LONGEST_AGENT),
+            outcome,
+            1);
+    counted.merge(bucket, one, Refused::and);
   }
 
-  private long note(@Nullable StaffId staff, String name, From from, Outcome outcome) {
-    return signIns.insert(
-        clock.instant(),
-        staff == null ? null : staff.value(),
-        cut(name, LONGEST_NAME),
-        cut(from.address(), LONGEST_NAME),
-        cut(from.agent(), LONGEST_AGENT),
-        outcome);
+  /** Refused attempts of one hour on one account: the last of them, and how many there were. */
+  private record Refused(
+      Instant at,
+      @Nullable Long staff,
+      String name,
+      String address,
+      String agent,
+      Outcome outcome,
+      int tries) {
+    Refused and(Refused later) {
+      return new Refused(
+          later.at, staff, name, later.address, later.agent, outcome, tries + later.tries);
+    }
+  }
+
+  /** Writes down what was counted since. */
+  @Scheduled(fixedDelay = 10, timeUnit = TimeUnit.SECONDS)
+  public void writeCounts() {
+    for (String bucket : List.copyOf(counted.keySet())) {
+      Refused sum = counted.remove(bucket);
+      if (sum != null) {
+        write(bucket, sum);
+      }
+    }
+  }
+
+  private void write(String bucket, Refused sum) {
+    if (signIns.count(bucket, sum.at(), sum.address(), sum.agent(), sum.tries()) == 0) {
+      signIns.insertCounted(
+          bucket,
+          sum.at(),
+          sum.staff(),
+          sum.name(),
+          sum.address(),
+          sum.agent(),
+          sum.outcome(),
+          sum.tries());
+    }
+  }
+
+  /** The record is kept for 90 days. */
+  @Scheduled(initialDelay = 1, fixedDelay = 60, timeUnit = TimeUnit.MINUTES)
+  public void forgetTheOld() {
+    signIns.deleteBefore(clock.instant().minus(KEPT));
   }
 
   private static String cut(String words, int longest) {
@@ -73,6 +155,7 @@ public class SignIns {
   public void end(long id) {
     live.invalidate(id);
     signIns.end(id, clock.instant());
+    events.publishEvent(new Ended(id));
   }
 
   /** Where somebody is signed in now, the newest first. */
@@ -89,6 +172,7 @@ public class SignIns {
 
   /** All attempts, the newest first, from before an id. */
   public List<SignInView> record(long before, int limit) {
+    writeCounts();
     return signIns.list(before, limit);
   }
 }

@@ -1,5 +1,6 @@
 package fabulum.server.people;
 
+import fabulum.core.text.OneLine;
 import fabulum.server.people.store.MemberRow;
 import fabulum.server.people.store.TeamMapper;
 import fabulum.server.people.store.TeamRow;
@@ -92,6 +93,10 @@ public class Teams {
     if (kept.isEmpty() || kept.length() > LONGEST_NAME) {
       throw bad("A team has a name of at most 60 characters.");
     }
+    OneLine.objection(kept)
+        .ifPresent(why -> {
+          throw bad(why);
+        });
     if (teams.list().stream()
         .anyMatch(team -> team.id() != butNot && team.name().equalsIgnoreCase(kept))) {
       throw bad("Another team has this name.");

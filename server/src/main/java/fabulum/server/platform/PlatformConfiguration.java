@@ -24,6 +24,11 @@ class PlatformConfiguration {
   }
 
   @Bean
+  DiskReserve.Room room(DataSettings settings) {
+    return DiskReserve.Room.of(settings.data());
+  }
+
+  @Bean
   DataSource dataSource(DataSettings settings) {
     DatabaseFile file = new DatabaseFile(settings.data());
     file.compactWhenGrown();

@@ -3,6 +3,7 @@ package fabulum.server.sentences;
 import fabulum.core.access.Act;
 import fabulum.core.conversation.Group;
 import fabulum.core.sentence.SentenceText;
+import fabulum.core.text.OneLine;
 import fabulum.server.conversations.Inbox;
 import fabulum.server.conversations.InboxCounts;
 import fabulum.server.conversations.ListOrder;
@@ -86,6 +87,10 @@ public class SavedSentences {
     if (name.isEmpty() || name.length() > LONGEST_NAME) {
       throw bad("name", "Give it a name of at most 60 characters.");
     }
+    OneLine.objection(name)
+        .ifPresent(why -> {
+          throw bad("name", why);
+        });
     String said = SentenceText.write(Sentences.read(wanted.said()));
     if (said.length() > LONGEST_SENTENCE) {
       throw bad("said", "This sentence is too long to be saved.");

@@ -3,6 +3,7 @@ package fabulum.server.setup;
 import fabulum.core.access.Act;
 import fabulum.server.conversations.Conversations;
 import fabulum.server.conversations.OwnedWork;
+import fabulum.server.conversations.Reckoning;
 import fabulum.server.lines.LineId;
 import fabulum.server.lines.LineSetup;
 import fabulum.server.lines.Lines;
@@ -45,6 +46,7 @@ public class SetUp {
   private final Topics topics;
   private final Teams teams;
   private final Conversations conversations;
+  private final Reckoning reckoning;
   private final OwnedWork work;
   private final Ladders ladders;
   private final Permits permits;
@@ -59,6 +61,7 @@ public class SetUp {
       Topics topics,
       Teams teams,
       Conversations conversations,
+      Reckoning reckoning,
       OwnedWork work,
       Ladders ladders,
       Permits permits,
@@ -70,6 +73,7 @@ public class SetUp {
     this.topics = topics;
     this.teams = teams;
     this.conversations = conversations;
+    this.reckoning = reckoning;
     this.work = work;
     this.ladders = ladders;
     this.permits = permits;
@@ -253,7 +257,7 @@ public class SetUp {
     long id = transactions.execute(status -> change.get());
     lines.forget();
     topics.forget();
-    int reckoned = conversations.reckonDue();
+    int reckoned = reckoning.reckonDue();
     work.letGoUnseen();
     owed.set(AGAIN);
     events.publishEvent(new SetUpChanged());
@@ -267,7 +271,7 @@ public class SetUp {
   void reckonAgain() {
     if (owed.get() > 0) {
       owed.decrementAndGet();
-      conversations.reckonDue();
+      reckoning.reckonDue();
     }
   }
 }

@@ -6,6 +6,7 @@ import fabulum.server.conversations.Acts;
 import fabulum.server.conversations.ConversationId;
 import fabulum.server.conversations.ConversationView;
 import fabulum.server.conversations.Conversations.Answer;
+import fabulum.server.conversations.Deliveries;
 import fabulum.server.conversations.Inbox;
 import fabulum.server.conversations.InboxQuery;
 import fabulum.server.conversations.Moment;
@@ -53,9 +54,11 @@ public class Several {
 
   private final BatchMapper batches;
   private final BatchCheck check;
+  private final SeveralDraft draft;
   private final Inbox inbox;
   private final Acts acts;
   private final Messaging messaging;
+  private final Deliveries deliveries;
   private final Undoing undoing;
   private final Permits permits;
   private final TransactionTemplate transactions;
@@ -66,18 +69,22 @@ public class Several {
   Several(
       BatchMapper batches,
       BatchCheck check,
+      SeveralDraft draft,
       Inbox inbox,
       Acts acts,
       Messaging messaging,
+      Deliveries deliveries,
       Undoing undoing,
       Permits permits,
       TransactionTemplate transactions,
       Clock clock) {
     this.batches = batches;
     this.check = check;
+    this.draft = draft;
     this.inbox = inbox;
     this.acts = acts;
     this.messaging = messaging;
+    this.deliveries = deliveries;
     this.undoing = undoing;
     this.permits = permits;
     this.transactions = transactions;
@@ -141,7 +148,11 @@ public class Several {
         check.check(act, chosen).skipped().stream()
             .collect(Collectors.toMap(Skipped::conversationId, Function.identity()));
     BatchRow row = BatchRow.of(act, by.value(), clock.instant(), reference);
-    long id = transactions.execute(status -> write(row, chosen, skipped));
+    long id =
+        transactions.execute(status -> {
+          draft.sent(by, reference);
+          return write(row, chosen, skipped);
+        });
     worker.execute(() -> carryOut(id));
     return get(id, by);
   }
@@ -204,9 +215,9 @@ public class Several {
   }
 
   private Optional<Step> text(BatchRow batch, ConversationId id, StaffId by) {
-    String reference = "batch-" + batch.id() + "-" + id.value();
+    String reference = reference(batch.id()) + id.value();
     String words = Objects.requireNonNull(batch.words());
-    SendDecision decision = messaging.answer(id, new Answer(words, reference, null), by);
+    SendDecision decision = messaging.answer(id, Answer.oneOfMany(words, reference), by);
     if (decision instanceof SendDecision.Refused refused) {
       skip(batch.id(), id.value(), refused.why().get(0).sentence());
     }
@@ -230,8 +241,26 @@ public class Several {
         items.size(),
         (int) done,
         skipped(skips, asking),
+        notDelivered(batch, asking),
         !batch.finished(),
         undos.get(id));
+  }
+
+  /** Which texts of it did not arrive. */
+  private List<Skipped> notDelivered(BatchRow batch, StaffId asking) {
+    if (batch.what() != BatchAct.What.TEXT) {
+      return List.of();
+    }
+    List<ItemRow> lost =
+        deliveries.listLost(reference(batch.id())).stream()
+            .map(one -> new ItemRow(one.conversationId(), ItemRow.Outcome.DONE, one.why()))
+            .toList();
+    return skipped(lost, asking);
+  }
+
+  /** How the references of all texts of a batch begin. */
+  private static String reference(long batch) {
+    return "batch-" + batch + "-";
   }
 
   private List<Skipped> skipped(List<ItemRow> items, StaffId asking) {

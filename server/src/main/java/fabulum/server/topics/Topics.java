@@ -1,6 +1,7 @@
 package fabulum.server.topics;
 
 import fabulum.core.promise.Promise;
+import fabulum.core.text.OneLine;
 import fabulum.server.people.TeamId;
 import fabulum.server.platform.BriefMemory;
 import fabulum.server.platform.Problem;
@@ -118,6 +119,7 @@ public class Topics {
     if (name.isEmpty() || name.length() > LONGEST_NAME) {
       bad.add(new FieldProblem("name", "A topic is a word or two, at most 30 characters."));
     }
+    OneLine.objection(name).ifPresent(why -> bad.add(new FieldProblem("name", why)));
     read().values().stream()
         .filter(other -> other.teamId() == team && other.id() != butNot)
         .filter(other -> other.name().equalsIgnoreCase(name))

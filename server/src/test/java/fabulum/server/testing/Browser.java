@@ -3,6 +3,7 @@ package fabulum.server.testing;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.net.CookieManager;
+import java.net.HttpCookie;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
@@ -24,6 +25,7 @@ public final class Browser {
   private final HttpClient http = HttpClient.newBuilder().cookieHandler(cookies).build();
   private final int port;
   private boolean withToken = true;
+  private @Nullable String forwardedFor;
 
   Browser(int port) {
     this.port = port;
@@ -33,6 +35,34 @@ public final class Browser {
   public Browser withoutToken() {
     withToken = false;
     return this;
+  }
+
+  /** From now on a proxy says that its requests come from there. */
+  public Browser from(String address) {
+    forwardedFor = address;
+    return this;
+  }
+
+  /** Calls with a body as it stands, of any kind. */
+  public Answer raw(String method, String path, String contentType, String body) {
+    HttpRequest.Builder request = HttpRequest.newBuilder(address(path));
+    request.method(method, BodyPublishers.ofString(body)).header("Content-Type", contentType);
+    addToken(request);
+    return send(http, request.build());
+  }
+
+  /** Carries a cookie that the server never gave it. */
+  public void cookie(String name, String value) {
+    HttpCookie cookie = new HttpCookie(name, value);
+    cookie.setPath("/");
+    cookie.setVersion(0);
+    cookies.getCookieStore().add(URI.create("http://localhost:" + port + "/"), cookie);
+  }
+
+  private void addToken(HttpRequest.Builder request) {
+    cookies.getCookieStore().getCookies().stream()
+        .filter(cookie -> cookie.getName().equals("XSRF-TOKEN"))
+        .forEach(cookie -> request.header("X-XSRF-TOKEN", cookie.getValue()));
   }
 
   public Answer signIn(String name, String password) {
@@ -61,9 +91,10 @@ public final class Browser {
             : BodyPublishers.ofString(JSON.writeValueAsString(body)));
     request.header("Content-Type", "application/json");
     if (withToken) {
-      cookies.getCookieStore().getCookies().stream()
-          .filter(cookie -> cookie.getName().equals("XSRF-TOKEN"))
-          .forEach(cookie -> request.header("X-XSRF-TOKEN", cookie.getValue()));
+      addToken(request);
+    }
+    if (forwardedFor != null) {
+      request.header("X-Forwarded-For", forwardedFor);
     }
     return send(http, request.build());
   }

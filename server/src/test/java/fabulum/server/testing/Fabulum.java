@@ -14,6 +14,7 @@ import fabulum.server.people.People;
 import fabulum.server.people.StaffId;
 import fabulum.server.people.TeamId;
 import fabulum.server.people.Teams;
+import fabulum.server.platform.DiskReserve;
 import fabulum.server.platform.SettableClock;
 import java.io.File;
 import java.io.IOException;
@@ -27,7 +28,10 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
+import java.util.concurrent.atomic.AtomicLong;
 import java.util.concurrent.locks.LockSupport;
+import java.util.function.BooleanSupplier;
+import java.util.stream.Stream;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.context.annotation.Bean;
@@ -56,6 +60,10 @@ public final class Fabulum implements AutoCloseable {
   public final FakeNetwork network;
   public final SettableClock clock;
   public final JdbcTemplate tables;
+
+  /** Octets that are free on the disk, as the program is told. */
+  public final AtomicLong room;
+
   private int nextNumber = 100;
   private boolean deletes;
 
@@ -64,6 +72,7 @@ public final class Fabulum implements AutoCloseable {
     this.network = context.getBean(FakeNetwork.class);
     this.clock = (SettableClock) context.getBean(Clock.class);
     this.tables = context.getBean(JdbcTemplate.class);
+    this.room = context.getBean(AtomicLong.class);
   }
 
   @Configuration(proxyBeanMethods = false)
@@ -72,6 +81,18 @@ public final class Fabulum implements AutoCloseable {
     @Primary
     Gateway fakeNetwork() {
       return new FakeNetwork();
+    }
+
+    /** Room on the disk as the test says. */
+    @Bean
+    @Primary
+    DiskReserve.Room testRoom(AtomicLong room) {
+      return room::get;
+    }
+
+    @Bean
+    AtomicLong roomLeft() {
+      return new AtomicLong(Long.MAX_VALUE);
     }
 
     /** The same hashes in the fewest rounds: tests sign in hundreds of times. */
@@ -102,21 +123,36 @@ public final class Fabulum implements AutoCloseable {
   private static String[] arguments(Path folder, String... more) {
     List<String> arguments =
         new ArrayList<>(
-            List.of(
-                "--server.port=0",
-                "--springdoc.api-docs.enabled=true",
-                "--fabulum.data=" + folder,
-                "--fabulum.clock.at=2026-06-09T14:05:00-05:00",
-                "--fabulum.network.url=http://localhost:1",
-                "--fabulum.network.key=unused",
-                "--fabulum.network.secret=" + SECRET));
+            Stream.of(
+                    "--server.port=0",
+                    "--springdoc.api-docs.enabled=true",
+                    "--fabulum.data=" + folder,
+                    "--fabulum.clock.at=2026-06-09T14:05:00-05:00",
+                    "--fabulum.network.url=http://localhost:1",
+                    "--fabulum.network.key=unused",
+                    "--fabulum.network.secret=" + SECRET)
+                .filter(usual -> !isSaidIn(usual, more))
+                .toList());
     arguments.addAll(List.of(more));
     return arguments.toArray(String[]::new);
   }
 
+  private static boolean isSaidIn(String usual, String... more) {
+    String name = usual.substring(0, usual.indexOf('=') + 1);
+    return Stream.of(more).anyMatch(one -> one.startsWith(name));
+  }
+
   /** Starts with a small business in it: two lines, two colleagues. */
   public static Fabulum startInBusiness() {
-    Fabulum fabulum = startEmpty();
+    return inBusiness(startEmpty());
+  }
+
+  /** The same on a folder that stays. */
+  public static Fabulum startInBusiness(Path folder, String... more) {
+    return inBusiness(start(folder, more));
+  }
+
+  private static Fabulum inBusiness(Fabulum fabulum) {
     People people = fabulum.context.getBean(People.class);
     Teams teams = fabulum.context.getBean(Teams.class);
     TeamId team = teams.named(NewLine.FIRST_TEAM);
@@ -175,9 +211,24 @@ public final class Fabulum implements AutoCloseable {
    * two looks the machine is the program's.
    */
   public boolean comesTo(String query, String wanted) {
-    long deadline = System.nanoTime() + PATIENCE_NANOS;
+    return becomes(() -> wanted.equals(tables.queryForObject(query, String.class)));
+  }
+
+  /** The same with less patience, where it may well not. */
+  public boolean comesToWithin(String query, String wanted, int millis) {
+    return becomes(
+        () -> wanted.equals(tables.queryForObject(query, String.class)), millis * 1_000_000L);
+  }
+
+  /** Looks again and again until something is so. */
+  public boolean becomes(BooleanSupplier so) {
+    return becomes(so, PATIENCE_NANOS);
+  }
+
+  private static boolean becomes(BooleanSupplier so, long patience) {
+    long deadline = System.nanoTime() + patience;
     while (System.nanoTime() < deadline) {
-      if (wanted.equals(tables.queryForObject(query, String.class))) {
+      if (so.getAsBoolean()) {
         return true;
       }
       LockSupport.parkNanos(BETWEEN_LOOKS_NANOS);

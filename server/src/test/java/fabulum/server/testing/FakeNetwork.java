@@ -1,12 +1,14 @@
 package fabulum.server.testing;
 
 import fabulum.core.delivery.ClientReference;
+import fabulum.core.delivery.DeliveryState;
 import fabulum.core.delivery.Gateway;
 import fabulum.core.delivery.SendOutcome;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Queue;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ConcurrentLinkedQueue;
@@ -26,26 +28,42 @@ public final class FakeNetwork implements Gateway {
   /** References the network has although it never said so. */
   public final Map<String, String> secretlyTaken = new ConcurrentHashMap<>();
 
+  /** How far the texts have come that it is asked about; others are sent. */
+  public final Map<String, DeliveryState> states = new ConcurrentHashMap<>();
+
   /** What it received for us. */
   public final List<IncomingText> received = new ArrayList<>();
+
+  /** While there is one, this is the answer to everything. */
+  public volatile Optional<SendOutcome.Closed> closed = Optional.empty();
+
+  /** References that were asked about. */
+  public final List<String> asked = new CopyOnWriteArrayList<>();
 
   @Override
   public synchronized SendOutcome send(OutgoingText text) {
     handed.add(text);
     notifyAll();
+    if (closed.isPresent()) {
+      return closed.get();
+    }
     SendOutcome scripted = script.poll();
     return scripted != null ? scripted : new SendOutcome.Accepted("n-" + text.reference().value());
   }
 
   @Override
   public LookUp find(ClientReference reference) {
+    asked.add(reference.value());
     String id = secretlyTaken.get(reference.value());
-    return id == null ? new LookUp.NotKnown() : new LookUp.Known(id);
+    return id == null
+        ? new LookUp.NotKnown()
+        : new LookUp.Known(
+            id, states.getOrDefault(reference.value(), DeliveryState.SENT), null, null);
   }
 
   @Override
-  public List<IncomingText> listReceived(Instant from, Instant to) {
-    return List.copyOf(received);
+  public Listing listReceived(Instant from, Instant to) {
+    return Listing.of(List.copyOf(received));
   }
 
   /** How often a text with these words was handed over. */

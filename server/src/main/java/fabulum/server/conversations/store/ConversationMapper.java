@@ -68,7 +68,11 @@ public interface ConversationMapper {
   /** Gives every conversation with the number, where nobody was known, its customer. */
   void setCustomer(long numberId, long customerId);
 
-  void setFailed(long id, boolean failed);
+  /**
+   * Whether a text of ours was not delivered that nobody has dealt with, and why the last one was
+   * not.
+   */
+  void setFailed(long id, boolean failed, @Nullable String reason);
 
   void nextVersion(long id);
 

@@ -38,6 +38,7 @@ public record ConversationRow(
     String lastWords,
     SpokeLast lastSpeaker,
     boolean failed,
+    @Nullable String failureReason,
     long version) {
 
   /** How much of the last text a row keeps, in UTF-16 units. */

@@ -1,25 +1,19 @@
 package fabulum.server.conversations.store;
 
 import fabulum.server.conversations.DraftView;
+import fabulum.server.conversations.Inbox.Draft;
 import fabulum.server.conversations.LeftDraft;
 import fabulum.server.conversations.Paper;
 import java.time.Instant;
 import java.util.List;
 import org.apache.ibatis.annotations.Mapper;
-import org.jspecify.annotations.Nullable;
 
 /** Drafts in the database. */
 @Mapper
 public interface DraftMapper {
   List<DraftView> list(long staffId, long conversationId);
 
-  void keep(
-      long staffId,
-      long conversationId,
-      Paper paper,
-      String words,
-      @Nullable Long seen,
-      Instant at);
+  void keep(long staffId, long conversationId, Draft draft, Instant at);
 
   /** What those who have left had begun to write here. */
   List<LeftDraft> listLeft(long conversationId);

@@ -68,8 +68,20 @@ public interface EntryMapper {
 
   List<MentionRow> listMentions(List<Long> ids);
 
-  /** Whether no later text of ours stands in the conversation. */
-  boolean isLastOut(long conversationId, long id);
+  /** Whether somebody must still deal with the failure of a text of ours. */
+  void setNeedsHand(long id, boolean needsHand);
+
+  /** Since when somebody waits for what a text of ours says. */
+  void setWaitedSince(long id, Instant since);
+
+  /** Texts of ours that were not delivered and that nobody has dealt with; the newest first. */
+  List<EntryRow> listNeedingHand(long conversationId);
+
+  /** The first text of the customer to which no person has said anything that was not lost. */
+  @Nullable Instant findFirstUnanswered(long conversationId);
+
+  /** Texts of ours that were not delivered, with references from one to before another. */
+  List<EntryRow> listNotDelivered(String from, String to);
 
   @Nullable Instant findLastReceived();
 }

@@ -1,13 +1,20 @@
 package fabulum.server.conversations.store;
 
+import fabulum.core.arrival.Arrival;
 import fabulum.core.delivery.DeliveryState;
+import fabulum.core.delivery.Failure.Sending;
 import fabulum.core.parts.PartCounter;
 import fabulum.server.conversations.EntryKind;
 import fabulum.server.conversations.EventKind;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 
-/** A row of entry. The id of a row not yet inserted is 0. */
+/**
+ * A row of entry. The id of a row not yet inserted is 0.
+ *
+ * @param answeredSince of a text of ours: since when somebody waits for what it says
+ * @param needsHand of a text of ours: it was not delivered, and nobody has dealt with that yet
+ */
 public record EntryRow(
     long id,
     long conversationId,
@@ -29,94 +36,53 @@ public record EntryRow(
     @Nullable Long aboutTeam,
     @Nullable Long fromStaff,
     @Nullable Instant editedAt,
-    boolean withdrawn) {
-
-  /** A text from the customer. */
-  public static EntryRow received(long conversation, Instant at, String words, String networkId) {
-    return new EntryRow(
-        0,
-        conversation,
-        at,
-        EntryKind.IN,
-        words,
-        null,
-        null,
-        false,
-        networkId,
-        null,
-        null,
-        null,
-        null,
-        null,
-        null,
-        false,
-        null,
-        null,
-        null,
-        null,
-        false);
-  }
+    boolean withdrawn,
+    @Nullable Instant claimedAt,
+    @Nullable Instant arrivedAt,
+    @Nullable Instant answeredSince,
+    boolean oneOfMany,
+    boolean needsHand) {
 
   /** The wait that an answer ends: how long it was, and whether it is the first since it opened. */
-  public record WaitEnded(long workingSeconds, boolean first) {}
+  public record WaitEnded(Instant since, long workingSeconds, boolean first) {}
+
+  /** A text from the customer. */
+  public static EntryRow received(long conversation, Arrival when, String words, String networkId) {
+    Draft draft = new Draft(conversation, when.at(), EntryKind.IN);
+    draft.words = words;
+    draft.networkId = networkId;
+    draft.claimedAt = when.claimed().orElse(null);
+    draft.arrivedAt = when.arrivedAt().orElse(null);
+    return draft.row();
+  }
 
   /** A text of ours that waits to go. */
   public static EntryRow answer(
-      long conversation,
-      Instant at,
-      String words,
-      long by,
-      String reference,
-      @Nullable WaitEnded wait) {
-    return new EntryRow(
-        0,
-        conversation,
-        at,
-        EntryKind.OUT,
-        words,
-        null,
-        by,
-        false,
-        null,
-        reference,
-        DeliveryState.WAITING,
-        null,
-        null,
-        PartCounter.count(words).count(),
-        wait == null ? null : wait.workingSeconds(),
-        wait != null && wait.first(),
-        null,
-        null,
-        null,
-        null,
-        false);
+      long conversation, Instant at, Outgoing text, @Nullable WaitEnded wait) {
+    Draft draft = new Draft(conversation, at, EntryKind.OUT);
+    draft.words = text.words();
+    draft.speakerId = text.by();
+    draft.reference = text.reference();
+    draft.delivery = DeliveryState.WAITING;
+    draft.parts = PartCounter.count(text.words()).count();
+    draft.workingSeconds = wait == null ? null : wait.workingSeconds();
+    draft.firstAnswer = wait != null && wait.first();
+    draft.answeredSince = wait == null ? null : wait.since();
+    draft.oneOfMany = text.sending() == Sending.ONE_OF_MANY;
+    return draft.row();
   }
+
+  /** A text of ours. */
+  public record Outgoing(String words, String reference, long by, Sending sending) {}
 
   /** A note. */
   public static EntryRow note(
       long conversation, Instant at, String words, long by, String reference) {
-    return new EntryRow(
-        0,
-        conversation,
-        at,
-        EntryKind.NOTE,
-        words,
-        null,
-        by,
-        false,
-        null,
-        reference,
-        null,
-        null,
-        null,
-        null,
-        null,
-        false,
-        null,
-        null,
-        null,
-        null,
-        false);
+    Draft draft = new Draft(conversation, at, EntryKind.NOTE);
+    draft.words = words;
+    draft.speakerId = by;
+    draft.reference = reference;
+    return draft.row();
   }
 
   /**
@@ -133,53 +99,91 @@ public record EntryRow(
       @Nullable Long by,
       @Nullable String words,
       @Nullable Long workingSeconds) {
-    return new EntryRow(
-        0,
-        conversation,
-        at,
-        EntryKind.EVENT,
-        words,
-        event,
-        by,
-        by == null,
-        null,
-        null,
-        null,
-        null,
-        null,
-        null,
-        workingSeconds,
-        false,
-        null,
-        null,
-        null,
-        null,
-        false);
+    Draft draft = new Draft(conversation, at, EntryKind.EVENT);
+    draft.words = words;
+    draft.event = event;
+    draft.speakerId = by;
+    draft.automatic = by == null;
+    draft.workingSeconds = workingSeconds;
+    return draft.row();
   }
 
   /** The same event, about a colleague or a team, and whose it was before. */
   public EntryRow about(@Nullable Long from, @Nullable Long staff, @Nullable Long team) {
-    return new EntryRow(
-        id,
-        conversationId,
-        at,
-        kind,
-        words,
-        event,
-        speakerId,
-        automatic,
-        networkId,
-        reference,
-        delivery,
-        failureCode,
-        failureReason,
-        parts,
-        workingSeconds,
-        firstAnswer,
-        staff,
-        team,
-        from,
-        editedAt,
-        withdrawn);
+    Draft draft = new Draft(conversationId, at, kind);
+    draft.words = words;
+    draft.event = event;
+    draft.speakerId = speakerId;
+    draft.automatic = automatic;
+    draft.workingSeconds = workingSeconds;
+    draft.aboutStaff = staff;
+    draft.aboutTeam = team;
+    draft.fromStaff = from;
+    return draft.row();
+  }
+
+  /** How far a text of ours has come. */
+  public DeliveryState deliveryState() {
+    return delivery == null ? DeliveryState.WAITING : delivery;
+  }
+
+  /** A row before it is inserted; what a kind of entry does not have stays empty. */
+  private static final class Draft {
+    private final long conversationId;
+    private final Instant at;
+    private final EntryKind kind;
+    private @Nullable String words;
+    private @Nullable EventKind event;
+    private @Nullable Long speakerId;
+    private boolean automatic;
+    private @Nullable String networkId;
+    private @Nullable String reference;
+    private @Nullable DeliveryState delivery;
+    private @Nullable Integer parts;
+    private @Nullable Long workingSeconds;
+    private boolean firstAnswer;
+    private @Nullable Long aboutStaff;
+    private @Nullable Long aboutTeam;
+    private @Nullable Long fromStaff;
+    private @Nullable Instant claimedAt;
+    private @Nullable Instant arrivedAt;
+    private @Nullable Instant answeredSince;
+    private boolean oneOfMany;
+
+    Draft(long conversationId, Instant at, EntryKind kind) {
+      this.conversationId = conversationId;
+      this.at = at;
+      this.kind = kind;
+    }
+
+    EntryRow row() {
+      return new EntryRow(
+          0,
+          conversationId,
+          at,
+          kind,
+          words,
+          event,
+          speakerId,
+          automatic,
+          networkId,
+          reference,
+          delivery,
+          null,
+          null,
+          parts,
+          workingSeconds,
+          firstAnswer,
+          aboutStaff,
+          aboutTeam,
+          fromStaff,
+          null,
+          false,
+          claimedAt,
+          arrivedAt,
+          answeredSince,
+          oneOfMany,
+          false);
+    }
   }
 }

@@ -209,6 +209,13 @@ class ConversationController {
     return done(me, acts.needsNoAnswer(new ConversationId(id), me.id()));
   }
 
+  /** Leaves a text that was not delivered as it is. */
+  @PostMapping("/texts/{text}/leave")
+  ActResponse leave(
+      @AuthenticationPrincipal SignedIn me, @PathVariable long id, @PathVariable long text) {
+    return done(me, acts.leave(new ConversationId(id), new EntryId(text), me.id()));
+  }
+
   @PutMapping("/topics/{topic}")
   ActResponse addTopic(
       @AuthenticationPrincipal SignedIn me, @PathVariable long id, @PathVariable long topic) {

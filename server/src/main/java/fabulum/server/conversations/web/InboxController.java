@@ -16,6 +16,7 @@ import fabulum.server.conversations.Sentences;
 import fabulum.server.people.SignedIn;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Pattern;
 import jakarta.validation.constraints.Size;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -44,12 +45,25 @@ class InboxController {
    * Words begun.
    *
    * @param seen the newest entry that stood there when they were begun
+   * @param reference under which they will be sent
+   * @param again the text that was not delivered and that they replace
    */
   record DraftRequest(
       @NotNull(message = "Words are needed; empty ones throw the draft away.")
           @Size(max = 4000, message = "A draft has at most 4000 characters.")
           String words,
-      @Nullable Long seen) {}
+      @Nullable Long seen,
+      @Nullable
+          @Pattern(
+              regexp = "[A-Za-z0-9-]{8,64}",
+              message = "A reference has 8 to 64 letters, digits and hyphens.")
+          String reference,
+      @Nullable Long again) {
+
+    Inbox.Draft on(Paper paper) {
+      return new Inbox.Draft(paper, words, seen, reference, again);
+    }
+  }
 
   @GetMapping
   InboxPage page(
@@ -102,8 +116,7 @@ class InboxController {
       @PathVariable long id,
       @PathVariable Paper paper,
       @Valid @RequestBody DraftRequest draft) {
-    inbox.keepDraft(
-        new ConversationId(id), new Inbox.Draft(paper, draft.words(), draft.seen()), me.id());
+    inbox.keepDraft(new ConversationId(id), draft.on(paper), me.id());
   }
 
   private static int bounded(int limit) {

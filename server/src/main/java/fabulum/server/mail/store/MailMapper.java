@@ -1,9 +1,9 @@
 package fabulum.server.mail.store;
 
+import fabulum.server.mail.Mail.StuckMail;
 import java.time.Instant;
 import java.util.List;
 import org.apache.ibatis.annotations.Mapper;
-import org.jspecify.annotations.Nullable;
 
 /** Mail in the database. */
 @Mapper
@@ -17,5 +17,11 @@ public interface MailMapper {
 
   void sent(long id, Instant at);
 
-  void failed(long id, @Nullable Instant nextAt, String problem);
+  void failed(long id, Instant nextAt, String problem);
+
+  int countStuck(int attempts);
+
+  List<StuckMail> listStuck(int attempts, int limit);
+
+  int sendAgain(long id, Instant at);
 }

@@ -1,10 +1,12 @@
 package fabulum.server.messaging.network;
 
 import fabulum.core.delivery.ClientReference;
+import fabulum.core.delivery.DeliveryState;
 import fabulum.core.delivery.Gateway;
 import fabulum.core.delivery.SendOutcome;
 import fabulum.server.messaging.NetworkSettings;
 import java.io.IOException;
+import java.net.ConnectException;
 import java.net.URI;
 import java.net.URLEncoder;
 import java.net.http.HttpClient;
@@ -14,27 +16,42 @@ import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
-import java.util.Objects;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.core.JacksonException;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Speaks the protocol of {@code docs/network-api.md}. */
 final class HttpGateway implements Gateway {
   private static final int NOT_FOUND = 404;
   private static final int TOO_MANY = 429;
+  private static final int NOT_NOW = 503;
   private static final int BROKEN = 500;
+  private static final String UNREACHABLE = "unreachable";
 
-  private final URI base;
+  /** Not signed in, not allowed, the same of a proxy. */
+  private static final Set<Integer> ABOUT_US = Set.of(401, 403, 407);
+
+  private static final Map<String, DeliveryState> STATES =
+      Map.of(
+          "delivered", DeliveryState.DELIVERED,
+          "read", DeliveryState.READ,
+          "failed", DeliveryState.NOT_DELIVERED);
+
+  private final String base;
   private final String key;
   private final Duration timeout;
   private final JsonMapper json;
   private final HttpClient http;
 
   HttpGateway(URI base, NetworkSettings settings, JsonMapper json) {
-    this.base = base;
+    // A path in it is kept: the network may share its host with others.
+    this.base = base.toString().replaceAll("/+$", "");
     this.key = settings.key();
     this.timeout = settings.timeout();
     this.json = json;
@@ -49,11 +66,37 @@ final class HttpGateway implements Gateway {
 
   record SendAnswer(@Nullable String id) {}
 
-  record Refusal(@Nullable String code, @Nullable String reason) {}
+  record FoundAnswer(
+      @Nullable String id,
+      @Nullable String state,
+      @Nullable String code,
+      @Nullable String reason) {}
 
-  record ReceivedList(List<Received> texts) {}
+  record Refusal(@Nullable String code, @Nullable String reason) {
+    static final Refusal NONE = new Refusal(null, null);
 
-  record Received(String id, String from, String to, String body, Instant receivedAt) {}
+    String name(int status) {
+      return code == null ? "status-" + status : code;
+    }
+
+    String said(int status) {
+      return reason == null ? "The network answered " + status + "." : reason;
+    }
+  }
+
+  record Received(
+      @Nullable String id,
+      @Nullable String from,
+      @Nullable String to,
+      @Nullable String body,
+      @Nullable Instant receivedAt) {
+    IncomingText text() {
+      if (id == null || from == null || to == null || body == null || receivedAt == null) {
+        throw new IllegalArgumentException("Something is missing");
+      }
+      return new IncomingText(id, from, to, body, receivedAt);
+    }
+  }
 
   @Override
   public SendOutcome send(OutgoingText text) {
@@ -67,6 +110,9 @@ final class HttpGateway implements Gateway {
             .build();
     try {
       return outcome(http.send(request, BodyHandlers.ofString()));
+    } catch (ConnectException unreachable) {
+      // Without a connection nothing was handed over.
+      return new SendOutcome.Closed(UNREACHABLE, "Nothing answers at its address.");
     } catch (IOException | JacksonException e) {
       return new SendOutcome.Unclear("The network did not answer: " + plain(e));
     } catch (InterruptedException e) {
@@ -84,22 +130,32 @@ final class HttpGateway implements Gateway {
           : new SendOutcome.Accepted(id);
     }
     Refusal refusal = refusal(answer);
-    String code = Objects.requireNonNullElse(refusal.code(), "status-" + status);
-    String reason =
-        Objects.requireNonNullElse(refusal.reason(), "The network answered " + status + ".");
-    if (status == TOO_MANY || status == 503) {
-      return new SendOutcome.RefusedForNow(code, reason, retryAfter(answer));
+    String reason = refusal.said(status);
+    if (status == TOO_MANY || status == NOT_NOW) {
+      return new SendOutcome.RefusedForNow(refusal.name(status), reason, retryAfter(answer));
     }
-    return status >= BROKEN
-        ? new SendOutcome.Unclear(reason)
-        : new SendOutcome.RefusedForGood(code, reason);
+    if (status >= BROKEN) {
+      return new SendOutcome.Unclear(reason);
+    }
+    return isAboutUs(status, refusal)
+        ? new SendOutcome.Closed(refusal.name(status), reason)
+        : new SendOutcome.RefusedForGood(refusal.name(status), reason);
+  }
+
+  /**
+   * Whether a refusal is about us and not about what was asked: the key is not accepted, or what
+   * answers there does not speak the network's protocol.
+   */
+  private static boolean isAboutUs(int status, Refusal refusal) {
+    return ABOUT_US.contains(status) || refusal.code() == null;
   }
 
   private Refusal refusal(HttpResponse<String> answer) {
     try {
-      return json.readValue(answer.body(), Refusal.class);
+      Refusal refusal = json.readValue(answer.body(), Refusal.class);
+      return refusal == null ? Refusal.NONE : refusal;
     } catch (JacksonException notOfTheProtocol) {
-      return new Refusal(null, null);
+      return Refusal.NONE;
     }
   }
 
@@ -116,15 +172,9 @@ final class HttpGateway implements Gateway {
     try {
       HttpRequest request =
           request("/network/texts/by-reference/" + reference.value()).GET().build();
-      HttpResponse<String> answer = http.send(request, BodyHandlers.ofString());
-      if (answer.statusCode() == NOT_FOUND) {
-        return new LookUp.NotKnown();
-      }
-      if (answer.statusCode() / 100 != 2) {
-        return new LookUp.NoAnswer("The network answered " + answer.statusCode() + ".");
-      }
-      String id = json.readValue(answer.body(), SendAnswer.class).id();
-      return id == null ? new LookUp.NoAnswer("The network gave no id.") : new LookUp.Known(id);
+      return found(http.send(request, BodyHandlers.ofString()));
+    } catch (ConnectException unreachable) {
+      return new LookUp.Closed(UNREACHABLE, "Nothing answers at its address.");
     } catch (IOException | JacksonException e) {
       return new LookUp.NoAnswer("The network did not answer: " + plain(e));
     } catch (InterruptedException e) {
@@ -133,8 +183,34 @@ final class HttpGateway implements Gateway {
     }
   }
 
+  private LookUp found(HttpResponse<String> answer) {
+    int status = answer.statusCode();
+    if (status / 100 == 2) {
+      return known(json.readValue(answer.body(), FoundAnswer.class));
+    }
+    Refusal refusal = refusal(answer);
+    if (status == NOT_FOUND && refusal.code() != null) {
+      return new LookUp.NotKnown();
+    }
+    return status < BROKEN && status != TOO_MANY && isAboutUs(status, refusal)
+        ? new LookUp.Closed(refusal.name(status), refusal.said(status))
+        : new LookUp.NoAnswer(refusal.said(status));
+  }
+
+  private static LookUp known(FoundAnswer found) {
+    String id = found.id();
+    return id == null
+        ? new LookUp.NoAnswer("The network gave no id.")
+        : new LookUp.Known(id, state(found.state()), found.code(), found.reason());
+  }
+
+  /** What the network does not say, or says in words we do not know, is no further than sent. */
+  private static DeliveryState state(@Nullable String said) {
+    return said == null ? DeliveryState.SENT : STATES.getOrDefault(said, DeliveryState.SENT);
+  }
+
   @Override
-  public List<IncomingText> listReceived(Instant from, Instant to) {
+  public Listing listReceived(Instant from, Instant to) {
     try {
       String span = "?from=" + encoded(from) + "&to=" + encoded(to);
       HttpResponse<String> answer =
@@ -142,10 +218,7 @@ final class HttpGateway implements Gateway {
       if (answer.statusCode() / 100 != 2) {
         throw new GatewayUnavailable("The network answered " + answer.statusCode() + ".", null);
       }
-      return json.readValue(answer.body(), ReceivedList.class).texts().stream()
-          .map(text ->
-              new IncomingText(text.id(), text.from(), text.to(), text.body(), text.receivedAt()))
-          .toList();
+      return listing(json.readTree(answer.body()).path("texts"));
     } catch (IOException | JacksonException e) {
       throw new GatewayUnavailable("The network did not answer: " + plain(e), e);
     } catch (InterruptedException e) {
@@ -154,8 +227,23 @@ final class HttpGateway implements Gateway {
     }
   }
 
+  /** Each text is read by itself: one that is none does not keep the others back. */
+  private Listing listing(JsonNode listed) {
+    List<IncomingText> texts = new ArrayList<>();
+    List<Unreadable> unreadable = new ArrayList<>();
+    for (JsonNode each : listed) {
+      try {
+        texts.add(json.treeToValue(each, Received.class).text());
+      } catch (JacksonException | IllegalArgumentException noText) {
+        unreadable.add(
+            new Unreadable(each.toString(), "It is not a text of the network's protocol."));
+      }
+    }
+    return new Listing(texts, unreadable);
+  }
+
   private HttpRequest.Builder request(String path) {
-    return HttpRequest.newBuilder(base.resolve(path))
+    return HttpRequest.newBuilder(URI.create(base + path))
         .timeout(timeout)
         .header("Authorization", "Bearer " + key);
   }

@@ -22,7 +22,7 @@ final class NoNetwork implements Gateway {
   }
 
   @Override
-  public List<IncomingText> listReceived(Instant from, Instant to) {
-    return List.of();
+  public Listing listReceived(Instant from, Instant to) {
+    return Listing.of(List.of());
   }
 }

@@ -16,6 +16,8 @@ public interface OutboxMapper {
   /** The row, where it still waits and is due. */
   Optional<OutboxRow> findDue(long id, Instant now);
 
+  Optional<OutboxRow> find(long id);
+
   int askFirstForAll();
 
   void tryAgain(long id, Instant nextAt, boolean askFirst);

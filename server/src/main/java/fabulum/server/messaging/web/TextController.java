@@ -1,5 +1,6 @@
 package fabulum.server.messaging.web;
 
+import fabulum.core.delivery.Failure.Sending;
 import fabulum.core.parts.Encoding;
 import fabulum.core.parts.PartCount;
 import fabulum.core.parts.PartCounter;
@@ -42,6 +43,8 @@ class TextController {
    * @param reference made by the caller, once for this answer: sending it again sends nothing more
    * @param seen the newest entry that stood there when it was begun; when a colleague has answered
    *     since, nothing is sent. Empty to send it whatever stands there
+   * @param again a text that was not delivered, here or in another conversation, and is sent again
+   *     with this one
    */
   record AnswerRequest(
       @NotNull(message = "There are no words in it yet.") String words,
@@ -50,10 +53,11 @@ class TextController {
               regexp = "[A-Za-z0-9-]{8,64}",
               message = "A reference has 8 to 64 letters, digits and hyphens.")
           String reference,
-      @Nullable Long seen) {
+      @Nullable Long seen,
+      @Nullable Long again) {
 
     Answer answer() {
-      return new Answer(words, reference, seen);
+      return new Answer(words, reference, seen, Sending.ANSWER, again);
     }
   }
 

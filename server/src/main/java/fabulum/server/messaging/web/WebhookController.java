@@ -4,12 +4,14 @@ import fabulum.core.delivery.DeliveryState;
 import fabulum.core.delivery.Gateway.IncomingText;
 import fabulum.server.conversations.Deliveries.Report;
 import fabulum.server.messaging.Inbound;
+import fabulum.server.messaging.KeptAside;
 import fabulum.server.platform.Problem;
 import fabulum.server.platform.Problem.FieldProblem;
 import fabulum.server.platform.Problem.Kind;
 import io.swagger.v3.oas.annotations.Hidden;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -28,13 +30,17 @@ import tools.jackson.databind.json.JsonMapper;
 @Hidden
 class WebhookController {
   private static final Logger log = LoggerFactory.getLogger(WebhookController.class);
-  private static final int LARGEST = 64 * 1024;
+
+  /** The longest text, each character written as an escape of six octets, with room around it. */
+  private static final int LARGEST = 6 * Inbound.LONGEST_TEXT + 16 * 1024;
 
   private final Inbound inbound;
+  private final KeptAside kept;
   private final JsonMapper json;
 
-  WebhookController(Inbound inbound, JsonMapper json) {
+  WebhookController(Inbound inbound, KeptAside kept, JsonMapper json) {
     this.inbound = inbound;
+    this.kept = kept;
     this.json = json;
   }
 
@@ -64,10 +70,10 @@ class WebhookController {
       byte[] body = request.getInputStream().readNBytes(LARGEST + 1);
       if (body.length > LARGEST) {
         throw Problem.conflict(
-            Kind.TOO_LARGE, "A message of the network has at most 64 KB. Nothing was changed.");
+            Kind.TOO_LARGE, "A message of the network has at most 256 KB. Nothing was changed.");
       }
       inbound.checkSpeaker(timestamp, signature, body);
-      return take(read(body));
+      return take(read(body), body);
     } catch (Problem refused) {
       log.warn("Refused what the network told us: {}", refused.getMessage());
       throw refused;
@@ -86,15 +92,27 @@ class WebhookController {
     }
   }
 
-  private Answer take(Told told) {
+  private Answer take(Told told, byte[] body) {
     if ("text.received".equals(told.type())) {
-      return new Answer(inbound.receive(text(told)) ? "taken" : "known");
+      try {
+        return new Answer(inbound.receive(text(told)) ? "taken" : "known");
+      } catch (Problem impossible) {
+        keepAside(impossible, body);
+        throw impossible;
+      }
     }
     if ("text.report".equals(told.type())) {
       inbound.report(required("reference", told.reference()), report(told));
       return new Answer("taken");
     }
     throw unreadable();
+  }
+
+  /** What will never be taken is kept as it came, for a lead to see. */
+  private void keepAside(Problem impossible, byte[] body) {
+    if (impossible.kind() == Kind.BAD_FIELDS || impossible.kind() == Kind.UNKNOWN_LINE) {
+      kept.keep(new String(body, StandardCharsets.UTF_8), String.valueOf(impossible.getMessage()));
+    }
   }
 
   private static Problem unreadable() {
@@ -125,7 +143,7 @@ class WebhookController {
   }
 
   private static void missing(List<FieldProblem> missing, String field, @Nullable String found) {
-    if (found == null || found.isBlank() || found.length() > 80) {
+    if (found == null || found.isBlank()) {
       missing.add(new FieldProblem(field, "1 to 80 characters are needed."));
     }
   }

@@ -16,6 +16,9 @@ public interface NoticeMapper {
 
   Optional<NoticeRow> find(long id);
 
+  /** Takes back what was told of one occasion, from everybody. */
+  void delete(long conversationId, String about);
+
   /** Those that stand in the application's list, the newest first. */
   List<NoticeRow> list(long staffId, int limit);
 

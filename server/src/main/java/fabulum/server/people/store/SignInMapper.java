@@ -18,6 +18,22 @@ public interface SignInMapper {
       String agent,
       SignInView.Outcome outcome);
 
+  /** Refused attempts that are counted together. */
+  void insertCounted(
+      String counted,
+      Instant at,
+      @Nullable Long staffId,
+      String name,
+      String address,
+      String agent,
+      SignInView.Outcome outcome,
+      int tries);
+
+  /** Adds to what is counted together already; 0 when nothing is yet. */
+  int count(String counted, Instant at, String address, String agent, int tries);
+
+  int deleteBefore(Instant at);
+
   void end(long id, Instant at);
 
   void endAll(Instant at);

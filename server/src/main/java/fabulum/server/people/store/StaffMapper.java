@@ -49,6 +49,8 @@ public interface StaffMapper {
 
   void setLastAnswer(long id, Instant at);
 
+  void setLetterKeys(long id, boolean on);
+
   List<PermissionRow> listPermissions();
 
   void insertPermission(long id, Permission permission);

@@ -24,7 +24,8 @@ public record StaffRow(
     @Nullable Boolean inByHand,
     @Nullable Instant byHandAt,
     @Nullable Long coverId,
-    @Nullable Instant lastAnswerAt) {
+    @Nullable Instant lastAnswerAt,
+    boolean letterKeys) {
 
   /** Whether they may come in. */
   public boolean isActive() {

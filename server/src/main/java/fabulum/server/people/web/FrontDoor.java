@@ -6,9 +6,11 @@ import fabulum.server.platform.Problem.Kind;
 import fabulum.server.platform.web.ProblemDocument;
 import jakarta.servlet.DispatcherType;
 import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpMethod;
 import org.springframework.security.authorization.AuthorizationDecision;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
@@ -20,6 +22,7 @@ import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.access.AccessDeniedHandler;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -60,7 +63,8 @@ class FrontDoor {
                 .access((who, request) -> new AuthorizationDecision(mayWork(who.get(), signIns)))
                 .anyRequest()
                 .permitAll())
-        .csrf(csrf -> csrf.spa().ignoringRequestMatchers("/webhook/**"))
+        .csrf(
+            csrf -> csrf.spa().csrfTokenRepository(tokens()).ignoringRequestMatchers("/webhook/**"))
         .exceptionHandling(refusals ->
             refusals
                 .authenticationEntryPoint(
@@ -70,12 +74,28 @@ class FrontDoor {
             headers
                 .contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY))
                 .referrerPolicy(policy -> policy.policy(ReferrerPolicy.SAME_ORIGIN))
-                .cacheControl(cache -> cache.disable()))
+                .cacheControl(cache -> cache.disable())
+                .addHeaderWriter(FrontDoor::keepNothing))
         .requestCache(cache -> cache.disable())
         .logout(logout -> logout.disable())
         .formLogin(form -> form.disable())
         .httpBasic(basic -> basic.disable())
         .build();
+  }
+
+  /** The page's script reads this token, so it is the one cookie that is not for HTTP only. */
+  private static CookieCsrfTokenRepository tokens() {
+    CookieCsrfTokenRepository tokens = CookieCsrfTokenRepository.withHttpOnlyFalse();
+    tokens.setCookieCustomizer(cookie -> cookie.sameSite("Strict"));
+    return tokens;
+  }
+
+  /** What the API says is for one person at one moment: nothing on the way keeps it. */
+  private static void keepNothing(HttpServletRequest request, HttpServletResponse response) {
+    String path = request.getRequestURI();
+    if (path.equals("/api") || path.startsWith("/api/")) {
+      response.setHeader(HttpHeaders.CACHE_CONTROL, "no-store");
+    }
   }
 
   private static boolean isIn(@Nullable Authentication who, SignIns signIns) {

@@ -1,7 +1,6 @@
 package fabulum.server.people.web;
 
 import fabulum.server.people.Invitations;
-import fabulum.server.people.Mark;
 import fabulum.server.people.People;
 import fabulum.server.people.SignedIn;
 import fabulum.server.people.StaffView;
@@ -34,7 +33,7 @@ class InvitationController {
   record AcceptRequest(
       @NotNull(message = "A name is needed.") String name,
       @NotNull(message = "Initials are needed.") String initials,
-      @NotNull(message = "Choose a mark.") Mark mark,
+      @Valid @NotNull(message = "Choose a mark.") MarkMessage mark,
       @NotEmpty(message = "A password is needed.") @Size(max = 200) String password) {}
 
   @GetMapping
@@ -48,10 +47,11 @@ class InvitationController {
       @Valid @RequestBody AcceptRequest wanted,
       HttpServletRequest request,
       HttpServletResponse response) {
-    People.Profile profile = new People.Profile(wanted.name(), wanted.initials(), wanted.mark());
+    People.Profile profile =
+        new People.Profile(wanted.name(), wanted.initials(), wanted.mark().mark());
     SignedIn signedIn =
         invitations.accept(
-            secret, new Invitations.Accept(profile, wanted.password()), SessionDesk.from(request));
+            secret, new Invitations.Accept(profile, wanted.password()), desk.from(request));
     return desk.letIn(signedIn, request, response);
   }
 }

@@ -1,7 +1,6 @@
 package fabulum.server.people.web;
 
 import fabulum.server.people.Attendances;
-import fabulum.server.people.Mark;
 import fabulum.server.people.People;
 import fabulum.server.people.SignInView;
 import fabulum.server.people.SignIns;
@@ -36,10 +35,10 @@ class MeController {
   record ProfileRequest(
       @NotNull(message = "A name is needed.") String name,
       @NotNull(message = "Initials are needed.") String initials,
-      @NotNull(message = "Choose a mark.") Mark mark) {
+      @Valid @NotNull(message = "Choose a mark.") MarkMessage mark) {
 
     People.Profile profile() {
-      return new People.Profile(name, initials, mark);
+      return new People.Profile(name, initials, mark.mark());
     }
   }
 
@@ -47,6 +46,15 @@ class MeController {
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void setProfile(@AuthenticationPrincipal SignedIn me, @Valid @RequestBody ProfileRequest wanted) {
     people.setProfile(me.id(), wanted.profile());
+  }
+
+  record LetterKeysRequest(boolean on) {}
+
+  /** Whether single letters are keys. */
+  @PutMapping("/letter-keys")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void setLetterKeys(@AuthenticationPrincipal SignedIn me, @RequestBody LetterKeysRequest wanted) {
+    people.setLetterKeys(me.id(), wanted.on());
   }
 
   record InRequest(boolean in) {}

@@ -65,7 +65,7 @@ class SessionController {
       @Valid @RequestBody SignInRequest wanted,
       HttpServletRequest request,
       HttpServletResponse response) {
-    SignIn result = people.signIn(wanted.name(), wanted.password(), SessionDesk.from(request));
+    SignIn result = people.signIn(wanted.name(), wanted.password(), desk.from(request));
     if (result instanceof SignIn.Welcome welcome) {
       return ResponseEntity.ok(desk.letIn(welcome.signedIn(), request, response));
     }
@@ -104,7 +104,7 @@ class SessionController {
       @Valid @RequestBody PasswordRequest wanted,
       HttpServletRequest request,
       HttpServletResponse response) {
-    people.changePassword(signedIn, wanted.old(), wanted.wanted());
+    people.changePassword(signedIn, wanted.old(), wanted.wanted(), desk.from(request));
     SignedIn changed = new SignedIn(signedIn.staffId(), signedIn.signInId(), false);
     desk.remember(changed, request, response);
     return desk.session(changed);

@@ -3,6 +3,7 @@ package fabulum.server.people.web;
 import fabulum.core.access.Act;
 import fabulum.core.attendance.Presence;
 import fabulum.server.people.Attendances;
+import fabulum.server.people.KnownBrowsers;
 import fabulum.server.people.People;
 import fabulum.server.people.Permits;
 import fabulum.server.people.SignIns;
@@ -13,20 +14,29 @@ import fabulum.server.platform.PageSettings;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.ResponseCookie;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.context.SecurityContext;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.web.context.SecurityContextRepository;
 import org.springframework.stereotype.Component;
+import org.springframework.web.util.WebUtils;
 
 /** Lets somebody in, and says what the session is. */
 @Component
 class SessionDesk {
+  private static final String BROWSER = "fabulum-browser";
+  private static final Duration BROWSER_KNOWN = Duration.ofDays(400);
+
   private final People people;
+  private final KnownBrowsers browsers;
   private final Permits permits;
   private final Attendances attendances;
   private final SecurityContextRepository contexts;
@@ -36,6 +46,7 @@ class SessionDesk {
 
   SessionDesk(
       People people,
+      KnownBrowsers browsers,
       Permits permits,
       Attendances attendances,
       SecurityContextRepository contexts,
@@ -43,6 +54,7 @@ class SessionDesk {
       ClockSettings clockSettings,
       PageSettings page) {
     this.people = people;
+    this.browsers = browsers;
     this.permits = permits;
     this.attendances = attendances;
     this.contexts = contexts;
@@ -59,6 +71,7 @@ class SessionDesk {
    * @param in whether one is in, and not away
    * @param why that is so
    * @param until when that will change by itself
+   * @param letterKeys whether single letters are keys
    * @param now the server's time when it answered
    * @param clockRuns false while the server's clock stands still for a demonstration
    * @param handsets where the stand-in's handsets are, if there are any
@@ -71,13 +84,19 @@ class SessionDesk {
       Presence.Why why,
       @Nullable Instant until,
       boolean mustChangePassword,
+      boolean letterKeys,
       Instant now,
       boolean clockRuns,
       @Nullable String handsets) {}
 
-  static SignIns.From from(HttpServletRequest request) {
+  SignIns.From from(HttpServletRequest request) {
     String agent = request.getHeader("User-Agent");
-    return new SignIns.From(request.getRemoteAddr(), agent == null ? "" : agent);
+    String browser =
+        Stream.ofNullable(WebUtils.getCookie(request, BROWSER))
+            .flatMap(cookie -> browsers.read(cookie.getValue()).stream())
+            .findFirst()
+            .orElse(null);
+    return new SignIns.From(request.getRemoteAddr(), agent == null ? "" : agent, browser);
   }
 
   SessionResponse letIn(
@@ -86,7 +105,23 @@ class SessionDesk {
       request.changeSessionId();
     }
     remember(signedIn, request, response);
+    knowBrowser(request, response);
     return session(signedIn);
+  }
+
+  /** From now on this browser is told from strangers. */
+  private void knowBrowser(HttpServletRequest request, HttpServletResponse response) {
+    if (from(request).browser() == null) {
+      ResponseCookie cookie =
+          ResponseCookie.from(BROWSER, browsers.issue())
+              .path("/api")
+              .httpOnly(true)
+              .secure(request.isSecure())
+              .sameSite("Strict")
+              .maxAge(BROWSER_KNOWN)
+              .build();
+      response.addHeader(HttpHeaders.SET_COOKIE, cookie.toString());
+    }
   }
 
   void remember(SignedIn signedIn, HttpServletRequest request, HttpServletResponse response) {
@@ -108,6 +143,7 @@ class SessionDesk {
         presence.why(),
         presence.until().orElse(null),
         signedIn.mustChangePassword(),
+        people.hasLetterKeys(signedIn.id()),
         clock.instant(),
         runs,
         page.handsets());

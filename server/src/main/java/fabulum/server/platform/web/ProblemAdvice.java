@@ -5,6 +5,7 @@ import fabulum.server.platform.Problem.FieldProblem;
 import fabulum.server.platform.Problem.Kind;
 import java.io.IOException;
 import java.util.List;
+import org.apache.tomcat.util.http.InvalidParameterException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.http.ResponseEntity;
@@ -17,6 +18,7 @@ import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.async.AsyncRequestNotUsableException;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
+import org.springframework.web.multipart.MultipartException;
 import org.springframework.web.servlet.resource.NoResourceFoundException;
 
 /** Turns whatever went wrong into a problem document. */
@@ -42,7 +44,9 @@ class ProblemAdvice {
     HttpMessageNotReadableException.class,
     MethodArgumentTypeMismatchException.class,
     ServletRequestBindingException.class,
-    HttpMediaTypeException.class
+    HttpMediaTypeException.class,
+    MultipartException.class,
+    InvalidParameterException.class
   })
   ResponseEntity<ProblemDocument> unreadable() {
     return ProblemDocument.of(
@@ -68,6 +72,12 @@ class ProblemAdvice {
 
   @ExceptionHandler({RuntimeException.class, IOException.class})
   ResponseEntity<ProblemDocument> broken(Exception bug) {
+    for (Throwable cause = bug; cause != null; cause = cause.getCause()) {
+      // What stands in the way of a statement is told as it is.
+      if (cause instanceof Problem problem) {
+        return problem(problem);
+      }
+    }
     log.error("Unexpected failure", bug);
     return ProblemDocument.of(
             Kind.BROKEN,

@@ -73,13 +73,16 @@ class LineSetUpController {
       @NotNull(message = "Say in which time zone.") String zone,
       boolean inUse,
       int promiseMinutes,
-      @NotNull(message = "Hours are needed; none for always open.") List<@Valid SpanMessage> week,
-      @NotNull(message = "Closed days are needed, if only none.") List<LocalDate> closedDays,
-      @Nullable HolidayCalendar holidays,
-      @NotNull(message = "Open holidays are needed, if only none.") List<LocalDate> openHolidays,
+      @NotNull(message = "Hours are needed; none for always open.")
+          List<@Valid @NotNull SpanMessage> week,
+      @NotNull(message = "Closed days are needed, if only none.")
+          List<@NotNull LocalDate> closedDays,
+      @Valid @Nullable HolidayCalendar holidays,
+      @NotNull(message = "Open holidays are needed, if only none.")
+          List<@NotNull LocalDate> openHolidays,
       @Nullable Way way,
       boolean narrowed,
-      @Nullable List<Long> tellOfNobodys,
+      @Nullable List<@NotNull Long> tellOfNobodys,
       @Nullable Long version) {
 
     LineSetup setup() {

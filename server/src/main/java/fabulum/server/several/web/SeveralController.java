@@ -12,18 +12,23 @@ import fabulum.server.several.BatchView;
 import fabulum.server.several.CheckView;
 import fabulum.server.several.Several;
 import fabulum.server.several.Several.Selection;
+import fabulum.server.several.SeveralDraft;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Pattern;
+import jakarta.validation.constraints.Size;
 import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
 /** One act on several conversations. */
@@ -31,9 +36,39 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/several")
 class SeveralController {
   private final Several several;
+  private final SeveralDraft draft;
 
-  SeveralController(Several several) {
+  SeveralController(Several several, SeveralDraft draft) {
     this.several = several;
+    this.draft = draft;
+  }
+
+  record DraftRequest(
+      @NotNull(message = "Words are needed; empty ones throw the draft away.")
+          @Size(max = 4000, message = "A draft has at most 4000 characters.")
+          String words,
+      @NotNull(message = "A reference is needed.")
+          @Pattern(
+              regexp = "[A-Za-z0-9-]{8,64}",
+              message = "A reference has 8 to 64 letters, digits and hyphens.")
+          String reference) {}
+
+  /**
+   * Words begun to several.
+   *
+   * @param begun empty for none
+   */
+  record DraftResponse(SeveralDraft.@Nullable Begun begun) {}
+
+  @GetMapping("/draft")
+  DraftResponse draft(@AuthenticationPrincipal SignedIn me) {
+    return new DraftResponse(draft.find(me.id()).orElse(null));
+  }
+
+  @PutMapping("/draft")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void keepDraft(@AuthenticationPrincipal SignedIn me, @Valid @RequestBody DraftRequest wanted) {
+    draft.keep(me.id(), wanted.words(), wanted.reference());
   }
 
   /**

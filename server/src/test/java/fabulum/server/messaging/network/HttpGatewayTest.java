@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import com.sun.net.httpserver.HttpServer;
 import fabulum.core.delivery.ClientReference;
+import fabulum.core.delivery.DeliveryState;
 import fabulum.core.delivery.Gateway;
 import fabulum.core.delivery.Gateway.GatewayUnavailable;
 import fabulum.core.delivery.Gateway.LookUp;
@@ -18,7 +19,6 @@ import java.net.URI;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -98,7 +98,9 @@ class HttpGatewayTest {
     "503, RefusedForNow",
     "422, RefusedForGood",
     "400, RefusedForGood",
-    "401, RefusedForGood",
+    "404, RefusedForGood",
+    "401, Closed",
+    "403, Closed",
     "500, Unclear",
     "502, Unclear",
     "200, Unclear"
@@ -106,6 +108,25 @@ class HttpGatewayTest {
   void readsEachAnswerForWhatItMeans(int with, String outcome) {
     answers(with, with == 200 ? "<html>" : "{\"code\":\"c\",\"reason\":\"r\"}");
     assertThat(gateway.send(TEXT).getClass().getSimpleName()).isEqualTo(outcome);
+  }
+
+  /** Another program at the address, or a key that is not known, says nothing about this text. */
+  @ParameterizedTest
+  @CsvSource({"401", "403", "404", "405", "301", "400", "422"})
+  void onlyARefusalInTheProtocolsWordsIsAboutTheText(int with) {
+    answers(with, "<html>Nothing here</html>");
+    assertThat(gateway.send(TEXT)).isInstanceOf(SendOutcome.Closed.class);
+    assertThat(gateway.find(REFERENCE)).isInstanceOf(LookUp.Closed.class);
+  }
+
+  @Test
+  void aPathInTheAddressIsKept() {
+    URI url = URI.create("http://localhost:" + provider.getAddress().getPort() + "/carrier/v2/");
+    NetworkSettings settings = new NetworkSettings(url, "key", "secret", Duration.ofSeconds(2), 1);
+    Gateway behindAPath = new HttpGateway(url, settings, JsonMapper.builder().build());
+    answers(202, "{\"id\":\"n1\"}");
+    behindAPath.send(TEXT);
+    assertThat(asked).startsWith("/carrier/v2/network/texts ");
   }
 
   @Test
@@ -120,8 +141,12 @@ class HttpGatewayTest {
   @Test
   void looksUpAReference() {
     answers(200, "{\"id\":\"n7\"}");
-    assertThat(gateway.find(REFERENCE)).isEqualTo(new LookUp.Known("n7"));
-    answers(404, "");
+    assertThat(gateway.find(REFERENCE))
+        .isEqualTo(new LookUp.Known("n7", DeliveryState.SENT, null, null));
+    answers(200, "{\"id\":\"n7\",\"state\":\"failed\",\"code\":\"gone\",\"reason\":\"Gone.\"}");
+    assertThat(gateway.find(REFERENCE))
+        .isEqualTo(new LookUp.Known("n7", DeliveryState.NOT_DELIVERED, "gone", "Gone."));
+    answers(404, "{\"code\":\"unknown\",\"reason\":\"No text has this reference.\"}");
     assertThat(gateway.find(REFERENCE)).isEqualTo(new LookUp.NotKnown());
     answers(503, "");
     assertThat(gateway.find(REFERENCE)).isInstanceOf(LookUp.NoAnswer.class);
@@ -132,9 +157,10 @@ class HttpGatewayTest {
     answers(
         200,
         "{\"texts\":[{\"id\":\"r1\",\"from\":\"+1\",\"to\":\"+2\",\"body\":\"hi\",\"receivedAt\":\"2026-06-09T19:00:00Z\"}]}");
-    List<Gateway.IncomingText> texts =
+    Gateway.Listing listing =
         gateway.listReceived(Instant.EPOCH, Instant.parse("2026-06-09T20:00:00Z"));
-    assertThat(texts)
+    assertThat(listing.unreadable()).isEmpty();
+    assertThat(listing.texts())
         .containsExactly(
             new Gateway.IncomingText(
                 "r1", "+1", "+2", "hi", Instant.parse("2026-06-09T19:00:00Z")));
@@ -143,10 +169,25 @@ class HttpGatewayTest {
   }
 
   @Test
-  void aNetworkThatIsNotThereLeavesItUnclear() {
+  void whatIsNoTextInAListDoesNotKeepTheOthersBack() {
+    answers(
+        200,
+        "{\"texts\":[{\"id\":\"r1\"},7,{\"id\":\"r2\",\"from\":\"+1\",\"to\":\"+2\",\"body\":\"hi\","
+            + "\"receivedAt\":\"soon\"},{\"id\":\"r3\",\"from\":\"+1\",\"to\":\"+2\",\"body\":\"hi\","
+            + "\"receivedAt\":\"2026-06-09T19:00:00Z\"}]}");
+    Gateway.Listing listing = gateway.listReceived(Instant.EPOCH, Instant.EPOCH);
+    assertThat(listing.texts()).extracting(Gateway.IncomingText::networkId).containsExactly("r3");
+    assertThat(listing.unreadable())
+        .extracting(Gateway.Unreadable::asItCame)
+        .hasSize(3)
+        .contains("7");
+  }
+
+  @Test
+  void whereNothingAnswersNothingWasHandedOver() {
     provider.stop(0);
-    assertThat(gateway.send(TEXT)).isInstanceOf(SendOutcome.Unclear.class);
-    assertThat(gateway.find(REFERENCE)).isInstanceOf(LookUp.NoAnswer.class);
+    assertThat(gateway.send(TEXT)).isInstanceOf(SendOutcome.Closed.class);
+    assertThat(gateway.find(REFERENCE)).isInstanceOf(LookUp.Closed.class);
     assertThatThrownBy(() -> gateway.listReceived(Instant.EPOCH, Instant.EPOCH))
         .isInstanceOf(GatewayUnavailable.class);
   }

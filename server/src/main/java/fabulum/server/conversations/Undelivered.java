@@ -1,0 +1,106 @@
+package fabulum.server.conversations;
+
+import fabulum.core.conversation.ConversationState;
+import fabulum.core.delivery.Failure;
+import fabulum.server.conversations.store.ConversationMapper;
+import fabulum.server.conversations.store.ConversationRow;
+import fabulum.server.conversations.store.EntryMapper;
+import fabulum.server.conversations.store.EntryRow;
+import java.time.Instant;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Component;
+
+/**
+ * Texts of ours that were not delivered. Until somebody has dealt with each of them it is our turn:
+ * by sending it again, by sending it to another number, or by leaving it so. To be used within a
+ * transaction that holds the conversation.
+ */
+@Component
+class Undelivered {
+  private final ConversationMapper conversations;
+  private final EntryMapper entries;
+  private final Bookkeeping books;
+
+  Undelivered(ConversationMapper conversations, EntryMapper entries, Bookkeeping books) {
+    this.conversations = conversations;
+    this.entries = entries;
+    this.books = books;
+  }
+
+  /** A text was not delivered, and needs a hand. */
+  void mark(ConversationRow row, EntryRow text, Failure failure, String reason) {
+    entries.setWaitedSince(text.id(), failure.waiting());
+    entries.setNeedsHand(text.id(), true);
+    conversations.setFailed(row.id(), true, reason);
+    books.save(row, row.state().notDelivered(failure.waiting()), books.now());
+  }
+
+  /** Those of a conversation that nobody has dealt with, by their ids. */
+  Set<Long> of(ConversationRow row) {
+    return listOf(row).stream().map(EntryRow::id).collect(Collectors.toSet());
+  }
+
+  private List<EntryRow> listOf(ConversationRow row) {
+    return row.failed() ? entries.listNeedingHand(row.id()) : List.of();
+  }
+
+  /** Somebody has dealt with all of them. The answer is which they were. */
+  Set<Long> settleAll(ConversationRow row) {
+    Set<Long> all = of(row);
+    settle(row, all);
+    return all;
+  }
+
+  private void settle(ConversationRow row, Collection<Long> which) {
+    if (which.isEmpty()) {
+      return;
+    }
+    which.forEach(id -> entries.setNeedsHand(id, false));
+    List<EntryRow> left = entries.listNeedingHand(row.id());
+    conversations.setFailed(
+        row.id(), !left.isEmpty(), left.isEmpty() ? null : left.get(0).failureReason());
+  }
+
+  /** Somebody has dealt with one of them. The answer is how the conversation then stands. */
+  ConversationState settle(ConversationRow row, long text) {
+    settle(row, Set.of(text));
+    Stream<Instant> unanswered = Stream.ofNullable(entries.findFirstUnanswered(row.id()));
+    Optional<Instant> left = Stream.concat(unanswered, waits(row)).min(Comparator.naturalOrder());
+    return row.state().dealtWith(left, books.now());
+  }
+
+  private Stream<Instant> waits(ConversationRow row) {
+    return listOf(row).stream().map(EntryRow::answeredSince).filter(Objects::nonNull);
+  }
+
+  /**
+   * How a conversation stands after a person's answer: their turn, unless there are texts that were
+   * not delivered and that the answer does not replace.
+   *
+   * @param again the text that was not delivered and is sent again with this answer; 0 for none
+   */
+  ConversationState answered(ConversationRow row, Instant at, long again) {
+    if (again != 0) {
+      settle(row, Set.of(again));
+    }
+    ConversationState answered = row.state().personAnswered(at);
+    return waits(row).min(Comparator.naturalOrder()).map(answered::notDelivered).orElse(answered);
+  }
+
+  /** Lets exactly these need a hand. */
+  void restore(ConversationRow row, Set<Long> needing) {
+    Set<Long> now = of(row);
+    now.stream().filter(id -> !needing.contains(id)).forEach(id -> entries.setNeedsHand(id, false));
+    needing.stream().filter(id -> !now.contains(id)).forEach(id -> entries.setNeedsHand(id, true));
+    List<EntryRow> left = needing.isEmpty() ? List.of() : entries.listNeedingHand(row.id());
+    conversations.setFailed(
+        row.id(), !left.isEmpty(), left.isEmpty() ? null : left.get(0).failureReason());
+  }
+}

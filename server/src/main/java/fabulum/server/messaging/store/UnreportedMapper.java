@@ -1,0 +1,18 @@
+package fabulum.server.messaging.store;
+
+import java.time.Instant;
+import java.util.List;
+import org.apache.ibatis.annotations.Mapper;
+import org.jspecify.annotations.Nullable;
+
+/** Texts the network took and has not reported on yet, in the database. */
+@Mapper
+public interface UnreportedMapper {
+  void insert(long entryId, Instant sentAt, @Nullable Instant nextAt);
+
+  List<UnreportedRow> listDue(Instant now, int limit);
+
+  void asked(long entryId, @Nullable Instant nextAt);
+
+  void delete(String reference);
+}

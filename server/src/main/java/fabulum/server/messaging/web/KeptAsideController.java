@@ -1,0 +1,43 @@
+package fabulum.server.messaging.web;
+
+import fabulum.server.messaging.KeptAside;
+import fabulum.server.people.SignedIn;
+import java.util.List;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Texts of the network that could not be taken in. */
+@RestController
+@RequestMapping("/api/setup/kept-aside")
+class KeptAsideController {
+  private final KeptAside kept;
+
+  KeptAsideController(KeptAside kept) {
+    this.kept = kept;
+  }
+
+  @GetMapping
+  List<KeptAside.KeptText> list(@AuthenticationPrincipal SignedIn me) {
+    return kept.list(me.id());
+  }
+
+  /** Tries again to take it in. */
+  @PostMapping("/{id}/take")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void take(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {
+    kept.take(id, me.id());
+  }
+
+  @DeleteMapping("/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void leave(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {
+    kept.leave(id, me.id());
+  }
+}

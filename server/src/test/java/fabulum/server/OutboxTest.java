@@ -1,0 +1,192 @@
+package fabulum.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import fabulum.core.delivery.SendOutcome;
+import fabulum.server.platform.DiskReserve;
+import fabulum.server.testing.Answer;
+import fabulum.server.testing.Browser;
+import fabulum.server.testing.Fabulum;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import tools.jackson.databind.JsonNode;
+
+/** What waits to go: through refusals, a network that is closed, a restart, and a full disk. */
+class OutboxTest {
+  @TempDir Path folder;
+  private Fabulum fabulum;
+  private Browser maren;
+  private String number;
+  private long id;
+
+  @BeforeEach
+  void start() {
+    fabulum = Fabulum.startInBusiness(folder);
+    maren = fabulum.signedIn("maren");
+    number = fabulum.freshNumber();
+    fabulum.webhook().text(number, Fabulum.DOCK, "hello?").require(200);
+    id = maren.conversationOf(number).path("id").asLong();
+  }
+
+  @AfterEach
+  void stop() {
+    fabulum.close();
+  }
+
+  private String delivery(String words) {
+    return String.valueOf(
+        fabulum.tables.queryForObject(
+            "select delivery from entry where words = ? and kind = 'OUT'", String.class, words));
+  }
+
+  private boolean comesTo(String words, String state) {
+    return fabulum.comesTo(
+        "select max(delivery) from entry where words = '" + words + "' and kind = 'OUT'", state);
+  }
+
+  private JsonNode troubles() {
+    return maren.get("/api/office/troubles").require(200).json();
+  }
+
+  @Test
+  void aNetworkThatDoesNotKnowOurKeyIsWaitedForAndLeadsSeeIt() {
+    fabulum.network.closed = Optional.of(new SendOutcome.Closed("unknown-key", "No such key."));
+    maren.answer(id, "through the night").require(200);
+    maren.answer(id, "and the next").require(200);
+    fabulum.network.awaitHanded("through the night", 2, this::second);
+    for (int days = 0; days < 3; days++) {
+      fabulum.clock.advance(Duration.ofDays(1));
+      int soFar = (int) fabulum.network.timesHanded("through the night");
+      fabulum.network.awaitHanded("through the night", soFar + 1, this::second);
+    }
+    assertThat(delivery("through the night")).isEqualTo("WAITING");
+    assertThat(fabulum.network.timesHanded("and the next")).as("one text is tried").isZero();
+    assertThat(troubles().toString()).contains("NETWORK", "No such key.");
+
+    fabulum.network.closed = Optional.empty();
+    fabulum.network.awaitHanded("and the next", 1, this::second);
+
+    assertThat(comesTo("and the next", "SENT")).isTrue();
+    assertThat(delivery("through the night")).isEqualTo("SENT");
+    assertThat(troubles()).isEmpty();
+  }
+
+  private void second() {
+    fabulum.clock.advance(Duration.ofSeconds(1));
+  }
+
+  @Test
+  void theWaitsBetweenAttemptsGrowAndEndAfterADay() {
+    for (int i = 0; i < 400; i++) {
+      fabulum.network.script.add(
+          new SendOutcome.RefusedForNow("busy", "Too busy.", Optional.empty()));
+    }
+    Instant began = fabulum.clock.instant();
+    maren.answer(id, "patience").require(200);
+    fabulum.network.awaitHanded("patience", 5, this::second);
+    assertThat(Duration.between(began, fabulum.clock.instant()))
+        .as("1 s, 2 s, 5 s and 15 s")
+        .isGreaterThanOrEqualTo(Duration.ofSeconds(23));
+    int attempts = 5;
+    while (attempts < 150 && fabulum.comesTo(gone(attempts), "yes") && isWaiting()) {
+      attempts++;
+      fabulum.clock.advance(Duration.ofMinutes(20));
+    }
+
+    assertThat(comesTo("patience", "NOT_DELIVERED")).isTrue();
+    assertThat(fabulum.network.timesHanded("patience")).isBetween(60L, 110L);
+    assertThat(maren.conversationOf(number).path("group").asString()).isEqualTo("OUR_TURN");
+  }
+
+  /** Whether a text has been tried so often, or is not tried any more. */
+  private static String gone(int attempts) {
+    return "select case when coalesce(max(attempts), 999) >= "
+        + attempts
+        + " then 'yes' else 'no' end from outbox";
+  }
+
+  private boolean isWaiting() {
+    return delivery("patience").equals("WAITING");
+  }
+
+  @Test
+  void whatCameOfASendAndCouldNotBeKeptIsAskedAboutBeforeItIsSentAgain() {
+    fabulum.tables.execute("alter table unreported add constraint broken check (asked > 5)");
+    String reference = Fabulum.reference();
+    fabulum.network.secretlyTaken.put(reference, "n-kept");
+    maren
+        .post(
+            "/api/conversations/" + id + "/texts",
+            Map.of("words", "sent once", "reference", reference))
+        .require(200);
+    assertThat(fabulum.comesTo("select max(attempts) from outbox where ask_first", "1")).isTrue();
+    fabulum.tables.execute("alter table unreported drop constraint broken");
+
+    for (int i = 0; i < 60 && !delivery("sent once").equals("SENT"); i++) {
+      second();
+      fabulum.comesToWithin("select delivery from entry where words = 'sent once'", "SENT", 100);
+    }
+
+    assertThat(comesTo("sent once", "SENT")).isTrue();
+    assertThat(fabulum.network.timesHanded("sent once")).isEqualTo(1);
+  }
+
+  @Test
+  void whatWasLeftFromTheLastRunIsAskedAboutFirst() {
+    fabulum.network.script.add(
+        new SendOutcome.RefusedForNow("busy", "Too busy.", Optional.of(Duration.ofHours(1))));
+    String reference = Fabulum.reference();
+    maren
+        .post(
+            "/api/conversations/" + id + "/texts",
+            Map.of("words", "over the restart", "reference", reference))
+        .require(200);
+    fabulum.network.awaitHanded("over the restart", 1, () -> {});
+    assertThat(fabulum.comesTo("select max(attempts) from outbox", "1")).isTrue();
+    fabulum.close();
+
+    fabulum = Fabulum.start(folder, "--fabulum.clock.at=2026-06-09T16:00:00-05:00");
+    assertThat(fabulum.comesTo("select count(*) from outbox", "0")).isTrue();
+
+    assertThat(fabulum.network.asked).contains(reference);
+  }
+
+  @Test
+  void aFullDiskStopsWritingAndNotReadingAndAllGoesOnWithRoomAgain() {
+    Browser priya = fabulum.signedIn("priya");
+    DiskReserve disk = fabulum.context.getBean(DiskReserve.class);
+    fabulum.room.set(1L << 20);
+    assertThat(fabulum.becomes(disk::isStopped)).isTrue();
+
+    Answer refused = maren.answer(id, "not now").require(503);
+    assertThat(refused.problem()).isEqualTo("no-space");
+    assertThat(refused.json().path("detail").asString()).contains("disk is almost full", "kept");
+    fabulum.webhook().text(number, Fabulum.DOCK, "keep me").require(503);
+    assertThat(priya.script(id).size()).isEqualTo(1);
+    fabulum.signedIn("maren").get("/api/conversations?group=OUR_TURN").require(200);
+    assertThat(troubles().toString()).contains("DISK_FULL");
+
+    fabulum.room.set(1L << 30);
+    assertThat(fabulum.becomes(() -> !disk.isStopped())).isTrue();
+    assertThat(troubles().toString()).contains("DISK_LOW").doesNotContain("DISK_FULL");
+    fabulum.webhook().text(number, Fabulum.DOCK, "keep me").require(200);
+    maren.answer(id, "now").require(200);
+    assertThat(comesTo("now", "SENT")).isTrue();
+  }
+
+  @Test
+  void theRoomOnTheDiskIsMeasuredWhereTheDataIs() throws IOException {
+    long room = DiskReserve.Room.of(folder.resolve("not/made/yet")).usable();
+    assertThat(room).isPositive();
+    assertThat(List.of(folder.toFile().getUsableSpace() / 2, room)).isSorted();
+  }
+}
