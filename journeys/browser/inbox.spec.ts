@@ -99,12 +99,12 @@ test('a draft survives moving about and a reload, and a note is another paper', 
   await page.reload();
   await expect(page.getByLabel('Reply to')).toHaveValue('half a thought');
 
-  await page.getByRole('button', { name: /Note \(begun\)/ }).click();
+  await page.getByRole('button', { name: /Note \(draft\)/ }).click();
   await page.getByRole('button', { name: 'Add the note' }).click();
   const script = page.getByRole('region', { name: 'Script' });
   await expect(script).toContainText('ask Eli first');
   expect(await arrivedOn(page, one)).toEqual([]);
-  await page.getByRole('button', { name: /Reply \(begun\)/ }).click();
+  await page.getByRole('button', { name: /Reply \(draft\)/ }).click();
   await expect(page.getByLabel('Reply to')).toHaveValue('half a thought');
 });
 

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useMatch, useNavigate } from 'react-router';
-import { ChangePassword, Invitation, SignIn } from '../features/session';
+import { ChangePassword, Invitation, SignIn, useOnePerson } from '../features/session';
 import { sessionQuery } from '../shared/api';
 import { MeContext, NowProvider, ProblemNote } from '../shared/ui';
 import { Frame } from './Frame';
@@ -9,6 +9,7 @@ import { Frame } from './Frame';
 export function App() {
   const navigate = useNavigate();
   const session = useQuery(sessionQuery);
+  useOnePerson(session.data);
   const secret = useMatch('/invitation/:secret')?.params.secret;
   if (secret !== undefined && !session.isPending) {
     return <Invitation secret={secret} onIn={() => void navigate('/inbox', { replace: true })} />;
@@ -19,7 +20,7 @@ export function App() {
     ) : (
       <NowProvider serverNow={session.data.now} readAt={session.dataUpdatedAt} runs={session.data.clockRuns}>
         <MeContext.Provider value={session.data}>
-          <Frame session={session.data} />
+          <Frame key={session.data.staff.id} session={session.data} />
         </MeContext.Provider>
       </NowProvider>
     );

@@ -1,19 +1,15 @@
 import { Box } from '@mui/material';
-import { lazy, Suspense, useState } from 'react';
-import { Navigate, Route, Routes } from 'react-router';
-import { Inbox } from '../features/inbox';
+import { Suspense, useState } from 'react';
+import { Outlet } from 'react-router';
 import { useTelling } from '../features/notices';
-import { OfficePage } from '../features/office';
 import { WriteTo } from '../features/write-to';
 import { useLive } from '../realtime';
 import type { LiveMessage, Session } from '../shared/api';
 import { useKeys } from '../shared/ui';
+import { AskBeforeLeaving } from './AskBeforeLeaving';
 import { KeysHelp } from './KeysHelp';
 import { Masthead } from './Masthead';
-
-/** What is opened now and then is fetched then; the inbox need not wait for it. */
-const SetUp = lazy(() => import('../features/setup').then((feature) => ({ default: feature.SetUp })));
-const Me = lazy(() => import('../features/me').then((feature) => ({ default: feature.Me })));
+import { Troubles } from './Troubles';
 
 /** What a new text is announced as, to those who listen rather than look. */
 function announcement(message: LiveMessage): string | undefined {
@@ -28,27 +24,20 @@ export function Frame({ session }: { session: Session }) {
   const [announced, setAnnounced] = useState('');
   const [help, setHelp] = useState(false);
   const tell = useTelling();
-  const lineState = useLive((message) => {
+  const lineState = useLive(session.staff.id, (message) => {
     tell(message);
     const words = announcement(message);
     if (words) setAnnounced(words);
   });
-  const leads = session.may.includes('LEAD');
   const writes = session.may.includes('TEXT');
   const [writing, setWriting] = useState(false);
   useKeys({ '?': () => setHelp(true), w: writes ? () => setWriting(true) : undefined });
   return (
     <Box sx={{ height: '100dvh', display: 'flex', flexDirection: 'column' }}>
       <Masthead session={session} lineState={lineState} onHelp={() => setHelp(true)} onWrite={() => setWriting(true)} />
+      <Troubles session={session} />
       <Suspense fallback={<Box component="main" aria-busy="true" />}>
-        <Routes>
-          <Route path="/inbox/:id?" element={<Inbox session={session} />} />
-          <Route path="/identify/:id?" element={<Inbox session={session} toIdentify />} />
-          <Route path="/me/*" element={<Me session={session} />} />
-          {leads && <Route path="/office" element={<OfficePage session={session} />} />}
-          {leads && <Route path="/setup/*" element={<SetUp session={session} />} />}
-          <Route path="*" element={<Navigate to="/inbox" replace />} />
-        </Routes>
+        <Outlet />
       </Suspense>
       <Box
         aria-live="polite"
@@ -58,6 +47,7 @@ export function Frame({ session }: { session: Session }) {
         {announced}
       </Box>
       {writing && <WriteTo onClose={() => setWriting(false)} />}
+      <AskBeforeLeaving />
       <KeysHelp open={help} onClose={() => setHelp(false)} />
     </Box>
   );

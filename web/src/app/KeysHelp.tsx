@@ -1,4 +1,16 @@
-import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle } from '@mui/material';
+import {
+  Box,
+  Button,
+  Dialog,
+  DialogActions,
+  DialogContent,
+  DialogTitle,
+  FormControlLabel,
+  Switch,
+} from '@mui/material';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { ask, keys, type Session } from '../shared/api';
+import { ProblemNote, useMe } from '../shared/ui';
 
 const KEYS: [string, string][] = [
   ['↑ ↓', 'walk the list'],
@@ -28,6 +40,14 @@ const KEYS: [string, string][] = [
 ];
 
 export function KeysHelp({ open, onClose }: { open: boolean; onClose: () => void }) {
+  const queries = useQueryClient();
+  const { letterKeys } = useMe();
+  const set = useMutation({
+    mutationFn: (on: boolean) => ask('PUT', '/api/me/letter-keys', { on }),
+    onMutate: (on) =>
+      queries.setQueryData<Session | null>(keys.session, (had) => (had ? { ...had, letterKeys: on } : had)),
+    onSettled: () => queries.invalidateQueries({ queryKey: keys.session }),
+  });
   return (
     <Dialog open={open} onClose={onClose} aria-labelledby="keys-title" maxWidth="md" fullWidth>
       <DialogTitle id="keys-title">Keys</DialogTitle>
@@ -47,6 +67,16 @@ export function KeysHelp({ open, onClose }: { open: boolean; onClose: () => void
             </Box>
           ))}
         </Box>
+        <FormControlLabel
+          sx={{ mt: 1.5 }}
+          control={<Switch checked={letterKeys} onChange={(_, on) => set.mutate(on)} />}
+          label="Single-letter keys"
+        />
+        <Box sx={{ typography: 'body2', color: 'text.secondary' }}>
+          They never act while you type. Switch them off if you use speech input or press keys by accident; arrows,
+          Enter, Esc and keys with Ctrl go on working. You find this again in your menu, under Keys.
+        </Box>
+        {set.error && <ProblemNote problem={set.error} />}
       </DialogContent>
       <DialogActions>
         <Button onClick={onClose}>Close</Button>

@@ -4,7 +4,7 @@ import { useEffect } from 'react';
 import { NavLink } from 'react-router';
 import type { LineState } from '../realtime';
 import { NoticesMenu } from '../features/notices';
-import { countsQuery, noticesQuery, type Session } from '../shared/api';
+import { countsQuery, noticesQuery, type Session, useOnline } from '../shared/api';
 import { ActButton, useRefusal } from '../shared/ui';
 import { bookSerif } from '../theme';
 import { JumpBox } from './JumpBox';
@@ -42,6 +42,7 @@ export function Masthead({ session, lineState, onHelp, onWrite }: Props) {
   const unseen = useQuery(noticesQuery).data?.unseen;
   const leads = session.may.includes('LEAD');
   const mayText = useRefusal('TEXT');
+  const online = useOnline();
   useEffect(() => {
     document.title = unseen ? `(${unseen}) Fabulum` : 'Fabulum';
   }, [unseen]);
@@ -120,9 +121,9 @@ export function Masthead({ session, lineState, onHelp, onWrite }: Props) {
       </Box>
       <Box sx={{ display: { xs: 'block', sm: 'none' }, flex: 1 }} />
       <NoticesMenu />
-      {lineState === 'lost' && (
+      {(!online || lineState === 'lost') && (
         <Box role="status" sx={{ color: 'warning.main', fontWeight: 600, typography: 'body2' }}>
-          No connection; trying again
+          {online ? 'No connection; trying again' : 'Offline'}
         </Box>
       )}
       <MyMenu session={session} onHelp={onHelp} />

@@ -4,7 +4,8 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { Leaving } from '../features/office';
-import { ask, keys, type Session } from '../shared/api';
+import { tellEnded } from '../features/session';
+import { ask, endSession, keys, type Session } from '../shared/api';
 import { StaffMark } from '../shared/ui';
 
 const SCHEMES = [
@@ -31,8 +32,8 @@ export function MyMenu({ session, onHelp }: { session: Session; onHelp: () => vo
   const signOut = useMutation({
     mutationFn: () => ask('DELETE', '/api/session'),
     onSuccess: () => {
-      queries.clear();
-      queries.setQueryData(keys.session, null);
+      endSession(queries);
+      tellEnded();
     },
   });
   const works = session.may.includes('WORK');

@@ -6,6 +6,14 @@ import { tellOwnAct, useKeys, useOffer, withdrawOffer } from '../shared/ui';
 
 const PROBLEM_SHOWN_MS = 6_000;
 
+const MOST_NAMED = 5;
+
+/** The names, as far as they can be read at a glance. */
+function names(all: string[]): string {
+  const more = all.length - MOST_NAMED;
+  return more > 0 ? `${all.slice(0, MOST_NAMED).join(', ')} and ${more} more` : all.join(', ');
+}
+
 /** What was just done, and for some seconds the way to take it back. */
 export function UndoBar() {
   const queries = useQueryClient();
@@ -14,8 +22,10 @@ export function UndoBar() {
   const undo = useMutation({
     mutationFn: (name: string) => ask<UndoAnswer>('POST', `/api/undo/${name}`),
     onSuccess: (answer) => {
-      if (answer.left > 0)
-        say(`${answer.undone} taken back; ${answer.left} left, for something has happened there since.`);
+      if (answer.left.length > 0)
+        say(
+          `${answer.undone} taken back. Left as they are, because something happened there since: ${names(answer.left)}.`,
+        );
     },
     onError: (why) => say(why instanceof ApiProblem ? why.message : 'It could not be taken back.'),
     onSettled: () => {

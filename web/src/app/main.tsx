@@ -5,10 +5,10 @@ import { CssBaseline, ThemeProvider } from '@mui/material';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
-import { BrowserRouter } from 'react-router';
-import { ApiProblem, keys, onSignedOut } from '../shared/api';
+import { createBrowserRouter, RouterProvider } from 'react-router';
+import { ApiProblem, endSession, onSignedOut } from '../shared/api';
 import { theme } from '../theme';
-import { App } from './App';
+import { routes } from './routes';
 
 const MOST_RETRIES = 2;
 
@@ -21,9 +21,11 @@ const queries = new QueryClient({
       retry: (count, problem) =>
         count < MOST_RETRIES && !(problem instanceof ApiProblem && problem.status >= 400 && problem.status < 500),
     },
+    // Offline, what is pressed is refused at once: kept for later it would overtake what was pressed before.
+    mutations: { networkMode: 'always' },
   },
 });
-onSignedOut(() => queries.setQueryData(keys.session, null));
+onSignedOut(() => endSession(queries));
 
 const root = document.getElementById('root');
 if (root) {
@@ -32,9 +34,7 @@ if (root) {
       <ThemeProvider theme={theme} defaultMode="system" disableTransitionOnChange>
         <CssBaseline />
         <QueryClientProvider client={queries}>
-          <BrowserRouter>
-            <App />
-          </BrowserRouter>
+          <RouterProvider router={createBrowserRouter(routes)} />
         </QueryClientProvider>
       </ThemeProvider>
     </StrictMode>,

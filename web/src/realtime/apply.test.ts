@@ -14,6 +14,7 @@ const entry = (id: number, at: string, words: string): Entry => ({
   words,
   automatic: false,
   withdrawn: false,
+  needsHand: false,
   mentions: [],
 });
 

@@ -26,7 +26,7 @@ export function applyLive(queries: QueryClient, message: LiveMessage): void {
       if (message.conversation) applyConversation(queries, message.conversation, message.entries);
       return;
     case 'GONE':
-      if (message.gone !== undefined) applyGone(queries, message.gone);
+      if (message.gone !== undefined) applyGone(queries, message.gone, message.why ?? '');
       return;
     case 'WATCHED':
       if (message.watched) applyWatched(queries, message.watched);
@@ -34,16 +34,20 @@ export function applyLive(queries: QueryClient, message: LiveMessage): void {
     case 'NOTICE':
       readNoticesAgain(queries);
       return;
+    case 'TROUBLES':
+      void queries.invalidateQueries({ queryKey: keys.troubles });
+      return;
     case 'PEOPLE':
       for (const queryKey of [keys.staff, keys.session, keys.office, keys.setup, keys.me])
         void queries.invalidateQueries({ queryKey });
   }
 }
 
-/** What is no longer for us to see leaves the page at once. */
-function applyGone(queries: QueryClient, id: number): void {
+/** What is no longer for us to see leaves the page at once, with a sentence why. */
+function applyGone(queries: QueryClient, id: number, why: string): void {
+  queries.setQueryData(keys.gone(id), why);
   queries.setQueriesData<InfiniteData<InboxPage>>({ queryKey: keys.lists }, (list) => list && withoutRow(list, id));
-  void queries.resetQueries({ queryKey: keys.dossier(id) });
+  queries.removeQueries({ queryKey: keys.dossier(id) });
   queries.removeQueries({ queryKey: keys.script(id) });
   readNoticesAgain(queries);
   void queries.invalidateQueries({ queryKey: keys.lines });
@@ -67,6 +71,8 @@ export function withoutRow(list: InfiniteData<InboxPage>, id: number): InfiniteD
 }
 
 function applyConversation(queries: QueryClient, row: Conversation, entries: Entry[]): void {
+  // What we are told of is ours to see, if not before.
+  queries.removeQueries({ queryKey: keys.gone(row.id) });
   queries.setQueriesData<InfiniteData<InboxPage>>({ queryKey: keys.lists }, (list) => list && withRow(list, row));
   readListsAgain(queries, row);
   void queries.invalidateQueries({ queryKey: keys.jump });

@@ -42,7 +42,7 @@ class Line {
 let queries: QueryClient;
 
 const listen = (onMessage: (message: LiveMessage) => void = () => undefined) =>
-  renderHook(({ hears }) => useLive(hears), {
+  renderHook(({ hears }) => useLive(1, hears), {
     initialProps: { hears: onMessage },
     wrapper: ({ children }: { children: ReactNode }) =>
       createElement(QueryClientProvider, { client: queries }, children),

@@ -2,6 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useEffectEvent, useState } from 'react';
 import { keys, type LiveMessage } from '../shared/api';
 import { applyLive } from './apply';
+import { type Hearing, SharedStream } from './sharedStream';
 
 /** Without a sign of life for this long the line counts as dead: the server beats every 15 s. */
 const PATIENCE_MS = 40_000;
@@ -12,63 +13,75 @@ export type LineState = 'opening' | 'live' | 'lost';
 /**
  * Listens to the server for as long as the page is open. After a break it goes on where it stopped; what was missed in between is told
  * then, or, after a long break, read again. `onMessage` hears every message after it was applied.
+ *
+ * @param staff who listens; all their tabs share one stream
  */
-export function useLive(onMessage: (message: LiveMessage) => void): LineState {
+export function useLive(staff: number, onMessage: (message: LiveMessage) => void): LineState {
   const queries = useQueryClient();
   const [state, setState] = useState<LineState>('opening');
   // Whoever listens may change with every page; the line stays open.
   const tell = useEffectEvent(onMessage);
 
   useEffect(() => {
-    let source: EventSource | undefined;
     let position = '';
     let watchdog: ReturnType<typeof setTimeout> | undefined;
     let again: ReturnType<typeof setTimeout> | undefined;
 
     const alive = () => {
       clearTimeout(watchdog);
-      watchdog = setTimeout(reopen, PATIENCE_MS);
+      watchdog = setTimeout(silent, PATIENCE_MS);
     };
-    const heard = (event: MessageEvent<string>) => {
-      alive();
-      const message = JSON.parse(event.data) as LiveMessage;
-      // The first message of a listener without a place only says where the stream stands: what was read before it may be older.
-      const first = position === '';
-      position = event.lastEventId || position;
-      setState('live');
-      applyLive(queries, first ? { type: 'READ_AGAIN', entries: [], by: [] } : message);
-      tell(message);
-    };
-    const failed = () => {
+    const stream = new SharedStream(
+      `fabulum.live.${staff}`,
+      (after) => (after ? `/api/live?after=${encodeURIComponent(after)}` : '/api/live'),
+      {
+        onSaid: ({ data, position: next }) => {
+          alive();
+          const message = JSON.parse(data) as LiveMessage;
+          // The first message of a listener without a place only says where the stream stands: what was read before may be older.
+          const first = position === '';
+          position = next || position;
+          setState('live');
+          applyLive(queries, first ? { type: 'READ_AGAIN', entries: [], by: [] } : message);
+          tell(message);
+        },
+        onHearing: hearing,
+      },
+      () => position,
+    );
+    function silent() {
       setState('lost');
-      if (source?.readyState === EventSource.CLOSED) {
-        void queries.invalidateQueries({ queryKey: keys.session });
-        clearTimeout(again);
-        again = setTimeout(reopen, AGAIN_MS);
-      }
-    };
-    function reopen() {
-      source?.close();
-      source = new EventSource(position ? `/api/live?after=${encodeURIComponent(position)}` : '/api/live');
-      source.onmessage = heard;
-      source.onerror = failed;
+      stream.again();
       alive();
     }
+    function hearing(now: Hearing) {
+      if (now === 'open') {
+        alive();
+        return;
+      }
+      setState('lost');
+      if (now === 'closed') {
+        void queries.invalidateQueries({ queryKey: keys.session });
+        clearTimeout(again);
+        again = setTimeout(() => stream.again(), AGAIN_MS);
+      }
+    }
     const awake = () => {
-      if (document.visibilityState === 'visible' && source?.readyState !== EventSource.OPEN) reopen();
+      if (document.visibilityState === 'visible') stream.wake();
     };
+    const online = () => stream.again();
 
-    reopen();
+    alive();
     document.addEventListener('visibilitychange', awake);
-    window.addEventListener('online', reopen);
+    window.addEventListener('online', online);
     return () => {
-      source?.close();
+      stream.close();
       clearTimeout(watchdog);
       clearTimeout(again);
       document.removeEventListener('visibilitychange', awake);
-      window.removeEventListener('online', reopen);
+      window.removeEventListener('online', online);
     };
-  }, [queries]);
+  }, [queries, staff]);
 
   return state;
 }

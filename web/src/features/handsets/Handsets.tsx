@@ -36,7 +36,7 @@ export function Handsets() {
     return [...first, ...known.filter((one) => !busy.includes(one.number))];
   }, [overview.data]);
   const shown = matching(people, words);
-  const fresh = words.trim() !== '' && !people.some((one) => one.number === words.trim());
+  const fresh = words.trim() !== '' && !people.some((one) => one.number === words.trim() || one.name === words.trim());
   const name = people.find((one) => one.number === number)?.name ?? 'a new number';
   return (
     <Box
@@ -72,6 +72,12 @@ export function Handsets() {
             fullWidth
             value={words}
             onChange={(e) => setWords(e.target.value)}
+            onKeyDown={(e) => {
+              if (e.key !== 'Enter') return;
+              const typed = /\d{3}/.test(words) && fresh;
+              const only = typed || shown.length === 0 ? words.trim() : shown[0]?.number;
+              if (only) setNumber(only);
+            }}
             placeholder="A name, or any number"
             inputProps={{ 'aria-label': 'Find or type a number' }}
             sx={{ border: 1, borderColor: 'text.secondary', borderRadius: 1, px: 1, bgcolor: 'background.paper' }}

@@ -1,5 +1,6 @@
 import { Box, ButtonBase } from '@mui/material';
 import type { InboxCounts, Session } from '../../shared/api';
+import { EVERYTHING } from '../../shared/sentence';
 import { inGroup, type ListAddress, type ListGroup } from './model/choice';
 import { SavedSentences } from './SavedSentences';
 import { SentenceLine } from './SentenceLine';
@@ -25,6 +26,7 @@ function countWords(count: number, most: number): string {
 
 /** The groups with their counts, and the sentence that says which conversations these are. */
 export function ListHead({ session, address, counts, toIdentify, onChange }: Props) {
+  const lost = counts?.notDelivered ?? 0;
   return (
     <Box sx={{ borderBottom: 1, borderColor: 'divider' }}>
       <Box
@@ -60,6 +62,14 @@ export function ListHead({ session, address, counts, toIdentify, onChange }: Pro
         })}
       </Box>
       <Box sx={{ px: 1.5, pt: 0.75, pb: 1, display: 'grid', gap: 0.5 }}>
+        {lost > 0 && !address.sentence.failed && (
+          <ButtonBase
+            onClick={() => onChange({ ...inGroup(address, 'OUR_TURN'), sentence: { ...EVERYTHING, failed: true } })}
+            sx={{ justifySelf: 'start', typography: 'body2', color: 'error.main', fontWeight: 600 }}
+          >
+            × Needs a hand: {lost} not delivered
+          </ButtonBase>
+        )}
         <SentenceLine address={address} toIdentify={toIdentify} onChange={onChange} />
         <SavedSentences session={session} address={address} onChange={onChange} />
       </Box>

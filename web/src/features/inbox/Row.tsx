@@ -26,7 +26,12 @@ interface Props {
   onMark: (further: boolean) => void;
 }
 
-const BACK_WORDS = { ITS_TIME: 'back: its time', CUSTOMER_WROTE: 'back: they wrote', TAKEN_UP: 'taken up again' };
+const BACK_WORDS = {
+  ITS_TIME: 'back: its time',
+  CUSTOMER_WROTE: 'back: they wrote',
+  NOT_DELIVERED: 'back',
+  TAKEN_UP: 'taken up again',
+};
 
 function standingWords(row: Conversation, now: Date, zone: string): string {
   if (row.group !== 'SET_ASIDE') return standing(row, now);
@@ -134,6 +139,14 @@ export function Row({ row, me, chosen, lineName, zone, topics, watchers, marked,
             }}
           >
             <span>{lineName}</span>
+            {row.failed && (
+              <Box
+                component="span"
+                sx={{ color: 'error.main', fontWeight: 600, overflow: 'hidden', textOverflow: 'ellipsis' }}
+              >
+                × not delivered: {row.failureReason}
+              </Box>
+            )}
             {watchers.map(({ staff, writing }) => (
               <Box
                 key={staff.id}
@@ -154,11 +167,6 @@ export function Row({ row, me, chosen, lineName, zone, topics, watchers, marked,
             {row.toIdentify && (
               <Box component="span" sx={{ color: 'info.main', fontWeight: 600 }}>
                 ? to identify
-              </Box>
-            )}
-            {row.failed && (
-              <Box component="span" sx={{ color: 'error.main', fontWeight: 600 }}>
-                × not delivered
               </Box>
             )}
           </Box>

@@ -3,13 +3,14 @@ import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { useState } from 'react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { useKeys } from '../../shared/ui';
+import { session } from '../../testing/data';
 import { show } from '../../testing/show';
 import { useHeldKeys } from './useHeldKeys';
 
 let done: string[] = [];
 
 /** A list whose scripts are drawn when the test says so. */
-function Desk({ several = false }: { several?: boolean }) {
+function Desk({ several = false, paper = false }: { several?: boolean; paper?: boolean }) {
   const [here, setHere] = useState(1);
   const [drawn, setDrawn] = useState(0);
   useHeldKeys(here === drawn, several);
@@ -18,9 +19,18 @@ function Desk({ several = false }: { several?: boolean }) {
     t: () => done.push(`take ${drawn}`),
     d: () => done.push(`done ${drawn}`),
     h: () => done.push(`hand over ${drawn}`),
-    r: () => done.push(`write ${drawn}`),
+    r: () => {
+      done.push(`write ${drawn}`);
+      document.querySelector('textarea')?.focus();
+    },
+    w: () => done.push('write to somebody'),
   });
-  return <button onClick={() => setDrawn(here)}>Draw</button>;
+  return (
+    <>
+      <button onClick={() => setDrawn(here)}>Draw</button>
+      {paper && <textarea />}
+    </>
+  );
 }
 
 const press = (...keys: string[]) =>
@@ -73,12 +83,40 @@ describe('keys that mean a conversation', () => {
     expect(done).toEqual(['done 0']);
   });
 
+  it('are kept however long it takes when they are to be written', async () => {
+    show(<Desk paper />);
+    press('r', ...'yes');
+    const now = Date.now();
+    vi.spyOn(Date, 'now').mockReturnValue(now + 5_000);
+    press(...'we do');
+    expect(done).toEqual([]);
+    drawIt();
+    const typed: string[] = [];
+    document.execCommand = (_: string, __?: boolean, letter = '') => typed.push(letter) > 0;
+    await waitFor(() => expect(typed.join('')).toBe('yeswe do'));
+    expect(done).toEqual(['write 1']);
+    vi.restoreAllMocks();
+  });
+
+  it('do nothing for who has switched single letters off', () => {
+    show(<Desk />, {}, { ...session, letterKeys: false });
+    press('t', 'd');
+    drawIt();
+    press('t', 'ArrowDown');
+    expect(done).toEqual([]);
+  });
+
   it('are no commands when they were to be written, and there is no paper', async () => {
     show(<Desk />);
     press('r', 'h', 'd');
     drawIt();
     await waitFor(() => expect(done).toEqual(['write 1']));
+    press('t', 'w', 'd');
+    expect(done).toEqual(['write 1']);
+    const now = Date.now();
+    vi.spyOn(Date, 'now').mockReturnValue(now + 2_000);
     press('t');
     expect(done).toEqual(['write 1', 'take 1']);
+    vi.restoreAllMocks();
   });
 });

@@ -8,6 +8,7 @@ const KINDS: [NoticeKind, string][] = [
   ['MINE', 'what is mine'],
   ['NOBODYS', 'what is nobody’s'],
   ['MENTION', 'notes that name me'],
+  ['UNDELIVERED', 'texts that were not delivered'],
   ['SOON', 'what of mine is soon late'],
   ['LATE', 'what of mine is late'],
 ];

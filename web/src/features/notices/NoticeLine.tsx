@@ -1,10 +1,11 @@
 import { Box, Button, ButtonBase } from '@mui/material';
-import { useMutation, useQuery } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { ask, linesQuery, type Notice } from '../../shared/api';
+import { type Dossier, dossierQuery, linesQuery, type Notice } from '../../shared/api';
 import { timeLeft } from '../../shared/format';
-import { ActButton, Moment, ProblemNote, useRefusal } from '../../shared/ui';
+import { ActButton, Moment, ProblemNote, useMe, useRefusal } from '../../shared/ui';
 import { bookSerif } from '../../theme';
+import { answeredMeanwhile, useSend, useSheet } from '../writing';
 import { kindWords, noticeName } from './model/tell';
 
 const LATE = ['LATE', 'SOON'];
@@ -21,7 +22,12 @@ export function NoticeLine({ notice, onOpen, onSeen }: Props) {
   const [answering, setAnswering] = useState(false);
   const refusal = useRefusal('TEXT');
   const zone = useQuery(linesQuery).data?.find((line) => line.id === conversation.lineId)?.zone ?? 'UTC';
-  const colour = notice.kind === 'LATE' ? 'error.main' : notice.kind === 'SOON' ? 'warning.main' : 'info.main';
+  const colour =
+    notice.kind === 'LATE' || notice.kind === 'UNDELIVERED'
+      ? 'error.main'
+      : notice.kind === 'SOON'
+        ? 'warning.main'
+        : 'info.main';
   const waits = conversation.group === 'OUR_TURN' && conversation.secondsLeft !== undefined;
   return (
     <Box
@@ -80,14 +86,33 @@ export function NoticeLine({ notice, onOpen, onSeen }: Props) {
 }
 
 function AnswerInPlace({ notice, onDone }: { notice: Notice; onDone: () => void }) {
-  const [words, setWords] = useState('');
-  const [reference] = useState(() => crypto.randomUUID());
-  const send = useMutation({
-    mutationFn: () => ask('POST', `/api/conversations/${notice.conversation.id}/texts`, { words, reference }),
-    onSuccess: onDone,
+  const dossier = useQuery(dossierQuery(notice.conversation.id));
+  if (dossier.data) return <AnswerForm notice={notice} dossier={dossier.data} onDone={onDone} />;
+  return dossier.error ? <ProblemNote problem={dossier.error} /> : <Box aria-busy="true" />;
+}
+
+/** The same paper as in the conversation: what is begun in one place stands in the other, and goes out once. */
+function AnswerForm({ notice, dossier, onDone }: { notice: Notice; dossier: Dossier; onDone: () => void }) {
+  const paper = useSheet(useMe().staff.id, dossier, 'REPLY');
+  const { words, reference, seen, again } = paper.sheet;
+  const send = useSend(notice.conversation.id, {
+    onSent: (sent) => {
+      paper.sent(sent.words, sent.reference);
+      onDone();
+    },
+    onStays: (_, differs) => paper.stays(differs),
   });
-  const go = () => {
-    if (words.trim() !== '' && !send.isPending) send.mutate();
+  const go = (whateverStandsThere = false) => {
+    if (words.trim() === '' || send.isPending) return;
+    paper.going();
+    send.mutate({
+      paper: 'REPLY',
+      words,
+      reference,
+      seen: whateverStandsThere ? undefined : seen,
+      again,
+      finish: false,
+    });
   };
   return (
     <Box
@@ -110,7 +135,7 @@ function AnswerInPlace({ notice, onDone }: { notice: Notice; onDone: () => void 
         // Whoever asked for the field wants to type.
         // eslint-disable-next-line jsx-a11y/no-autofocus
         autoFocus
-        onChange={(event: React.ChangeEvent<HTMLTextAreaElement>) => setWords(event.target.value)}
+        onChange={(event: React.ChangeEvent<HTMLTextAreaElement>) => paper.write(event.target.value)}
         onKeyDown={(event: React.KeyboardEvent) => {
           if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) go();
         }}
@@ -127,7 +152,13 @@ function AnswerInPlace({ notice, onDone }: { notice: Notice; onDone: () => void 
           p: 0.75,
         }}
       />
-      {send.error && <ProblemNote problem={send.error} />}
+      {send.error && (
+        <ProblemNote
+          problem={send.error}
+          retry={answeredMeanwhile(send.error) ? 'Send mine as well' : undefined}
+          onRetry={() => go(answeredMeanwhile(send.error))}
+        />
+      )}
       <Button type="submit" variant="contained" disabled={send.isPending || words.trim() === ''}>
         Send
       </Button>

@@ -180,6 +180,12 @@ export function Dossier(props: Props) {
           Nothing has been said here yet. It appears in the lists with the first text.
         </Box>
       )}
+      {conversation.failed && (
+        <Box role="note" sx={{ mt: 0.75, pl: 1.5, borderLeft: 3, borderColor: 'error.main', typography: 'body2' }}>
+          <strong>Not delivered:</strong> {conversation.failureReason} It is our turn until the text is sent again, sent
+          to another number, or left as it is. You can do that below the text in the script.
+        </Box>
+      )}
       {conversation.toIdentify && (
         <Box role="note" sx={{ mt: 0.75, pl: 1.5, borderLeft: 3, borderColor: 'info.main', typography: 'body2' }}>
           <strong>To identify.</strong>{' '}

@@ -1,6 +1,7 @@
-import { Box, Button, Tooltip } from '@mui/material';
+import { Box, Tooltip } from '@mui/material';
+import type { ReactNode } from 'react';
 import type { Entry } from '../../shared/api';
-import { day } from '../../shared/format';
+import { day, fullMoment } from '../../shared/format';
 import { Moment, StaffMark, useNow } from '../../shared/ui';
 import { bookSerif } from '../../theme';
 import { deliveryWords, direction, type Printed } from './model/scene';
@@ -12,8 +13,8 @@ interface Props {
   customer: string;
   me: number;
   teamName: (id: number) => string;
-  /** Puts the words of a text that was not delivered back onto the paper. */
-  onWriteAgain: (words: string) => void;
+  /** What one can do with a text that was not delivered. */
+  children?: ReactNode;
 }
 
 const MARGINS = { xs: '44px 1fr', sm: '56px 112px minmax(0, 68ch)' };
@@ -26,8 +27,12 @@ function speakerName(entry: Entry, customer: string): string {
   return entry.kind === 'NOTE' ? initials : `${name.split(' ')[0] ?? ''} ${initials}`;
 }
 
+function Aside({ children }: { children: ReactNode }) {
+  return <Box sx={{ typography: 'caption', color: 'text.secondary', fontStyle: 'italic' }}>{children}</Box>;
+}
+
 /** One line: the time margin, the speaker margin, the words. */
-export function EntryLine({ line, zone, customer, me, teamName, onWriteAgain }: Props) {
+export function EntryLine({ line, zone, customer, me, teamName, children }: Props) {
   const now = useNow();
   const { entry, newDay, named } = line;
   const note = entry.kind === 'NOTE';
@@ -136,12 +141,18 @@ export function EntryLine({ line, zone, customer, me, teamName, onWriteAgain }: 
                 >
                   {deliveryWords(entry)}
                   {entry.parts !== undefined && entry.parts > 1 && ` · ${entry.parts} parts`}
-                  {entry.delivery === 'NOT_DELIVERED' && (
-                    <Button onClick={() => onWriteAgain(entry.words ?? '')} sx={{ ml: 1, py: 0 }}>
-                      Write it again
-                    </Button>
-                  )}
                 </Box>
+              )}
+              {children}
+              {entry.claimedAt && (
+                <Aside>
+                  The network gave the time as {fullMoment(new Date(entry.claimedAt), zone)}, which cannot be.
+                </Aside>
+              )}
+              {entry.arrivedAt && (
+                <Aside>
+                  Reached us <Moment at={entry.arrivedAt} zone={zone} />, so late that nobody waits for an answer to it.
+                </Aside>
               )}
             </Box>
           </>

@@ -4,6 +4,7 @@ import { useMemo } from 'react';
 import { scriptQuery } from '../../shared/api';
 import { ProblemNote } from '../../shared/ui';
 import { EntryLine } from './EntryLine';
+import { LostText } from './LostText';
 import { printed } from './model/scene';
 
 interface Props {
@@ -12,11 +13,18 @@ interface Props {
   customer: string;
   me: number;
   teamName: (id: number) => string;
-  onWriteAgain: (words: string) => void;
+  /** Puts the words of a text that was not delivered back onto the paper. */
+  onWriteAgain: (words: string, again: number) => void;
+  /** Leaves such a text as it is. */
+  onLeave: (text: number) => void;
+  /** The line of the conversation. */
+  line: number;
+  /** Other numbers of the customer, in E.164. */
+  numbers: string[];
 }
 
 /** The script itself, to the very first text. It opens at its end and stays there while new lines come. */
-export function Lines({ id, onWriteAgain, ...shown }: Props) {
+export function Lines({ id, onWriteAgain, onLeave, line, numbers, ...shown }: Props) {
   const { zone } = shown;
   const query = useInfiniteQuery(scriptQuery(id));
   const lines = useMemo(() => {
@@ -50,8 +58,18 @@ export function Lines({ id, onWriteAgain, ...shown }: Props) {
             </Button>
           </Box>
         )}
-        {lines.map((line) => (
-          <EntryLine key={line.entry.id} line={line} onWriteAgain={onWriteAgain} {...shown} />
+        {lines.map((each) => (
+          <EntryLine key={each.entry.id} line={each} {...shown}>
+            {each.entry.needsHand && (
+              <LostText
+                entry={each.entry}
+                line={line}
+                numbers={numbers}
+                onWriteAgain={onWriteAgain}
+                onLeave={onLeave}
+              />
+            )}
+          </EntryLine>
         ))}
       </Box>
     </Box>

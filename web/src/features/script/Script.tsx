@@ -2,10 +2,19 @@ import { Box } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { memo, useEffect, useRef, useState } from 'react';
 import { useLocation } from 'react-router';
-import { ApiProblem, dossierQuery, linesQuery, type Session, teamsQuery, topicsQuery } from '../../shared/api';
+import {
+  ApiProblem,
+  dossierQuery,
+  goneQuery,
+  linesQuery,
+  type Session,
+  teamsQuery,
+  topicsQuery,
+} from '../../shared/api';
 import { ProblemNote, useKeys } from '../../shared/ui';
 import { bookSerif } from '../../theme';
 import { type WritingHandle, WritingPlace } from '../writing';
+import { Closed } from './Closed';
 import { Dossier } from './Dossier';
 import { HandOver } from './HandOver';
 import { Lines } from './Lines';
@@ -13,6 +22,7 @@ import { SetAsideMenu } from './SetAsideMenu';
 import { SummaryBand } from './SummaryBand';
 import { TopicPicker } from './TopicPicker';
 import { useActs } from './useActs';
+import { useTypedLately } from './useTypedLately';
 import { useWatch } from './useWatch';
 
 const FOLDED = 'fabulum.dossier-folded';
@@ -34,7 +44,8 @@ interface Props {
  * beside it.
  */
 export const Script = memo(function Script({ id, session, onBack }: Props) {
-  const dossier = useQuery(dossierQuery(id));
+  const gone = useQuery(goneQuery(id)).data;
+  const dossier = useQuery({ ...dossierQuery(id), enabled: gone === undefined });
   const lines = useQuery(linesQuery);
   const topics = useQuery(topicsQuery).data ?? [];
   const teams = useQuery(teamsQuery).data ?? [];
@@ -43,18 +54,20 @@ export const Script = memo(function Script({ id, session, onBack }: Props) {
   const acts = useActs(id, name);
   const [asideAnchor, setAsideAnchor] = useState<HTMLElement | null>(null);
   const [handing, setHanding] = useState(false);
-  const [busyWriting, setBusyWriting] = useState(false);
-  useWatch(id, busyWriting);
+  const [busyWriting, setBusyWriting] = useTypedLately();
+  useWatch(id, gone === undefined, busyWriting);
   const [aboutAnchor, setAboutAnchor] = useState<HTMLElement | null>(null);
   const setAsideButton = useRef<HTMLButtonElement>(null);
   const aboutButton = useRef<HTMLButtonElement>(null);
   const [open, setOpen] = useState(unfoldedAtFirst);
   const writing = useRef<WritingHandle>(null);
-  const begin = (useLocation().state as { write?: boolean } | null)?.write === true;
+  const asked = useLocation().state as { write?: boolean; words?: string; again?: number } | null;
+  const begin = asked?.write === true;
   const loaded = dossier.data !== undefined;
   useEffect(() => {
-    if (begin && loaded) writing.current?.begin('REPLY');
-  }, [begin, loaded]);
+    if (begin && loaded) writing.current?.begin('REPLY', asked.words, asked.again);
+    // Once for each time one comes here to write.
+  }, [begin, loaded, asked]);
   const fold = () => {
     localStorage.setItem(FOLDED, open ? 'yes' : 'no');
     setOpen(!open);
@@ -83,11 +96,12 @@ export const Script = memo(function Script({ id, session, onBack }: Props) {
     escape: onBack,
   });
 
+  const missing = dossier.error instanceof ApiProblem && dossier.error.status === 404;
+  if (gone !== undefined || missing) return <Closed why={gone} onBack={onBack} />;
   if (dossier.error && !dossier.data) {
-    const missing = dossier.error instanceof ApiProblem && dossier.error.status === 404;
     return (
       <Box sx={{ p: 3 }}>
-        <ProblemNote problem={dossier.error} onRetry={missing ? undefined : () => void dossier.refetch()} />
+        <ProblemNote problem={dossier.error} onRetry={() => void dossier.refetch()} />
       </Box>
     );
   }
@@ -158,7 +172,10 @@ export const Script = memo(function Script({ id, session, onBack }: Props) {
         customer={name}
         me={session.staff.id}
         teamName={teamName}
-        onWriteAgain={(words) => writing.current?.begin('REPLY', words)}
+        onWriteAgain={(words, again) => writing.current?.begin('REPLY', words, again)}
+        onLeave={acts.leave}
+        line={conversation.lineId}
+        numbers={dossier.data.customer?.otherNumbers ?? []}
       />
       <WritingPlace
         ref={writing}

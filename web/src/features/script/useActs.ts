@@ -1,5 +1,14 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { type ActAnswer, ask, type MomentKind, readAgain } from '../../shared/api';
+import { type QueryClient, useMutation, useQueryClient } from '@tanstack/react-query';
+import {
+  type ActAnswer,
+  ApiProblem,
+  ask,
+  isSending,
+  type MomentKind,
+  readAgain,
+  sendingKey,
+  sendScope,
+} from '../../shared/api';
 import { offerUndo, tellOwnAct } from '../../shared/ui';
 
 interface Act {
@@ -8,21 +17,37 @@ interface Act {
   body?: unknown;
   /** What is said beside the way to take it back; nothing for what is as easily done the other way round. */
   said?: string;
+  /** Pressed while a text was on its way: done only once that went out. */
+  after: boolean;
+}
+
+const NOT_SENT =
+  'The text before it did not go out, so this was not done either. Your words are kept; send them first.';
+
+/** Whether the last text or note to a conversation went out. */
+function wentOut(queries: QueryClient, id: number): boolean {
+  const sendings = queries.getMutationCache().findAll({ mutationKey: sendingKey(id) });
+  return sendings[sendings.length - 1]?.state.status !== 'error';
 }
 
 /** What one does with a conversation. The live stream brings the result; should it be down, what is shown is read again. */
 export function useActs(id: number, name: string) {
   const queries = useQueryClient();
   const act = useMutation({
-    mutationFn: ({ method, path, body }: Act) => ask<ActAnswer>(method, `/api/conversations/${id}/${path}`, body),
+    scope: sendScope(id),
+    mutationFn: ({ method, path, body, after }: Act) =>
+      after && !wentOut(queries, id)
+        ? Promise.reject(new ApiProblem('urn:fabulum:problem:not-sent', 409, NOT_SENT))
+        : ask<ActAnswer>(method, `/api/conversations/${id}/${path}`, body),
     onSuccess: (answer, { said }) => {
       if (said && answer.undo) offerUndo({ words: `${said}: ${name}`, undo: answer.undo });
       tellOwnAct();
     },
     onSettled: () => readAgain(queries, id),
   });
+  const go = (wanted: Omit<Act, 'after'>) => act.mutate({ ...wanted, after: isSending(queries, id) });
   const post = (path: string, said?: string, body?: unknown) => () =>
-    act.mutate({ method: 'POST', path, body, ...(said ? { said } : {}) });
+    go({ method: 'POST', path, body, ...(said ? { said } : {}) });
   return {
     /** `shown` is whose it is where one looks, 0 for nobody's: when a colleague has it by now, it is refused and says who. */
     take: (shown: number) => post('take', undefined, { shown })(),
@@ -34,9 +59,10 @@ export function useActs(id: number, name: string) {
     takeUp: post('take-up'),
     needsNoAnswer: post('no-answer-needed', 'No answer needed'),
     setAside: (kind: MomentKind, at?: string) => post('set-aside', 'Set aside', { kind, at })(),
-    addTopic: (topic: number) => act.mutate({ method: 'PUT', path: `topics/${topic}` }),
+    addTopic: (topic: number) => go({ method: 'PUT', path: `topics/${topic}` }),
     removeTopic: (topic: number, word: string) =>
-      act.mutate({ method: 'DELETE', path: `topics/${topic}`, said: `No longer about ${word}` }),
+      go({ method: 'DELETE', path: `topics/${topic}`, said: `No longer about ${word}` }),
+    leave: (text: number) => post(`texts/${text}/leave`, 'Left as it is')(),
     problem: act.error,
     busy: act.isPending,
   };

@@ -4,10 +4,11 @@ import { ask } from '../../shared/api';
 /** A page that says nothing for 11 s counts as gone. */
 const AGAIN_MS = 4_000;
 
-/** Says again and again that one is here, while the page can be seen, and that one has left. */
-export function useWatch(id: number, writing: boolean): void {
+/** Says again and again that one is here, of what one sees, while the page can be seen, and that one has left. */
+export function useWatch(id: number, seen: boolean, writing: boolean): void {
   const now = useRef(writing);
   useEffect(() => {
+    if (!seen) return undefined;
     const say = () => {
       if (document.visibilityState !== 'visible') return;
       ask('PUT', `/api/conversations/${id}/watch`, { writing: now.current }).catch(() => undefined);
@@ -26,10 +27,10 @@ export function useWatch(id: number, writing: boolean): void {
       window.removeEventListener('pagehide', leave);
       leave();
     };
-  }, [id]);
+  }, [id, seen]);
   useEffect(() => {
-    if (now.current === writing) return;
+    if (!seen || now.current === writing) return;
     now.current = writing;
     ask('PUT', `/api/conversations/${id}/watch`, { writing }).catch(() => undefined);
-  }, [id, writing]);
+  }, [id, seen, writing]);
 }

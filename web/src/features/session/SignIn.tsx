@@ -1,7 +1,7 @@
 import { Box, Button, TextField, Typography } from '@mui/material';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useEffect, useRef, useState } from 'react';
-import { ApiProblem, ask, keys, type Session } from '../../shared/api';
+import { ApiProblem, ask, keys, rescue, type Session } from '../../shared/api';
 import { bookSerif } from '../../theme';
 import { FrontPage } from './FrontPage';
 
@@ -16,7 +16,10 @@ export function SignIn() {
       await ask('GET', '/api/session').catch(() => undefined); // brings the token that guards against foreign pages
       return ask<Session>('POST', '/api/session', { name, password });
     },
-    onSuccess: (session) => queries.setQueryData(keys.session, session),
+    onSuccess: (session) => {
+      rescue(session);
+      queries.setQueryData(keys.session, session);
+    },
     onError: () => setPassword(''),
   });
   const submit = (event: FormEvent) => {

@@ -3,7 +3,9 @@ import { Navigate, Route, Routes } from 'react-router';
 import { HistoryPage } from './HistoryPage';
 import type { Session } from '../../shared/api';
 import { PlaceTabs } from '../../shared/ui';
+import { KeptAsidePage } from './KeptAsidePage';
 import { LinesPage } from './LinesPage';
+import { MailPage } from './MailPage';
 import { PeoplePage } from './PeoplePage';
 import { RecordPage } from './RecordPage';
 import { SignInsPage } from './SignInsPage';
@@ -20,6 +22,8 @@ const PLACES = [
   ['/setup/history', 'Who changed what'],
   ['/setup/record', 'Who may what'],
   ['/setup/sign-ins', 'Sign-ins'],
+  ['/setup/kept-aside', 'Kept aside'],
+  ['/setup/mail', 'Mail'],
 ] as const;
 
 /** Setting up the front office while everybody works. */
@@ -33,6 +37,8 @@ export function SetUp({ session }: { session: Session }) {
         <Route path="teams" element={<TeamsPage />} />
         <Route path="record" element={<RecordPage />} />
         <Route path="sign-ins" element={<SignInsPage />} />
+        <Route path="kept-aside" element={<KeptAsidePage />} />
+        <Route path="mail" element={<MailPage />} />
         <Route path="topics" element={<TopicsPage />} />
         <Route path="sites" element={<SitesPage />} />
         <Route path="history" element={<HistoryPage />} />

@@ -4,18 +4,26 @@ import { linesQuery, type SignInRecord, signInRecordQuery, staffQuery } from '..
 import { Moment, ProblemNote } from '../../shared/ui';
 
 const OUTCOMES: Record<SignInRecord['outcome'], string> = {
-  IN: 'came in',
-  WRONG: '× name and password did not go together',
-  SLOWED: '× too many tries, not even looked at',
+  IN: 'signed in',
+  WRONG: '× wrong name or password',
+  SLOWED: '× blocked after too many tries',
 };
 
-/** Every attempt to sign in, the newest first. */
+/** Refused attempts are counted by the hour; what else is shown is of the last of them. */
+function times(one: SignInRecord): string {
+  return one.tries > 1 ? `, ${one.tries} times within the hour` : '';
+}
+
+/** Who signed in, and attempts that were refused; the newest first. */
 export function SignInsPage() {
   const zone = useQuery(linesQuery).data?.[0]?.zone ?? 'UTC';
   const staff = useQuery(staffQuery).data ?? [];
   const record = useInfiniteQuery(signInRecordQuery);
   return (
     <Box sx={{ p: 2, maxWidth: 980 }}>
+      <Box component="p" sx={{ mt: 0, color: 'text.secondary' }}>
+        Kept for 90 days. Refused attempts are counted by the hour and account.
+      </Box>
       {record.error && <ProblemNote problem={record.error} onRetry={() => void record.refetch()} />}
       <Box component="ol" aria-label="Sign-ins" sx={{ listStyle: 'none', m: 0, p: 0 }}>
         {record.data?.pages.flat().map((one) => (
@@ -35,10 +43,11 @@ export function SignInsPage() {
               <Moment at={one.at} zone={zone} />
             </Box>
             <Box sx={{ overflowWrap: 'anywhere' }}>
-              {staff.find((each) => each.id === one.staffId)?.name ?? `“${one.name}”`}
+              {staff.find((each) => each.id === one.staffId)?.name ?? 'a name nobody has'}
             </Box>
             <Box sx={{ color: one.outcome === 'IN' ? 'text.primary' : 'error.main' }}>
               {OUTCOMES[one.outcome]}
+              {times(one)}
               {one.endedAt && (
                 <Box component="span" sx={{ color: 'text.secondary' }}>
                   , until <Moment at={one.endedAt} zone={zone} />

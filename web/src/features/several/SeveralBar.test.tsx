@@ -11,7 +11,11 @@ const GULL = {
   name: 'GULLWATCH',
   why: 'This sender is a name or short code and cannot be answered.',
 };
-const TEAMS: Answers = { 'GET /api/teams': [harbour] };
+const TEAMS: Answers = {
+  'GET /api/teams': [harbour],
+  'GET /api/several/draft': {},
+  'PUT /api/several/draft': undefined,
+};
 
 function Offered() {
   return <p>{useOffer()?.words ?? 'nothing to take back'}</p>;
@@ -55,12 +59,15 @@ describe('several at once', () => {
           done: running ? 1 : 2,
           running,
           skipped: [GULL],
+          notDelivered: [],
           undo: running ? undefined : 'u',
         };
       },
     });
     key('r');
-    fireEvent.change(screen.getByRole('textbox', { name: /^The text/ }), { target: { value: 'Low water on Friday.' } });
+    fireEvent.change(await screen.findByRole('textbox', { name: /^The text/ }), {
+      target: { value: 'Low water on Friday.' },
+    });
     fireEvent.click(screen.getByRole('button', { name: 'Look who gets it' }));
     const dialog = await screen.findByRole('dialog', { name: 'Send the text' });
     await within(dialog).findByText('This is done to 2 conversations. 1 conversation will be skipped:');
@@ -77,6 +84,25 @@ describe('several at once', () => {
     expect(document.activeElement).toBe(within(dialog).getByRole('button', { name: 'Close' }));
     fireEvent.keyDown(document.activeElement ?? document.body, { key: 'Escape' });
     expect(page.onClear).toHaveBeenCalled();
+  });
+
+  it('sends what was begun here before under the reference it was begun with, and says what did not arrive', async () => {
+    const begun = { words: 'Low water on Friday.', reference: 'reference-of-before', at: '2026-06-09T19:00:00Z' };
+    const done = { id: 1, what: 'TEXT', total: 1, done: 1, running: false, skipped: [], notDelivered: [GULL] };
+    const page = choose({
+      'GET /api/several/draft': { begun },
+      'POST /api/several/check': { will: 1, parts: 1, skipped: [] },
+      'POST /api/several': done,
+      'GET /api/several/1': done,
+    });
+    key('r');
+    await screen.findByDisplayValue('Low water on Friday.');
+    fireEvent.click(screen.getByRole('button', { name: 'Look who gets it' }));
+    fireEvent.click(await screen.findByRole('button', { name: 'Send 1 text, 1 part' }));
+    expect((await screen.findByRole('list', { name: 'Not delivered' })).textContent).toContain('GULLWATCH');
+    expect(page.told('POST', '/api/several')).toEqual([
+      { act: { ids: [3, 4, 9], what: 'TEXT', words: begun.words }, reference: begun.reference },
+    ]);
   });
 
   it('says when there is nothing to do, and leaves the choice as it was', async () => {

@@ -2,9 +2,10 @@ import { Box, Button, Menu, MenuItem } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { type MomentKind, type SeveralAct, teamsQuery, type Topic } from '../../shared/api';
-import { ActButton, TimeDialog, TopicMark, useKeys, useNow, useRefusal } from '../../shared/ui';
+import { ActButton, TimeDialog, TopicMark, useKeys, useMe, useNow, useRefusal } from '../../shared/ui';
 import { SeveralDialog } from './SeveralDialog';
 import { TextToEach } from './TextToEach';
+import { useBegun } from './useBegun';
 
 interface Props {
   chosen: Pick<SeveralAct, 'ids' | 'group' | 'sentence'>;
@@ -41,6 +42,7 @@ export function SeveralBar({ chosen, count, total, zone, topics, onAll, onClear 
     setWriting(false);
     setAct({ ...chosen, ...rest });
   };
+  const paper = useBegun(useMe().staff.id, writing);
   const works = useRefusal('WORK');
   const many = useRefusal('SEND_TO_MANY');
   // While several are chosen, the keys mean all of them.
@@ -125,16 +127,20 @@ export function SeveralBar({ chosen, count, total, zone, topics, onAll, onClear 
           onChoose={(at) => wanted({ what: 'SET_ASIDE', moment: 'AT', at })}
         />
       )}
-      {writing && (
+      {writing && paper.ready && (
         <TextToEach
           count={count}
+          words={paper.begun.words}
+          onWrite={paper.write}
           onClose={() => setWriting(false)}
-          onText={(words) => wanted({ what: 'TEXT', words })}
+          onText={() => wanted({ what: 'TEXT', words: paper.begun.words })}
         />
       )}
       {act && (
         <SeveralDialog
           act={act}
+          reference={act.what === 'TEXT' ? paper.begun.reference : undefined}
+          onBegun={act.what === 'TEXT' ? paper.sent : undefined}
           onClose={(finished) => {
             setAct(undefined);
             if (finished) onClear();

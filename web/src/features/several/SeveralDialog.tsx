@@ -6,6 +6,10 @@ import { useSeveral } from './useSeveral';
 
 interface Props {
   act: SeveralAct;
+  /** Under which it is done once; without it, one is made for it. */
+  reference?: string | undefined;
+  /** Told when the server has begun it. */
+  onBegun?: (() => void) | undefined;
   onClose: (finished: boolean) => void;
 }
 
@@ -34,11 +38,11 @@ function goWords(act: SeveralAct, check: SeveralCheck): string {
   }
 }
 
-function Skips({ skipped }: Pick<SeveralCheck, 'skipped'>) {
+function Skips({ name, skipped }: Pick<SeveralCheck, 'skipped'> & { name: string }) {
   return (
     <Box
       component="ul"
-      aria-label="Skipped"
+      aria-label={name}
       sx={{ maxHeight: 220, overflowY: 'auto', pl: 2.5, my: 1, typography: 'body2' }}
     >
       {skipped.map((skip) => (
@@ -51,8 +55,8 @@ function Skips({ skipped }: Pick<SeveralCheck, 'skipped'>) {
 }
 
 /** Says before anything goes what will happen and who is skipped; then shows how far it is. */
-export function SeveralDialog({ act, onClose }: Props) {
-  const { check, begin, result } = useSeveral(act);
+export function SeveralDialog({ act, reference, onBegun, onClose }: Props) {
+  const { check, begin, result } = useSeveral(act, reference, onBegun);
   const close = useRef<HTMLButtonElement>(null);
   const running = begin.isPending || result?.running === true;
   const finished = result !== undefined && !result.running;
@@ -82,7 +86,13 @@ export function SeveralDialog({ act, onClose }: Props) {
             value={result ? (100 * result.done) / Math.max(1, result.total - skipped.length) : 0}
           />
         )}
-        {skipped.length > 0 && <Skips skipped={skipped} />}
+        {skipped.length > 0 && <Skips name="Skipped" skipped={skipped} />}
+        {result && result.notDelivered.length > 0 && (
+          <>
+            <p>{many(result.notDelivered.length, 'text')} not delivered:</p>
+            <Skips name="Not delivered" skipped={result.notDelivered} />
+          </>
+        )}
         {act.what === 'TEXT' && !result && <Box sx={{ whiteSpace: 'pre-wrap', fontStyle: 'italic' }}>{act.words}</Box>}
       </DialogContent>
       <DialogActions>

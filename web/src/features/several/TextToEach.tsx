@@ -1,15 +1,15 @@
 import { Button, Dialog, DialogActions, DialogContent, DialogTitle, TextField } from '@mui/material';
-import { useState } from 'react';
 
 interface Props {
   count: number;
+  words: string;
+  onWrite: (words: string) => void;
   onClose: () => void;
-  onText: (words: string) => void;
+  onText: () => void;
 }
 
 /** The words of one text that goes to each of the chosen. */
-export function TextToEach({ count, onClose, onText }: Props) {
-  const [words, setWords] = useState('');
+export function TextToEach({ count, words, onWrite, onClose, onText }: Props) {
   return (
     <Dialog open onClose={onClose} aria-labelledby="each-title" fullWidth maxWidth="sm">
       <DialogTitle id="each-title">One text to each of {count}</DialogTitle>
@@ -23,13 +23,13 @@ export function TextToEach({ count, onClose, onText }: Props) {
           // Whoever asked for the paper wants to write.
           // eslint-disable-next-line jsx-a11y/no-autofocus
           autoFocus
-          onChange={(event) => setWords(event.target.value)}
+          onChange={(event) => onWrite(event.target.value)}
           slotProps={{ htmlInput: { maxLength: 1600 } }}
         />
       </DialogContent>
       <DialogActions>
         <Button onClick={onClose}>Cancel</Button>
-        <Button variant="contained" disabled={words.trim() === ''} onClick={() => onText(words)}>
+        <Button variant="contained" disabled={words.trim() === ''} onClick={onText}>
           Look who gets it
         </Button>
       </DialogActions>

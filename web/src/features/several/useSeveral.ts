@@ -9,10 +9,10 @@ const LOOK_MS = 300;
 const DONE_WORDS = { TOPIC: 'Topic given', SET_ASIDE: 'Set aside', DONE: 'Done', TEXT: 'Texts sent' };
 
 /** Looks at what an act on several would come to, then does it and follows it to its end. */
-export function useSeveral(act: SeveralAct) {
+export function useSeveral(act: SeveralAct, given?: string, onBegun?: () => void) {
   const queries = useQueryClient();
   const [batch, setBatch] = useState<number>();
-  const reference = useRef(crypto.randomUUID());
+  const reference = useRef<string>(given ?? crypto.randomUUID());
   const check = useQuery({
     queryKey: ['several', 'check', act],
     queryFn: () => ask<SeveralCheck>('POST', '/api/several/check', act),
@@ -22,7 +22,10 @@ export function useSeveral(act: SeveralAct) {
   });
   const begin = useMutation({
     mutationFn: () => ask<Batch>('POST', '/api/several', { act, reference: reference.current }),
-    onSuccess: (begun) => setBatch(begun.id),
+    onSuccess: (begun) => {
+      setBatch(begun.id);
+      onBegun?.();
+    },
   });
   const progress = useQuery({
     queryKey: ['several', 'batch', batch],

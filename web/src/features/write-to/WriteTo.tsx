@@ -22,8 +22,14 @@ interface Whom {
   name: string;
 }
 
+interface Props {
+  /** Words that go onto the paper there: a text that was not delivered elsewhere. */
+  carry?: { words: string; again: number };
+  onClose: () => void;
+}
+
 /** Writes to somebody unasked: a customer found by any part of name, number or detail, or a number that is typed. */
-export function WriteTo({ onClose }: { onClose: () => void }) {
+export function WriteTo({ carry, onClose }: Props) {
   const navigate = useNavigate();
   const mine = useQuery(writeLinesQuery);
   const lines = mine.data ?? [];
@@ -44,7 +50,7 @@ export function WriteTo({ onClose }: { onClose: () => void }) {
     mutationFn: (whom: Whom) => ask<{ id: number }>('POST', '/api/write-to', { line, ...whom }),
     onSuccess: ({ id }) => {
       onClose();
-      void navigate(`/inbox/${id}`, { state: { write: true } });
+      void navigate(`/inbox/${id}`, { state: { write: true, ...carry } });
     },
   });
   const people = words.trim() === '' ? [] : (found?.people ?? []);

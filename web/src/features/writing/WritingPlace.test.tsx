@@ -134,7 +134,7 @@ describe('the writing place', () => {
     write('Half a reply');
     fireEvent.click(screen.getByRole('button', { name: 'Note' }));
     expect(paper().value).toBe('');
-    expect(screen.getByRole('button', { name: 'Reply (begun)' })).toBeTruthy();
+    expect(screen.getByRole('button', { name: 'Reply (draft)' })).toBeTruthy();
     await waitFor(() => expect(page.asked.some(({ path }) => path === '/api/staff')).toBe(true));
     write('Ask @pri');
     paper().setSelectionRange(8, 8);

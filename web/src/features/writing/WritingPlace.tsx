@@ -13,7 +13,7 @@ import { useSheet } from './useSheet';
 
 export interface WritingHandle {
   /** Lays out the paper and puts the cursor on it; with words, adds them. */
-  begin: (paper: Paper, words?: string) => void;
+  begin: (paper: Paper, words?: string, again?: number) => void;
 }
 
 interface Props {
@@ -22,7 +22,7 @@ interface Props {
   line: Line | undefined;
   me: number;
   onFinish: () => void;
-  /** Told when one begins and when one stops having words of a reply on the paper. */
+  /** Told at every stroke of a reply, and when there are no words on the paper any more. */
   onWriting: (writing: boolean) => void;
 }
 
@@ -47,11 +47,13 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting }: Pr
   const empty = sheet.words.trim() === '';
 
   useImperativeHandle(ref, () => ({
-    begin: (wanted, words) => {
+    begin: (wanted, words, again) => {
       if (wanted === 'REPLY' && !conversation.answerable) return;
       flushSync(() => {
         setPaper(wanted);
-        if (words) reply.write(reply.sheet.words ? `${reply.sheet.words}\n${words}` : words);
+        // What is on the paper already is not put there twice, as after a reload.
+        const there = again !== undefined && reply.sheet.again === again && reply.sheet.words !== '';
+        if (words && !there) reply.write(reply.sheet.words ? `${reply.sheet.words}\n${words}` : words, again);
       });
       field.current?.focus();
     },
@@ -61,13 +63,16 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting }: Pr
   const mayNote = useRefusal('WORK');
   const refusal = paper === 'NOTE' ? mayNote : mayText;
   const writes = reply.sheet.words.trim() !== '';
-  useEffect(() => onWriting(writes), [writes, onWriting]);
+  useEffect(() => {
+    if (!writes) onWriting(false);
+  }, [writes, onWriting]);
 
   const go = (finish: boolean, whateverStandsThere = false) => {
     if (empty || send.isPending || refusal !== '') return;
     writing.going();
     const { words, reference } = sheet;
-    send.mutate({ paper, words, reference, seen: whateverStandsThere ? undefined : sheet.seen, finish });
+    const { again } = sheet;
+    send.mutate({ paper, words, reference, seen: whateverStandsThere ? undefined : sheet.seen, again, finish });
   };
   const pressed = (event: KeyboardEvent) => {
     if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) {
@@ -118,7 +123,7 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting }: Pr
                 }}
               >
                 {each === 'NOTE' ? 'Note' : 'Reply'}
-                {sheetOf(each).sheet.words !== '' && paper !== each && ' (begun)'}
+                {sheetOf(each).sheet.words !== '' && paper !== each && ' (draft)'}
               </ButtonBase>
             </span>
           </Tooltip>
@@ -139,6 +144,7 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting }: Pr
           // What was said against words that are gone is gone as well.
           if (event.target.value === '') send.reset();
           writing.write(event.target.value);
+          if (!isNote) onWriting(event.target.value.trim() !== '');
         }}
         onKeyDown={pressed}
         sx={{

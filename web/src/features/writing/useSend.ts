@@ -1,5 +1,5 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { ApiProblem, ask, type Paper, readAgain } from '../../shared/api';
+import { ApiProblem, ask, type Paper, readAgain, sendingKey, sendScope } from '../../shared/api';
 import { tellOwnAct } from '../../shared/ui';
 
 const ANSWERED = 'urn:fabulum:problem:answered-meanwhile';
@@ -16,6 +16,8 @@ interface Sending {
   reference: string;
   /** The newest line that stood there when the words were begun; none to send them whatever stands there. */
   seen: number | undefined;
+  /** The text that was not delivered and that these words replace. */
+  again?: number | undefined;
   /** Whether the conversation is done once they went out. */
   finish: boolean;
 }
@@ -31,10 +33,12 @@ interface Outcome {
 export function useSend(id: number, { onSent, onStays }: Outcome) {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: ({ paper, words, reference, seen }: Sending) =>
+    mutationKey: sendingKey(id),
+    scope: sendScope(id),
+    mutationFn: ({ paper, words, reference, seen, again }: Sending) =>
       paper === 'NOTE'
         ? ask('POST', `/api/conversations/${id}/notes`, { words, reference })
-        : ask('POST', `/api/conversations/${id}/texts`, { words, reference, seen }),
+        : ask('POST', `/api/conversations/${id}/texts`, { words, reference, seen, again }),
     onSuccess: (_, sending) => onSent(sending),
     onError: (problem, sending) => onStays(sending, problem instanceof ApiProblem && problem.type === OTHER_WORDS),
     onSettled: () => {

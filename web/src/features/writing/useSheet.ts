@@ -25,7 +25,7 @@ export function useSheet(staff: number, dossier: Dossier, paper: Paper) {
       crypto.randomUUID(),
     ),
   );
-  const untold = useRef<{ words: string; seen: number | undefined } | undefined>(undefined);
+  const untold = useRef<Omit<Sheet, 'at'> | undefined>(undefined);
   const timer = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
 
   const tell = useCallback(() => {
@@ -61,18 +61,21 @@ export function useSheet(staff: number, dossier: Dossier, paper: Paper) {
     else localStorage.setItem(place, JSON.stringify(next));
   };
   const tellSoon = () => {
-    const { words, seen } = latest.current;
-    untold.current = { words, seen };
+    const { words, seen, reference, again } = latest.current;
+    untold.current = { words, seen, reference, again };
     clearTimeout(timer.current);
     timer.current = setTimeout(tell, TELL_AFTER_MS);
   };
 
   return {
     sheet,
-    write: (words: string) => {
+    /** `again` is the text that was not delivered and that the words replace; without it, the one they replaced before. */
+    write: (words: string, again?: number) => {
       const { current } = latest;
-      const seen = current.words.trim() === '' ? newestLine(queries, id) : current.seen;
-      keep({ ...current, words, at: Date.now(), seen });
+      const fresh = current.words.trim() === '';
+      const seen = fresh ? newestLine(queries, id) : current.seen;
+      const replaces = words.trim() === '' ? undefined : (again ?? (fresh ? undefined : current.again));
+      keep({ ...current, words, at: Date.now(), seen, again: replaces });
       tellSoon();
     },
     /** The words are on their way: told as a draft now, they would lie there again once they went out. */

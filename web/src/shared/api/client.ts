@@ -30,6 +30,22 @@ export function onSignedOut(listener: SignedOutListener): void {
   signedOut = listener;
 }
 
+/** A request without an answer by then has failed, and what was pressed can be pressed again. */
+export const PATIENCE_MS = 30_000;
+
+const OFFLINE =
+  'This computer is offline, so nothing was done. What you were writing is kept; try again when the connection is back.';
+const SILENT = 'The server does not answer just now. What you were writing is kept.';
+
+/** Whether the browser says that there is no connection at all. */
+export function isOffline(): boolean {
+  return !navigator.onLine;
+}
+
+function noConnection(detail: string): ApiProblem {
+  return new ApiProblem('urn:fabulum:problem:no-connection', 0, detail);
+}
+
 function csrfToken(): string {
   const found = /(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie);
   return found?.[1] ? decodeURIComponent(found[1]) : '';
@@ -60,23 +76,19 @@ export async function ask<T>(
   const headers: Record<string, string> = { Accept: 'application/json' };
   if (method !== 'GET') headers['X-XSRF-TOKEN'] = csrfToken();
   if (body !== undefined) headers['Content-Type'] = 'application/json';
-  let response: Response;
-  try {
-    response = await fetch(path, {
-      method,
-      headers,
-      keepalive,
-      body: body === undefined ? undefined : JSON.stringify(body),
-    });
-  } catch {
-    throw new ApiProblem(
-      'urn:fabulum:problem:no-connection',
-      0,
-      'The server does not answer just now. What you were writing is kept.',
-    );
-  }
-  if (response.ok) return (await answer(response)) as T;
-  const failed = await problem(response);
+  // Kept for later, acts would overtake each other when the connection is back.
+  if (method !== 'GET' && isOffline()) throw noConnection(OFFLINE);
+  const answered = await fetch(path, {
+    method,
+    headers,
+    keepalive,
+    body: body === undefined ? undefined : JSON.stringify(body),
+    signal: AbortSignal.timeout(PATIENCE_MS),
+  })
+    .then(async (response) => (response.ok ? await answer(response) : await problem(response)))
+    .catch(() => noConnection(isOffline() ? OFFLINE : SILENT));
+  if (!(answered instanceof ApiProblem)) return answered as T;
+  const failed = answered;
   if (failed.type === 'urn:fabulum:problem:not-signed-in') signedOut();
   throw failed;
 }

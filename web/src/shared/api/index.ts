@@ -1,4 +1,6 @@
-export { ApiProblem, ask, onSignedOut } from './client';
+export { ApiProblem, ask, isOffline, onSignedOut, PATIENCE_MS } from './client';
+export { isSending, sendingKey, sendScope, useOnline } from './sending';
+export { endSession, rescue, rescued } from './session';
 export * from './queries';
 export type * from './types';
 export { readAgain, readAllAgain, readListsAgain, readNoticesAgain } from './refresh';

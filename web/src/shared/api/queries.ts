@@ -10,7 +10,10 @@ import type {
   Person,
   Plan,
   Receivers,
+  KeptText,
   SignInRecord,
+  StuckMail,
+  Trouble,
   SignIns,
   Watched,
   Conversation,
@@ -58,6 +61,9 @@ export const keys = {
   me: ['me'] as const,
   dossier: (id: number) => ['dossier', id] as const,
   script: (id: number) => ['script', id] as const,
+  /** Why a conversation that was open is no longer to be seen. */
+  gone: (id: number) => ['gone', id] as const,
+  troubles: ['troubles'] as const,
 };
 
 /** Working time runs on without anyone's touch, so what shows it is read again now and then. */
@@ -288,6 +294,31 @@ export const ladderQuery = (of: 'lines' | 'teams', id: number) =>
     queryKey: [...keys.setup, 'ladder', of, id] as const,
     queryFn: () => ask<Ladder>('GET', `/api/setup/${of}/${id}/ladder`),
   });
+
+/** What keeps the program from its work, for leads. */
+export const troublesQuery = (leads: boolean) =>
+  queryOptions({
+    queryKey: keys.troubles,
+    queryFn: () => ask<Trouble[]>('GET', '/api/office/troubles'),
+    enabled: leads,
+    refetchInterval: 2 * TIME_RUNS_MS,
+  });
+
+/** Why a conversation that was open is no longer to be seen; told by the live stream only. */
+export const goneQuery = (id: number) =>
+  queryOptions({ queryKey: keys.gone(id), queryFn: (): string => '', enabled: false, staleTime: Infinity });
+
+export const keptAsideQuery = queryOptions({
+  queryKey: [...keys.setup, 'kept-aside'] as const,
+  queryFn: () => ask<KeptText[]>('GET', '/api/setup/kept-aside'),
+  staleTime: 0,
+});
+
+export const stuckMailQuery = queryOptions({
+  queryKey: [...keys.setup, 'mail'] as const,
+  queryFn: () => ask<StuckMail[]>('GET', '/api/setup/mail'),
+  staleTime: 0,
+});
 
 const A_PAGE = 100;
 

@@ -30,6 +30,7 @@ beforeEach(() => {
     setAside: 0,
     done: 2,
     toIdentify: 0,
+    notDelivered: 0,
     most: 99,
   });
 });

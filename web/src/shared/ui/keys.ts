@@ -1,10 +1,24 @@
-import { useEffect, useRef } from 'react';
+import { useContext, useEffect, useRef } from 'react';
+import { MeContext } from './me';
+
+/** Fields that take no letters. */
+const UNTYPED = new Set(['checkbox', 'radio', 'button', 'submit', 'reset', 'color', 'file', 'image']);
 
 /** Whether somebody is typing, so that single letters are letters. */
 export function isTyping(target: EventTarget | null): boolean {
-  return (
-    target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName))
-  );
+  if (!(target instanceof HTMLElement)) return false;
+  if (target instanceof HTMLInputElement) return !UNTYPED.has(target.type);
+  return target.isContentEditable || /^(TEXTAREA|SELECT)$/.test(target.tagName);
+}
+
+/** What Enter presses by itself, when the keys are on it. */
+const PRESSABLE =
+  'a[href], button, input, select, textarea, summary, [role="button"], [role="row"][tabindex], [role="link"]';
+
+/** Whether a key belongs to what it is pressed on: Enter on a button or a link presses that and nothing else. */
+function belongsToTarget(event: KeyboardEvent): boolean {
+  const pressing = event.key === 'Enter' || event.key === ' ';
+  return pressing && event.target instanceof Element && event.target.closest(PRESSABLE) !== null;
 }
 
 /** Whether a dialog or a menu has the keys. */
@@ -19,6 +33,7 @@ export function isAsked(): boolean {
  * @param first these go before those of other places that have the same key
  */
 export function useKeys(acts: Record<string, (() => void) | undefined>, first = false): void {
+  const letters = useContext(MeContext)?.letterKeys ?? true;
   const latest = useRef(acts);
   useEffect(() => {
     latest.current = acts;
@@ -26,8 +41,10 @@ export function useKeys(acts: Record<string, (() => void) | undefined>, first = 
   useEffect(() => {
     const pressed = (event: KeyboardEvent) => {
       if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
-      if (isAsked()) return;
+      if (isAsked() || belongsToTarget(event)) return;
       const key = event.key.toLowerCase();
+      // Each person may switch off keys that are a single character (WCAG 2.1.4).
+      if (!letters && key.length === 1) return;
       const act = latest.current[event.shiftKey && key.length > 1 ? `shift+${key}` : key];
       if (!act) return;
       event.preventDefault();
@@ -35,5 +52,5 @@ export function useKeys(acts: Record<string, (() => void) | undefined>, first = 
     };
     window.addEventListener('keydown', pressed, first);
     return () => window.removeEventListener('keydown', pressed, first);
-  }, [first]);
+  }, [first, letters]);
 }

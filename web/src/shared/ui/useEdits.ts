@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { useUnsaved } from './unsaved';
 
 /** A field as one would have it, and as it was when one began to change it. */
 interface Edit {
@@ -18,9 +19,11 @@ export function useEdits<T extends object>(first: T) {
   const [edits, setEdits] = useState<Partial<Record<keyof T, Edit>>>({});
   const fields = Object.keys(edits) as (keyof T)[];
   const now = { ...first, ...Object.fromEntries(fields.map((field) => [field, edits[field]?.now])) };
+  const isChanged = !same(now, first);
+  const settled = useUnsaved(isChanged);
   return {
     now,
-    changed: !same(now, first),
+    changed: isChanged,
     /** What a colleague has changed otherwise since one began to change it here. */
     crossed: fields.filter((field) => !same(first[field], edits[field]?.was) && !same(first[field], now[field])),
     change: (next: Partial<T>) => {
@@ -30,6 +33,9 @@ export function useEdits<T extends object>(first: T) {
       ]);
       setEdits({ ...edits, ...(Object.fromEntries(begun) as Partial<Record<keyof T, Edit>>) });
     },
-    asItWas: () => setEdits({}),
+    asItWas: () => {
+      settled();
+      setEdits({});
+    },
   };
 }

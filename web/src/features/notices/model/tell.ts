@@ -4,6 +4,7 @@ const KINDS: Record<NoticeKind, string> = {
   MINE: 'yours',
   NOBODYS: 'nobody’s yet',
   MENTION: 'names you',
+  UNDELIVERED: 'not delivered',
   SOON: 'soon late',
   LATE: 'late',
 };

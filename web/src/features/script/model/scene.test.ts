@@ -12,6 +12,7 @@ const entry = (id: number, at: string, kind: Entry['kind'], more: Partial<Entry>
   kind,
   automatic: false,
   withdrawn: false,
+  needsHand: false,
   mentions: [],
   ...more,
 });

@@ -25,6 +25,7 @@ export function printed(entries: Entry[], zone: string): Printed[] {
 const BACK: Record<string, string> = {
   ITS_TIME: 'It is back: its time has come.',
   CUSTOMER_WROTE: 'It is back: the customer wrote.',
+  NOT_DELIVERED: 'It is back: a text of ours was not delivered.',
 };
 
 const TAKEN_BACK: Record<string, string> = {
@@ -37,6 +38,7 @@ const TAKEN_BACK: Record<string, string> = {
   SET_ASIDE: 'setting it aside',
   BACK: 'taking it up',
   NO_ANSWER_NEEDED: '“no answer needed”',
+  LEFT_UNDELIVERED: 'leaving the text that was not delivered',
   TOPIC_ADDED: 'the topic',
   TOPIC_REMOVED: 'the topic',
 };
@@ -75,6 +77,10 @@ export function direction(
       return BACK[entry.words ?? ''] ?? `${who} takes it up again.`;
     case 'NO_ANSWER_NEEDED':
       return `No answer needed, says ${who}.`;
+    case 'LEFT_UNDELIVERED':
+      return `${who} leaves the text that was not delivered.`;
+    case 'SENT_AGAIN':
+      return `${who} sends the text that was not delivered to ${entry.words ?? 'another number'} instead.`;
     case 'TOPIC_ADDED':
       return `About ${entry.words ?? ''}, says ${who}.`;
     case 'TOPIC_REMOVED':

@@ -8,6 +8,8 @@ export interface Sheet {
   at: number;
   /** The newest line of the script that stood there when they were begun; 0 for none. */
   seen?: number | undefined;
+  /** The text that was not delivered and that these words replace. */
+  again?: number | undefined;
 }
 
 export function freshSheet(reference: string): Sheet {
@@ -17,8 +19,18 @@ export function freshSheet(reference: string): Sheet {
 /** The newer of what this browser and what the server kept; empty paper when neither kept anything. */
 export function newest(local: Sheet | undefined, kept: Draft | undefined, reference: string): Sheet {
   const keptAt = kept ? Date.parse(kept.at) : 0;
-  if (local && local.words !== '' && local.at >= keptAt) return local;
-  if (kept) return { words: kept.words, reference, at: keptAt, seen: kept.seen };
+  const same = local !== undefined && local.reference === kept?.reference;
+  if (local && local.words !== '' && (same || local.at >= keptAt)) return local;
+  if (kept) {
+    // Under the reference it was kept with, whatever was tried with it goes out once.
+    return {
+      words: kept.words,
+      reference: kept.reference ?? reference,
+      at: keptAt,
+      seen: kept.seen,
+      again: kept.again,
+    };
+  }
   return local ?? freshSheet(reference);
 }
 

@@ -1,6 +1,7 @@
 package fabulum.server.platform;
 
 import java.nio.file.Path;
+import java.time.Duration;
 import org.springframework.boot.context.properties.ConfigurationProperties;
 import org.springframework.boot.context.properties.bind.DefaultValue;
 
@@ -8,6 +9,9 @@ import org.springframework.boot.context.properties.bind.DefaultValue;
  * Where data is kept.
  *
  * @param data a folder; made when it does not exist
+ * @param writeDelay how long after it was acknowledged a commit may still be lost when the process
+ *     is killed; none, but for tests that kill nothing
  */
 @ConfigurationProperties("fabulum")
-public record DataSettings(@DefaultValue("./data") Path data) {}
+public record DataSettings(
+    @DefaultValue("./data") Path data, @DefaultValue("0ms") Duration writeDelay) {}

@@ -9,6 +9,7 @@ import java.sql.DriverManager;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.time.Duration;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -27,8 +28,10 @@ final class DatabaseFile {
   private static final int GROWN = 3;
 
   private final Path base;
+  private final Duration writeDelay;
 
-  DatabaseFile(Path folder) {
+  DatabaseFile(Path folder, Duration writeDelay) {
+    this.writeDelay = writeDelay;
     try {
       Files.createDirectories(folder);
     } catch (IOException e) {
@@ -40,7 +43,9 @@ final class DatabaseFile {
   String url() {
     return "jdbc:h2:file:"
         + base
-        + ";WRITE_DELAY=0;DB_CLOSE_ON_EXIT=FALSE;OPTIMIZE_REUSE_RESULTS=FALSE;CACHE_SIZE=262144;QUERY_CACHE_SIZE=256";
+        + ";WRITE_DELAY="
+        + writeDelay.toMillis()
+        + ";DB_CLOSE_ON_EXIT=FALSE;OPTIMIZE_REUSE_RESULTS=FALSE;CACHE_SIZE=262144;QUERY_CACHE_SIZE=256";
   }
 
   /**

@@ -30,7 +30,7 @@ class PlatformConfiguration {
 
   @Bean
   DataSource dataSource(DataSettings settings) {
-    DatabaseFile file = new DatabaseFile(settings.data());
+    DatabaseFile file = new DatabaseFile(settings.data(), settings.writeDelay());
     file.compactWhenGrown();
     HikariDataSource pool = new HikariDataSource();
     pool.setJdbcUrl(file.url());

@@ -9,6 +9,7 @@ import java.sql.DriverManager;
 import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.Statement;
+import java.time.Duration;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -18,7 +19,7 @@ class DatabaseFileTest {
   @Test
   void aFileGrownBeyondThreeTimesItsContentIsCompactedAndNothingIsLost(@TempDir Path folder)
       throws Exception {
-    DatabaseFile database = new DatabaseFile(folder);
+    DatabaseFile database = new DatabaseFile(folder, Duration.ZERO);
     Path file = folder.resolve("fabulum.mv.db");
     try (Connection connection = DriverManager.getConnection(database.url(), "fabulum", "");
         Statement statement = connection.createStatement()) {
@@ -53,7 +54,7 @@ class DatabaseFileTest {
 
   @Test
   void aNewFolderIsMadeAndASmallFileLeftAlone(@TempDir Path folder) {
-    DatabaseFile database = new DatabaseFile(folder.resolve("new/deep"));
+    DatabaseFile database = new DatabaseFile(folder.resolve("new/deep"), Duration.ZERO);
     database.compactWhenGrown();
     assertThat(folder.resolve("new/deep")).isDirectory();
   }

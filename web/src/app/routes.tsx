@@ -1,0 +1,47 @@
+import { lazy, type ReactElement } from 'react';
+import { Navigate, type RouteObject } from 'react-router';
+import { Inbox } from '../features/inbox';
+import { OfficePage } from '../features/office';
+import { useMe } from '../shared/ui';
+import { App } from './App';
+import { NotHere, PageBroke, PlaceBroke } from './Broke';
+
+/** What is opened now and then is fetched then; the inbox need not wait for it. */
+const SetUp = lazy(() => import('../features/setup').then((feature) => ({ default: feature.SetUp })));
+const Me = lazy(() => import('../features/me').then((feature) => ({ default: feature.Me })));
+
+function InboxPlace({ toIdentify = false }: { toIdentify?: boolean }) {
+  return <Inbox session={useMe()} toIdentify={toIdentify} />;
+}
+
+function MyPlace() {
+  return <Me session={useMe()} />;
+}
+
+/** Places that only leads have; for others there is nothing at their addresses. */
+function LeadsPlace({ place }: { place: 'office' | 'setup' }) {
+  const me = useMe();
+  if (!me.may.includes('LEAD')) return <NotHere />;
+  return place === 'office' ? <OfficePage session={me} /> : <SetUp session={me} />;
+}
+
+const place = (path: string, element: ReactElement): RouteObject => ({ path, element, errorElement: <PlaceBroke /> });
+
+/** Every address of the page, each with what is shown when it breaks. */
+export const routes: RouteObject[] = [
+  {
+    path: '/',
+    element: <App />,
+    errorElement: <PageBroke />,
+    children: [
+      { index: true, element: <Navigate to="/inbox" replace /> },
+      place('inbox/:id?', <InboxPlace />),
+      place('identify/:id?', <InboxPlace toIdentify />),
+      place('me/*', <MyPlace />),
+      place('office', <LeadsPlace place="office" />),
+      place('setup/*', <LeadsPlace place="setup" />),
+      place('invitation/:secret', <></>),
+      place('*', <NotHere />),
+    ],
+  },
+];

@@ -1,0 +1,93 @@
+import { Box, Menu, MenuItem } from '@mui/material';
+import { useMutation } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { ask, type Entry } from '../../shared/api';
+import { ActButton, ProblemNote, useRefusal } from '../../shared/ui';
+import { WriteTo } from '../write-to';
+import { useSend } from '../writing';
+
+interface Props {
+  entry: Entry;
+  line: number;
+  numbers: string[];
+  onWriteAgain: (words: string, again: number) => void;
+  onLeave: (text: number) => void;
+}
+
+const small = { p: 0, minWidth: 0 } as const;
+
+/** What one can do with a text that was not delivered: until one of it is done, the conversation is our turn. */
+export function LostText({ entry, line, numbers, onWriteAgain, onLeave }: Props) {
+  const navigate = useNavigate();
+  const mayText = useRefusal('TEXT');
+  const mayWork = useRefusal('WORK');
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const [elsewhere, setElsewhere] = useState(false);
+  const words = entry.words ?? '';
+  const carry = { words, again: entry.id };
+  const send = useSend(entry.conversationId, { onSent: () => undefined, onStays: () => undefined });
+  const open = useMutation({
+    mutationFn: (number: string) => ask<{ id: number }>('POST', '/api/write-to', { line, number, makeCustomer: false }),
+    onSuccess: ({ id }) => void navigate(`/inbox/${id}`, { state: { write: true, ...carry } }),
+  });
+  const go = () =>
+    send.mutate({
+      paper: 'REPLY',
+      words,
+      // However often it is pressed, and wherever, this text is sent again once.
+      reference: `again-${entry.id}-${entry.conversationId}`,
+      seen: undefined,
+      again: entry.id,
+      finish: false,
+    });
+  const problem = send.error ?? open.error;
+  return (
+    <Box role="group" aria-label="Not delivered" sx={{ typography: 'body2' }}>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 1.75 }}>
+        <ActButton sx={small} refusal={mayText} disabled={send.isPending} onClick={go}>
+          Send again
+        </ActButton>
+        <ActButton sx={small} refusal={mayText} onClick={() => onWriteAgain(words, entry.id)}>
+          Change and send
+        </ActButton>
+        <ActButton
+          sx={small}
+          refusal={mayText}
+          aria-haspopup="menu"
+          disabled={open.isPending}
+          onClick={(event) => (numbers.length > 0 ? setAnchor(event.currentTarget) : setElsewhere(true))}
+        >
+          Send to another number…
+        </ActButton>
+        <ActButton sx={small} refusal={mayWork} onClick={() => onLeave(entry.id)}>
+          Leave it
+        </ActButton>
+      </Box>
+      <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>
+        {numbers.map((number) => (
+          <MenuItem
+            key={number}
+            className="figures"
+            onClick={() => {
+              setAnchor(null);
+              open.mutate(number);
+            }}
+          >
+            {number}
+          </MenuItem>
+        ))}
+        <MenuItem
+          onClick={() => {
+            setAnchor(null);
+            setElsewhere(true);
+          }}
+        >
+          Another number…
+        </MenuItem>
+      </Menu>
+      {elsewhere && <WriteTo carry={carry} onClose={() => setElsewhere(false)} />}
+      {problem && <ProblemNote problem={problem} />}
+    </Box>
+  );
+}

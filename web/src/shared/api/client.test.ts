@@ -1,0 +1,55 @@
+// @vitest-environment jsdom
+import { QueryClient } from '@tanstack/react-query';
+import { afterEach, describe, expect, it, vi } from 'vitest';
+import { session } from '../../testing/data';
+import { ApiProblem, ask, endSession, keys, rescue, rescued } from '.';
+
+afterEach(() => {
+  vi.unstubAllGlobals();
+  vi.restoreAllMocks();
+  localStorage.clear();
+});
+
+describe('asking the server', () => {
+  it('refuses at once what is pressed offline, so that nothing overtakes anything later', async () => {
+    const fetched = vi.fn();
+    vi.stubGlobal('fetch', fetched);
+    vi.spyOn(navigator, 'onLine', 'get').mockReturnValue(false);
+    const problem = await ask('POST', '/api/conversations/1/done').catch((why: unknown) => why);
+    expect(problem).toBeInstanceOf(ApiProblem);
+    expect((problem as ApiProblem).message).toMatch(/offline, so nothing was done/);
+    expect(fetched).not.toHaveBeenCalled();
+  });
+
+  it('gives up after thirty seconds', async () => {
+    const waits = vi.spyOn(AbortSignal, 'timeout').mockReturnValue(AbortSignal.abort());
+    vi.stubGlobal('fetch', (_: string, { signal }: RequestInit) =>
+      signal?.aborted ? Promise.reject(new DOMException('too long', 'TimeoutError')) : new Promise(() => undefined),
+    );
+    await expect(ask('GET', '/api/lines')).rejects.toThrow('The server does not answer just now.');
+    expect(waits).toHaveBeenCalledWith(30_000);
+  });
+});
+
+describe('the end of a session', () => {
+  it('leaves nothing of one person for the next, and gives the same person back what only this page had', () => {
+    const queries = new QueryClient();
+    const fill = () => {
+      localStorage.setItem('fabulum.draft.1.7.REPLY', 'mine');
+      queries.setQueryData(keys.dossier(7), { secret: true });
+    };
+    fill();
+    endSession(queries);
+    expect(Object.keys(localStorage)).toEqual([]);
+    expect(queries.getQueryData(keys.dossier(7))).toBeUndefined();
+    expect(queries.getQueryData(keys.session)).toBeNull();
+    rescue({ ...session, staff: { ...session.staff, id: 2 } });
+    expect(Object.keys(localStorage)).toEqual([]);
+    expect(rescued()).toBe(0);
+
+    fill();
+    endSession(queries);
+    rescue(session);
+    expect(localStorage.getItem('fabulum.draft.1.7.REPLY')).toBe('mine');
+  });
+});

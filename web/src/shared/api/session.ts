@@ -1,0 +1,40 @@
+import type { QueryClient } from '@tanstack/react-query';
+import { keys } from './queries';
+import type { Session } from './types';
+
+const DRAFTS = 'fabulum.draft.';
+
+/**
+ * Words that this browser alone had when a session ended: held in memory, for whoever wrote them, until somebody signs in here. The
+ * next person starts from nothing, and nothing of it outlives the page.
+ */
+const held = new Map<string, string>();
+
+function draftKeys(): string[] {
+  return Object.keys(localStorage).filter((key) => key.startsWith(DRAFTS));
+}
+
+/** A session has ended, in whatever way: the cache and every draft leave this browser. Drafts stay on the server, for their writer. */
+export function endSession(queries: QueryClient): void {
+  for (const key of draftKeys()) {
+    const draft = localStorage.getItem(key);
+    if (draft !== null) held.set(key, draft);
+    localStorage.removeItem(key);
+  }
+  sessionStorage.clear();
+  queries.clear();
+  queries.setQueryData(keys.session, null);
+}
+
+/** Gives somebody who signs in again on the same page back what they had typed; what others had typed is gone for good. */
+export function rescue(session: Session): void {
+  for (const [key, draft] of held) {
+    if (key.startsWith(`${DRAFTS}${session.staff.id}.`)) localStorage.setItem(key, draft);
+  }
+  held.clear();
+}
+
+/** How much is held; for tests. */
+export function rescued(): number {
+  return held.size;
+}
