@@ -2,7 +2,7 @@ import { Box, ButtonBase, InputBase } from '@mui/material';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
 import { bookSerif } from '../../theme';
-import { call, type Named, type Overview } from './api';
+import { call, type HandsetScript, type Named, type Overview } from './api';
 import { Handset } from './Handset';
 import { Misbehave } from './Misbehave';
 
@@ -22,6 +22,9 @@ export function Handsets() {
   const overview = useQuery({ queryKey: ['overview'], queryFn: () => call<Overview>('GET', '/handsets') });
   const [words, setWords] = useState('');
   const [number, setNumber] = useState<string>();
+  // However it was typed, the network writes it in one way, and lists it so.
+  const pickUp = async (typed: string) =>
+    setNumber((await call<HandsetScript>('GET', `/handsets/${encodeURIComponent(typed)}`)).number);
   useEffect(() => {
     const source = new EventSource('/live');
     source.onmessage = () => void queries.invalidateQueries();
@@ -76,7 +79,7 @@ export function Handsets() {
               if (e.key !== 'Enter') return;
               const typed = /\d{3}/.test(words) && fresh;
               const only = typed || shown.length === 0 ? words.trim() : shown[0]?.number;
-              if (only) setNumber(only);
+              if (only) void pickUp(only);
             }}
             placeholder="A name, or any number"
             inputProps={{ 'aria-label': 'Find or type a number' }}
@@ -87,12 +90,16 @@ export function Handsets() {
         <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none', overflowY: 'auto' }}>
           {fresh && (
             <li>
-              <Pick one={{ number: words.trim(), name: 'Use this number' }} chosen={false} onPick={setNumber} />
+              <Pick
+                one={{ number: words.trim(), name: 'Use this number' }}
+                chosen={false}
+                onPick={(typed) => void pickUp(typed)}
+              />
             </li>
           )}
           {shown.map((one) => (
             <li key={one.number}>
-              <Pick one={one} chosen={one.number === number} onPick={setNumber} />
+              <Pick one={one} chosen={one.number === number} onPick={(typed) => void pickUp(typed)} />
             </li>
           ))}
         </Box>

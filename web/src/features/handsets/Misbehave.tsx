@@ -6,6 +6,7 @@ import { call, type Faults } from './api';
 
 const GOOD: Faults = {
   down: false,
+  strangeKey: false,
   delayMillis: 0,
   refuse: 0,
   refuseForGood: 0,
@@ -49,6 +50,16 @@ export function Misbehave({ faults }: { faults: Faults }) {
               { value: 'down', words: 'down' },
             ]}
             onChange={(value) => change({ down: value === 'down' })}
+          />
+          , and{' '}
+          <Blank
+            name="Key"
+            value={faults.strangeKey ? 'strange' : 'known'}
+            options={[
+              { value: 'known', words: 'knows our key' },
+              { value: 'strange', words: 'does not know our key' },
+            ]}
+            onChange={(value) => change({ strangeKey: value === 'strange' })}
           />
           .
         </span>

@@ -6,6 +6,7 @@ export interface Named {
 
 export interface Faults {
   down: boolean;
+  strangeKey: boolean;
   delayMillis: number;
   refuse: number;
   refuseForGood: number;

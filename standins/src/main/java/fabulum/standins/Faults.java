@@ -6,6 +6,7 @@ import org.jspecify.annotations.Nullable;
  * How the network misbehaves just now.
  *
  * @param down it answers nobody and tells nothing
+ * @param strangeKey it does not know the key it is shown
  * @param delayMillis it answers this much later
  * @param refuse the next texts are refused for now: as many as this
  * @param refuseForGood the next texts are refused for good: as many as this
@@ -16,6 +17,7 @@ import org.jspecify.annotations.Nullable;
  */
 public record Faults(
     boolean down,
+    boolean strangeKey,
     int delayMillis,
     int refuse,
     int refuseForGood,
@@ -25,11 +27,12 @@ public record Faults(
     boolean outOfOrder) {
 
   /** Behaves. */
-  public static final Faults NONE = new Faults(false, 0, 0, 0, 0, null, 0, false);
+  public static final Faults NONE = new Faults(false, false, 0, 0, 0, 0, null, 0, false);
 
   Faults oneLess(int refusals, int refusalsForGood, int answers) {
     return new Faults(
         down,
+        strangeKey,
         delayMillis,
         refuse - refusals,
         refuseForGood - refusalsForGood,

@@ -25,16 +25,26 @@ import tools.jackson.databind.json.JsonMapper;
 @RestController
 class HandsetController {
   private static final int LONGEST_SENDER = 40;
-  private static final int LONGEST_TEXT = 1600;
+  private static final int LONGEST_TEXT = 40_000;
 
   private final Network network;
   private final Pages pages;
   private final Settings settings;
   private final JsonMapper json;
   private final MovableClock clock;
+  private final Misbehaviour misbehaviour;
+  private final Numbers numbers;
 
   HandsetController(
-      Network network, Pages pages, Settings settings, JsonMapper json, MovableClock clock) {
+      Network network,
+      Pages pages,
+      Settings settings,
+      JsonMapper json,
+      MovableClock clock,
+      Misbehaviour misbehaviour,
+      Numbers numbers) {
+    this.misbehaviour = misbehaviour;
+    this.numbers = numbers;
     this.network = network;
     this.pages = pages;
     this.settings = settings;
@@ -56,7 +66,7 @@ class HandsetController {
 
   @GetMapping("/handsets")
   Overview overview() throws IOException {
-    return new Overview(directory(), network.listHandsets(), network.faults());
+    return new Overview(directory(), network.listHandsets(), misbehaviour.towardsAll());
   }
 
   private Directory directory() throws IOException {
@@ -68,7 +78,7 @@ class HandsetController {
 
   @GetMapping("/handsets/{number}")
   HandsetScript open(@PathVariable String number) {
-    return network.open(number);
+    return network.open(numbers.read(number));
   }
 
   @PostMapping("/handsets/{number}/texts")
@@ -81,25 +91,33 @@ class HandsetController {
     }
     if (body == null || body.isBlank() || body.length() > LONGEST_TEXT) {
       return ResponseEntity.unprocessableEntity()
-          .body(new Refused("A text has 1 to 1600 characters."));
+          .body(new Refused("A text has 1 to 40,000 characters."));
     }
-    return ResponseEntity.ok(network.send(number, to, body));
+    return ResponseEntity.ok(network.send(numbers.read(number), to, body));
   }
 
   @PutMapping("/handsets/{number}/state")
   void set(@PathVariable String number, @RequestBody StateRequest wanted) {
-    network.set(number, wanted.state());
+    network.set(numbers.read(number), wanted.state());
   }
 
   @GetMapping("/control/faults")
   Faults faults() {
-    return network.faults();
+    return misbehaviour.towardsAll();
   }
 
   @PutMapping("/control/faults")
   Faults misbehave(@RequestBody Faults wanted) {
-    network.misbehave(wanted);
-    return network.faults();
+    misbehaviour.set(wanted);
+    return misbehaviour.towardsAll();
+  }
+
+  /** Towards one handset only. */
+  @PutMapping("/control/faults/{number}")
+  Faults misbehave(@PathVariable String number, @RequestBody Faults wanted) {
+    String handset = numbers.read(number);
+    misbehaviour.set(handset, wanted);
+    return misbehaviour.towards(handset);
   }
 
   /** Lets time pass; the program beside it must be told the same. */

@@ -31,9 +31,16 @@ class Network {
   private final Map<String, Received> received = new LinkedHashMap<>();
   private final Map<String, HandsetState> handsets = new LinkedHashMap<>();
   private final ScheduledExecutorService carrying = Executors.newSingleThreadScheduledExecutor();
-  private Faults faults = Faults.NONE;
+  private final Misbehaviour misbehaviour;
 
-  Network(Journal journal, Teller teller, Pages pages, Clock clock, Settings settings) {
+  Network(
+      Journal journal,
+      Teller teller,
+      Pages pages,
+      Clock clock,
+      Settings settings,
+      Misbehaviour misbehaviour) {
+    this.misbehaviour = misbehaviour;
     this.journal = journal;
     this.teller = teller;
     this.pages = pages;
@@ -78,27 +85,19 @@ class Network {
     idByReference.put(text.reference(), text.id());
   }
 
-  synchronized Faults faults() {
-    return faults;
-  }
-
-  synchronized void misbehave(Faults wanted) {
-    faults = wanted;
-    teller.misbehave(wanted);
-  }
-
   synchronized Acceptance accept(String reference, String from, String to, String body) {
     String known = idByReference.get(reference);
     if (known != null) {
       return new Acceptance(carried.get(known), true, false, null);
     }
+    Faults faults = misbehaviour.towards(to);
     if (faults.refuse() > 0) {
-      faults = faults.oneLess(1, 0, 0);
+      misbehaviour.use(to, now -> now.oneLess(1, 0, 0));
       return new Acceptance(
           null, false, false, new Refusal(429, "too-fast", "Too many texts at once. Try again."));
     }
     if (faults.refuseForGood() > 0) {
-      faults = faults.oneLess(0, 1, 0);
+      misbehaviour.use(to, now -> now.oneLess(0, 1, 0));
       return new Acceptance(
           null, false, false, new Refusal(422, "barred", "The network does not carry this text."));
     }
@@ -117,7 +116,9 @@ class Network {
     keep(text);
     carryOn(text);
     boolean lost = faults.loseAnswers() > 0;
-    faults = lost ? faults.oneLess(0, 0, 1) : faults;
+    if (lost) {
+      misbehaviour.use(to, now -> now.oneLess(0, 0, 1));
+    }
     return new Acceptance(text, false, lost, null);
   }
 
@@ -132,8 +133,9 @@ class Network {
       return;
     }
     HandsetState handset = handsets.getOrDefault(text.to(), HandsetState.ON);
-    if (faults.failWith() != null) {
-      move(text.now(State.FAILED, faults.failWith(), "The phone company could not deliver it."));
+    String failure = misbehaviour.towards(text.to()).failWith();
+    if (failure != null) {
+      move(text.now(State.FAILED, failure, "The phone company could not deliver it."));
     } else if (handset == HandsetState.GONE) {
       move(text.now(State.FAILED, "gone", "This number is no longer in service."));
     } else if (handset == HandsetState.ON) {

@@ -28,8 +28,10 @@ class NetworkController {
 
   private final Network network;
   private final Settings settings;
+  private final Misbehaviour misbehaviour;
 
-  NetworkController(Network network, Settings settings) {
+  NetworkController(Network network, Settings settings, Misbehaviour misbehaviour) {
+    this.misbehaviour = misbehaviour;
     this.network = network;
     this.settings = settings;
   }
@@ -40,7 +42,8 @@ class NetworkController {
       @Nullable String to,
       @Nullable String body) {}
 
-  record TextAnswer(String id, String reference, String state) {}
+  record TextAnswer(
+      String id, String reference, String state, @Nullable String code, @Nullable String reason) {}
 
   record RefusalAnswer(String code, String reason) {}
 
@@ -111,19 +114,25 @@ class NetworkController {
   }
 
   private @Nullable ResponseEntity<?> closed(String who) throws InterruptedException {
-    Faults faults = network.faults();
+    Faults faults = misbehaviour.towardsAll();
     TimeUnit.MILLISECONDS.sleep(faults.delayMillis());
     if (faults.down()) {
       return refused(503, "down", "The network is down.");
     }
     byte[] expected = ("Bearer " + settings.key()).getBytes(StandardCharsets.UTF_8);
     boolean known = MessageDigest.isEqual(expected, who.getBytes(StandardCharsets.UTF_8));
-    return known ? null : refused(401, "unknown-key", "The key is not known.");
+    return known && !faults.strangeKey()
+        ? null
+        : refused(401, "unknown-key", "The key is not known.");
   }
 
   private static TextAnswer answer(Carried text) {
     return new TextAnswer(
-        text.id(), text.reference(), text.state().name().toLowerCase(Locale.ROOT));
+        text.id(),
+        text.reference(),
+        text.state().name().toLowerCase(Locale.ROOT),
+        text.code(),
+        text.reason());
   }
 
   private static ResponseEntity<RefusalAnswer> refused(int status, String code, String reason) {

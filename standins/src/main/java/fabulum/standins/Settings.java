@@ -18,6 +18,7 @@ import org.springframework.boot.context.properties.bind.DefaultValue;
  * @param directory a JSON file with lines and people, for the handsets page
  * @param carrying how long a text travels to its handset
  * @param mailPort where its mail server listens; 0 for none
+ * @param region what a number without country code means on the handsets page
  * @param at a moment at which the clock stands; empty for the real time
  * @param runs with {@code at}: the clock runs on from there
  */
@@ -30,5 +31,6 @@ public record Settings(
     @Nullable Path directory,
     @DefaultValue("300ms") Duration carrying,
     @DefaultValue("0") int mailPort,
+    @DefaultValue("US") String region,
     @Nullable OffsetDateTime at,
     boolean runs) {}

@@ -40,9 +40,10 @@ class Teller {
   private final HttpClient http =
       HttpClient.newBuilder().connectTimeout(Duration.ofSeconds(3)).build();
   private final ScheduledExecutorService calls = Executors.newScheduledThreadPool(4);
-  private volatile Faults faults = Faults.NONE;
+  private final Misbehaviour misbehaviour;
 
-  Teller(Settings settings, JsonMapper json, Clock clock) {
+  Teller(Settings settings, JsonMapper json, Clock clock, Misbehaviour misbehaviour) {
+    this.misbehaviour = misbehaviour;
     this.settings = settings;
     this.json = json;
     this.clock = clock;
@@ -60,10 +61,6 @@ class Teller {
       @Nullable String reason,
       Instant at) {}
 
-  void misbehave(Faults wanted) {
-    faults = wanted;
-  }
-
   void received(Received text, Runnable whenTold) {
     String body =
         json.writeValueAsString(
@@ -74,7 +71,7 @@ class Teller {
                 text.to(),
                 text.body(),
                 text.receivedAt()));
-    tell(body, 0, whenTold);
+    tell(body, misbehaviour.towards(text.from()).repeat(), 0, whenTold);
   }
 
   void report(Carried text) {
@@ -90,17 +87,18 @@ class Teller {
                 text.reason(),
                 clock.instant()));
     boolean early = text.state() == Carried.State.SENT;
-    tell(body, faults.outOfOrder() && early ? DISORDER_MILLIS : 0, () -> {});
+    Faults faults = misbehaviour.towards(text.to());
+    tell(body, faults.repeat(), faults.outOfOrder() && early ? DISORDER_MILLIS : 0, () -> {});
   }
 
-  private void tell(String body, int afterMillis, Runnable whenTold) {
-    for (int i = 0; i <= faults.repeat(); i++) {
+  private void tell(String body, int again, int afterMillis, Runnable whenTold) {
+    for (int i = 0; i <= again; i++) {
       calls.schedule(() -> call(body, 1, whenTold), afterMillis, TimeUnit.MILLISECONDS);
     }
   }
 
   private void call(String body, int tries, Runnable whenTold) {
-    if (!faults.down() && answered(body)) {
+    if (!misbehaviour.towardsAll().down() && answered(body)) {
       whenTold.run();
     } else if (tries < MOST_TRIES) {
       int wait = WAIT_SECONDS.get(Math.min(tries, WAIT_SECONDS.size()) - 1);

@@ -21,6 +21,8 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 
@@ -203,6 +205,39 @@ class NetworkTest {
       failed = nextTold();
     }
     assertThat(failed.body()).contains("\"state\":\"failed\"", "lost-at-sea");
+    assertThat(call("GET", "/network/texts/by-reference/reference-3", "", "key").body())
+        .contains("\"state\":\"failed\"", "lost-at-sea", "could not deliver");
+    misbehave("\"strangeKey\":true");
+    assertThat(send("reference-4", "d").status()).isEqualTo(401);
+  }
+
+  @Test
+  void itMisbehavesTowardsOneHandsetOnly() throws Exception {
+    String refusing = "{\"refuse\":1}";
+    assertThat(call("PUT", "/control/faults/+13125550199", refusing, "").status()).isEqualTo(200);
+    assertThat(send("reference-1", "a").status()).isEqualTo(202);
+    assertThat(call("PUT", "/control/faults/(312)%20555-0123", refusing, "").status())
+        .isEqualTo(200);
+    assertThat(send("reference-2", "b").status()).isEqualTo(429);
+    assertThat(send("reference-2", "b").status()).isEqualTo(202);
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "312%20555%200123, +13125550123",
+    "(312)%20555-0123, +13125550123",
+    "1-312-555-0123, +13125550123",
+    "222%20555%200123, +12225550123",
+    "%2B447700900123, +447700900123",
+    "72345, 72345",
+    "GULLWATCH, GULLWATCH"
+  })
+  void aNumberTypedInAnyWayReachesItsHandset(String typed, String handset) throws Exception {
+    String text = "{\"to\":\"" + LINE + "\",\"body\":\"from anywhere\"}";
+    assertThat(call("POST", "/handsets/" + typed + "/texts", text, "").body())
+        .contains("\"from\":\"" + handset + "\"");
+    assertThat(call("GET", "/handsets/" + typed, "", "").body())
+        .contains("\"number\":\"" + handset + "\"", "from anywhere");
   }
 
   private void misbehave(String faults) throws Exception {
