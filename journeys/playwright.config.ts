@@ -14,12 +14,12 @@ const chromium = [
 /** The journeys drive the packed programs, started once with the demonstration business at a fixed time, in Debian's Chromium. */
 export default defineConfig({
   testDir: 'browser',
-  workers: 1,
-  // A machine that builds for everyone may stall for seconds; what passes only then is listed as flaky.
-  retries: process.env.CI ? 1 : 0,
+  fullyParallel: true,
+  workers: 2,
+  retries: 0,
   timeout: 90_000,
   expect: { timeout: 12_000 },
-  reporter: [['list']],
+  reporter: [['list'], ['json', { outputFile: 'test-results/journeys.json' }]],
   use: {
     baseURL: 'http://localhost:8480',
     viewport: { width: 1280, height: 800 },
@@ -30,6 +30,7 @@ export default defineConfig({
   webServer: {
     command: '../bin/demo --port 8480 --data /tmp/fabulum-journeys --fresh --now 2026-06-09T14:05:00-05:00 --run',
     url: 'http://localhost:8480/',
+    reuseExistingServer: process.env.FABULUM_RUN !== undefined,
     timeout: 300_000,
     stdout: 'ignore',
     gracefulShutdown: { signal: 'SIGTERM', timeout: 15_000 },

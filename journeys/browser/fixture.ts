@@ -1,67 +1,222 @@
 import AxeBuilder from '@axe-core/playwright';
-import { type Cookie, expect, type Page, test as base } from '@playwright/test';
+import { type APIRequestContext, type Browser, type BrowserContext, expect, type Page, test as base } from '@playwright/test';
 
+export const APP = 'http://localhost:8480';
 export const HANDSETS = 'http://localhost:8481';
-export const DOCK = '+19205550101';
-export const YARD = '+19205550102';
+const PASSWORD = 'seven small boats';
 
-let used = 100;
-/** A worker that was started anew after a failure uses numbers of its own. */
+/**
+ * Each worker has numbers and names of its own, also one that was started anew after a failure. Where programs go on over several runs,
+ * FABULUM_RUN counts those.
+ */
+const block = Number(process.env.FABULUM_RUN ?? 0) * 8 + Number(process.env.TEST_WORKER_INDEX ?? 0);
 const AREAS = ['212', '646', '917', '347', '718', '929', '201', '551', '973', '862'];
-const area = AREAS[Number(process.env.TEST_WORKER_INDEX ?? 0) % AREAS.length] ?? '212';
+const area = AREAS[block % AREAS.length] ?? '212';
+let used = 100 + 250 * Math.floor(block / AREAS.length);
+let offices = 0;
 
-/** A number of the reserved block that no customer of the demonstration holds. */
-export function freshNumber(): string {
-  return `+1${area}5550${used++}`;
+/** A number nobody else has. */
+export const freshNumber = () => `+1${area}555${String(used++).padStart(4, '0')}`;
+
+/** A number as people read it. */
+export const shown = (number: string) => `(${number.slice(2, 5)}) ${number.slice(5, 8)}-${number.slice(8)}`;
+
+const letters = (n: number): string => (n < 26 ? '' : letters(Math.floor(n / 26) - 1)) + String.fromCharCode(97 + (n % 26));
+
+export interface Person {
+  id: number;
+  name: string;
+  mail: string;
+  /** Asks the server as this person. */
+  ask: Ask;
+  cookies: Awaited<ReturnType<BrowserContext['cookies']>>;
 }
 
-/** Texts the business from a handset, over the stand-in's own protocol. */
-export async function textFrom(page: Page, number: string, to: string, body: string): Promise<void> {
-  const answer = await page.request.post(`${HANDSETS}/handsets/${encodeURIComponent(number)}/texts`, { data: { to, body } });
-  expect(answer.ok()).toBe(true);
+type Ask = <T>(method: string, path: string, data?: unknown) => Promise<T>;
+
+/** Asks the server, with what a browser would send beside it. */
+function asking(request: APIRequestContext): Ask {
+  return async <T>(method: string, path: string, data?: unknown) => {
+    const { cookies } = await request.storageState();
+    const token = cookies.find(({ name }) => name === 'XSRF-TOKEN')?.value ?? '';
+    const answer = await request.fetch(APP + path, { method, data, headers: { 'X-XSRF-TOKEN': token } });
+    const words = await answer.text();
+    if (!answer.ok()) throw new Error(`${method} ${path}: ${answer.status()} ${words}`);
+    return (words === '' ? undefined : JSON.parse(words)) as T;
+  };
 }
 
-/** Moves both clocks forward: the program's and the network's. */
-export async function letTimePass(page: Page, minutes: number): Promise<void> {
-  for (const clock of [`${HANDSETS}/control/clock`, '/demo/clock']) {
-    const answer = await page.request.post(`${clock}?minutes=${minutes}`);
+/** One journey's own part of the business: a team, its line, its people and its customers. Nobody else's work is seen or moved there. */
+export class Office {
+  private readonly contexts: BrowserContext[] = [];
+  private readonly requests: APIRequestContext[] = [];
+  private readonly complaints: string[] = [];
+  readonly tag = letters(26 + 60 * block + offices++);
+  readonly line = freshNumber();
+  readonly lineName = `Quay ${this.tag}`;
+  readonly teamName = `Crew ${this.tag}`;
+  lineId = 0;
+  teamId = 0;
+  lead: Person = undefined as unknown as Person;
+
+  constructor(
+    private readonly browser: Browser,
+    private readonly founder: Ask,
+    private readonly fresh: () => Promise<APIRequestContext>,
+  ) {}
+
+  async found(): Promise<void> {
+    this.teamId = (await this.founder<{ id: number }>('POST', '/api/setup/teams', { name: this.teamName })).id;
+    const [site] = await this.founder<{ id: number }[]>('GET', '/api/setup/sites');
+    const line = {
+      name: this.lineName,
+      number: this.line,
+      region: 'US',
+      siteId: site?.id,
+      teamId: this.teamId,
+      zone: 'America/Chicago',
+      inUse: true,
+      promiseMinutes: 60,
+      week: [],
+      closedDays: [],
+      openHolidays: [],
+      narrowed: false,
+    };
+    this.lineId = (await this.founder<{ id: number }>('POST', '/api/setup/lines', line)).id;
+    this.lead = await this.person('Lena', 'LEAD');
+  }
+
+  /** Asks somebody in by mail, and they come in by the link. */
+  async person(first: string, role: 'LEAD' | 'STAFF' | 'VIEWER' = 'STAFF'): Promise<Person> {
+    const name = `${first} Ford ${this.tag}`;
+    const mail = `${first}.${this.tag}@quillhaven.example`.toLowerCase();
+    const { id } = await this.founder<{ id: number }>('POST', '/api/setup/people', {
+      name,
+      email: mail,
+      setup: { role, permissions: role === 'VIEWER' ? [] : ['TEXT', 'SEND_TO_MANY'], teams: [this.teamId] },
+    });
+    const request = await this.fresh();
+    this.requests.push(request);
+    let link: string | undefined;
+    await expect(async () => {
+      const mails = (await (await request.get(`${HANDSETS}/mailbox`)).json()) as { to: string; words: string }[];
+      link = mails.find(({ to }) => to.includes(mail))?.words.match(/https?:\S+/)?.[0];
+      expect(link).toBeTruthy();
+    }).toPass({ intervals: [100] });
+    const ask = asking(request);
+    const secret = new URL(link ?? APP).pathname.split('/').pop() ?? '';
+    await ask('GET', `/api/invitations/${secret}`);
+    await ask('POST', `/api/invitations/${secret}`, {
+      name,
+      initials: first.slice(0, 2).toUpperCase(),
+      mark: { shape: 'BELL', ink: 'PINE' },
+      password: PASSWORD,
+    });
+    return { id, name, mail, ask, cookies: (await request.storageState()).cookies };
+  }
+
+  async change(person: Person, setup: { role?: string; permissions?: string[]; teams?: number[] }): Promise<void> {
+    await this.founder('PUT', `/api/setup/people/${person.id}`, { role: 'STAFF', permissions: ['TEXT'], teams: [this.teamId], ...setup });
+  }
+
+  /** A browser of their own for somebody, who is signed in already. */
+  async browserOf(person?: Person, options: Parameters<Browser['newContext']>[0] = {}): Promise<BrowserContext> {
+    const context = await this.browser.newContext({
+      baseURL: APP,
+      viewport: { width: 1280, height: 800 },
+      timezoneId: 'America/Chicago',
+      ...options,
+    });
+    this.contexts.push(context);
+    context.on('page', (page) => this.watch(page));
+    if (person) await context.addCookies(person.cookies);
+    return context;
+  }
+
+  /** The inbox, as somebody sees it in a browser of their own. */
+  async pageOf(person: Person = this.lead, options?: Parameters<Browser['newContext']>[0]): Promise<Page> {
+    const page = await (await this.browserOf(person, options)).newPage();
+    await page.goto('/');
+    await expect(page.getByRole('navigation', { name: 'Places' })).toBeVisible();
+    return page;
+  }
+
+  /** A customer texts this office's line; it has come in when this returns. */
+  async text(words: string, from = freshNumber()): Promise<string> {
+    const answer = await (await this.any()).post(`${HANDSETS}/handsets/${encodeURIComponent(from)}/texts`, { data: { to: this.line, body: words } });
     expect(answer.ok()).toBe(true);
+    await expect(async () => {
+      const page = await this.lead.ask<{ conversations: { preview: string; sender: unknown }[] }>('GET', '/api/conversations?group=OUR_TURN&limit=100');
+      expect(JSON.stringify(page)).toContain(words);
+    }).toPass({ intervals: [50, 100, 200] });
+    return from;
+  }
+
+  /** What has arrived on a handset; looking reads it. */
+  async arrivedOn(number: string): Promise<string[]> {
+    const answer = await (await this.any()).get(`${HANDSETS}/handsets/${encodeURIComponent(number)}`);
+    return ((await answer.json()) as { arrived: { body: string }[] }).arrived.map((text) => text.body);
+  }
+
+  /** How the network misbehaves towards one handset. */
+  async misbehave(number: string, faults: Record<string, unknown>): Promise<void> {
+    const good = { down: false, delayMillis: 0, refuse: 0, refuseForGood: 0, loseAnswers: 0, failWith: null, repeat: 0, outOfOrder: false };
+    await (await this.any()).put(`${HANDSETS}/control/faults/${encodeURIComponent(number)}`, { data: { ...good, ...faults } });
+  }
+
+  private async any(): Promise<APIRequestContext> {
+    const made = this.requests[0] ?? (await this.fresh());
+    if (this.requests.length === 0) this.requests.push(made);
+    return made;
+  }
+
+  private watch(page: Page): void {
+    page.on('console', (message) => {
+      // What a journey provokes Chromium writes to the console by itself.
+      const expected = /status of (401|404|409|410|422|429|0)|ERR_INTERNET_DISCONNECTED|ERR_FAILED|ERR_ABORTED/.test(message.text());
+      if (message.type() === 'error' && !expected) this.complaints.push(message.text());
+    });
+    page.on('pageerror', (error) => this.complaints.push(error.message));
+  }
+
+  async close(): Promise<void> {
+    await Promise.all([...this.contexts.map((context) => context.close()), ...this.requests.map((request) => request.dispose())]);
+    expect(this.complaints).toEqual([]);
   }
 }
 
-/** What has arrived on a handset; looking reads it. */
-export async function arrivedOn(page: Page, number: string): Promise<string[]> {
-  const answer = await page.request.get(`${HANDSETS}/handsets/${encodeURIComponent(number)}`);
-  const script = (await answer.json()) as { arrived: { body: string }[] };
-  return script.arrived.map((text) => text.body);
-}
+/** Every journey has an office of its own, and fails when a page complains on the console. */
+export const test = base.extend<{ office: Office }, { founder: Ask }>({
+  founder: [
+    async ({ playwright }, use) => {
+      const request = await playwright.request.newContext();
+      const ask = asking(request);
+      await request.get(`${APP}/api/session`);
+      await ask('POST', '/api/session', { name: 'maren', password: 'quillhaven demo' });
+      await use(ask);
+      await request.dispose();
+    },
+    { scope: 'worker' },
+  ],
+  office: async ({ browser, founder, playwright }, use) => {
+    const office = new Office(browser, founder, () => playwright.request.newContext());
+    await office.found();
+    await use(office);
+    await office.close();
+  },
+});
 
-export async function misbehave(page: Page, faults: Record<string, unknown>): Promise<void> {
-  const good = { down: false, delayMillis: 0, refuse: 0, refuseForGood: 0, loseAnswers: 0, failWith: null, repeat: 0, outOfOrder: false };
-  await page.request.put(`${HANDSETS}/control/faults`, { data: { ...good, ...faults } });
-}
-
-/** Who is signed in already: a session is begun once and used again. */
-const sessions = new Map<string, Cookie[]>();
-
-export async function signIn(page: Page, name = 'maren'): Promise<void> {
-  await page.context().addCookies(sessions.get(name) ?? []);
-  await page.goto('/');
-  const places = page.getByRole('navigation', { name: 'Places' });
-  await expect(places.or(page.getByLabel('Name'))).toBeVisible();
-  if (await places.isVisible()) return;
-  await page.getByLabel('Name').fill(name);
-  await page.getByLabel('Password').fill('quillhaven demo');
-  await page.getByRole('button', { name: 'Sign in' }).click();
-  await expect(places).toBeVisible();
-  sessions.set(name, await page.context().cookies());
-}
+export const list = (page: Page) => page.getByRole('region', { name: 'Conversations' });
+export const script = (page: Page) => page.getByRole('region', { name: 'Script' });
+export const reply = (page: Page) => page.getByLabel(/^Reply to/);
+export const notices = (page: Page) => page.getByRole('button', { name: /^Notices/ });
+export const group = (page: Page, name: string) => page.getByRole('navigation', { name: 'Groups' }).getByRole('button', { name });
 
 /** Opens the conversation of a number through the jump box. */
 export async function open(page: Page, number: string): Promise<void> {
   await page.getByLabel('Jump to a customer or number').fill(number.slice(2));
   await page.getByRole('option').first().click();
-  await expect(page.getByRole('region', { name: 'Script' })).toBeVisible();
+  await expect(script(page)).toBeVisible();
 }
 
 export const SCHEMES = ['light', 'dark'] as const;
@@ -75,23 +230,5 @@ export async function withoutBarriers(page: Page, scheme: (typeof SCHEMES)[numbe
   const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
   expect(serious.map(({ id, nodes }) => `${page.url()} ${id}: ${nodes.map((node) => node.html).join(' | ')}`)).toEqual([]);
 }
-
-/** Every journey fails when the page complains on the console. */
-export const test = base.extend<{ quietConsole: void }>({
-  quietConsole: [
-    async ({ page }, use) => {
-      const complaints: string[] = [];
-      page.on('console', (message) => {
-        // A stranger's first question is answered 401; Chromium writes every such answer to the console by itself.
-        const expected = /status of (401|422|429|0)|ERR_INTERNET_DISCONNECTED|ERR_FAILED/.test(message.text());
-        if (message.type() === 'error' && !expected) complaints.push(message.text());
-      });
-      page.on('pageerror', (error) => complaints.push(error.message));
-      await use();
-      expect(complaints).toEqual([]);
-    },
-    { auto: true },
-  ],
-});
 
 export { expect };

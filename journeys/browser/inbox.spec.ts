@@ -1,233 +1,308 @@
-import { arrivedOn, DOCK, expect, freshNumber, HANDSETS, misbehave, open, SCHEMES, signIn, test, textFrom, withoutBarriers, YARD } from './fixture';
+import { expect, freshNumber, group, HANDSETS, list, notices, open, reply, SCHEMES, script, shown, test, withoutBarriers } from './fixture';
 
-test.afterEach(async ({ page }) => {
-  await misbehave(page, {});
-});
-
-test('a customer texts, a colleague answers, and the answer is on the handset', async ({ page }) => {
-  const number = freshNumber();
-  const asked = `Is there a berth free for tonight? ${number.slice(-3)}`;
-  await signIn(page);
-  await textFrom(page, number, DOCK, asked);
-  const list = page.getByRole('region', { name: 'Conversations' });
+test('a customer texts, a colleague answers, and the answer is on the handset', async ({ office }) => {
+  const page = await office.pageOf();
+  const number = await office.text('Is there a berth free for tonight?');
   await page.getByRole('button', { name: /^Whose/ }).click();
   await page.getByRole('menuitem', { name: 'nobody’s' }).click();
-  await list.getByText(asked).click();
+  await list(page).getByText('Is there a berth free for tonight?').click();
   await expect(page.getByRole('note')).toContainText('Nobody we know holds (');
 
-  await page.getByLabel('Reply to').fill('Yes, V6 with power. Come in.');
+  await reply(page).fill('Yes, V6 with power. Come in.');
   await page.keyboard.press('Control+Enter');
+  await expect(script(page)).toContainText('Yes, V6 with power. Come in.');
+  await expect(reply(page)).toHaveValue('');
+  await expect(script(page)).toContainText('◑ delivered');
+  expect(await office.arrivedOn(number)).toEqual(['Yes, V6 with power. Come in.']);
+  await expect(script(page)).toContainText('● read');
 
-  const script = page.getByRole('region', { name: 'Script' });
-  await expect(script).toContainText('Yes, V6 with power. Come in.');
-  await expect(page.getByLabel('Reply to')).toHaveValue('');
-  await expect(script).toContainText('◑ delivered');
-  expect(await arrivedOn(page, number)).toEqual(['Yes, V6 with power. Come in.']);
-  await expect(script).toContainText('● read');
+  await office.text('and a second one, live', number);
+  await expect(script(page)).toContainText('and a second one, live');
+  await office.text('somebody else');
+  await expect(list(page)).toContainText('somebody else');
 });
 
-test('a text appears in the open script and list without anyone’s touch', async ({ page }) => {
-  const number = freshNumber();
-  await textFrom(page, number, YARD, 'first');
-  await signIn(page);
+test('offline is said at once, what is pressed is refused, and afterwards nothing is missing', async ({ office }) => {
+  const page = await office.pageOf();
+  const number = await office.text('before the break');
   await open(page, number);
-  const before = await page.getByRole('link', { name: /^Inbox/ }).textContent();
-
-  await textFrom(page, number, YARD, 'and a second one, live');
-  await expect(page.getByRole('region', { name: 'Script' })).toContainText('and a second one, live');
-  await textFrom(page, freshNumber(), YARD, 'somebody else');
-  await expect(page.getByRole('link', { name: /^Inbox/ })).not.toHaveText(before ?? '');
+  await page.context().setOffline(true);
+  await expect(page.getByRole('banner')).toContainText('Offline');
+  await reply(page).fill('Written on the train.');
+  await page.keyboard.press('Control+Enter');
+  await expect(page.getByRole('alert').first()).toContainText(/offline/i);
+  await expect(reply(page)).toHaveValue('Written on the train.');
+  await office.text('told while the laptop was closed', number);
+  await page.context().setOffline(false);
+  await expect(script(page)).toContainText('told while the laptop was closed');
+  await reply(page).focus();
+  await page.keyboard.press('Control+Enter');
+  await expect(script(page)).toContainText('Written on the train.');
+  await expect.poll(() => office.arrivedOn(number)).toEqual(['Written on the train.']);
 });
 
-test('after a break in the line nothing is missing', async ({ page, context }) => {
-  const number = freshNumber();
-  await textFrom(page, number, DOCK, 'before the break');
-  await signIn(page);
+test('a text whose answer got lost is sent once, though the page is loaded anew and Send pressed again', async ({ office }) => {
+  const page = await office.pageOf();
+  const number = await office.text('hello?');
+  await office.misbehave(number, { loseAnswers: 1, repeat: 1, outOfOrder: true });
   await open(page, number);
-  await context.setOffline(true);
-  await textFrom(page, number, DOCK, 'told while the laptop was closed');
-  await context.setOffline(false);
-  await expect(page.getByRole('region', { name: 'Script' })).toContainText('told while the laptop was closed', { timeout: 15_000 });
+  await page.route('**/texts', async (route) => {
+    await route.fetch();
+    await route.abort();
+  });
+  await reply(page).fill('Once and only once.');
+  await page.keyboard.press('Control+Enter');
+  await expect(page.getByRole('alert').first()).toBeVisible();
+  await page.unroute('**/texts');
+  await page.evaluate(() => window.localStorage.clear());
+  await page.reload();
+  await expect(reply(page)).toHaveValue('Once and only once.');
+  await reply(page).focus();
+  await page.keyboard.press('Control+Enter');
+  await expect(reply(page)).toHaveValue('');
+  await expect(script(page).getByText('Once and only once.')).toHaveCount(1);
+  await expect(script(page)).toContainText('◑ delivered');
+  expect(await office.arrivedOn(number)).toEqual(['Once and only once.']);
 });
 
-test('the part meter counts as one types and offers the plain wording', async ({ page }) => {
-  const number = freshNumber();
-  await textFrom(page, number, DOCK, 'hello');
-  await signIn(page);
-  await open(page, number);
-  const meter = page.getByRole('status', { name: 'Part meter' });
-  await page.getByLabel('Reply to').fill('Tuesday at 9.');
-  await expect(meter).toContainText('1 part, 147 left');
-  await page.getByLabel('Reply to').fill(`It’s ready… ${'x'.repeat(70)}`);
-  await expect(meter).toContainText('2 parts');
-  await expect(meter).toContainText('’');
-  await expect(page.getByRole('button', { name: 'Send 2 parts' })).toBeVisible();
-  await meter.getByRole('button', { name: 'Plain wording: saves 1 part' }).click();
-  await expect(meter).toContainText('1 part,');
-  await expect(page.getByLabel('Reply to')).toHaveValue(/^It's ready\.\.\. /);
-});
-
-test('the time ribbon has a mark for everyone who waits, and opens them', async ({ page }) => {
-  const number = freshNumber();
-  await signIn(page);
+test('the time ribbon has a mark for everyone who waits, and a span dragged on it becomes part of the sentence', async ({ office }) => {
+  const page = await office.pageOf();
   const ribbon = page.getByRole('region', { name: 'Time ribbon' });
-  await expect(ribbon).toContainText(/\d+ late, \d+ within the hour, \d+ later, next promise \d\d:\d\d/);
-  const words = `a mark on the ribbon ${number.slice(-3)}`;
-  await textFrom(page, number, DOCK, words);
-  const mark = ribbon.getByRole('link', { name: new RegExp(`(1 h 00|59 min) left, nobody’s: ${words}`) });
-  await expect(mark).toBeVisible();
+  await office.text('a mark on the ribbon');
+  await expect(ribbon).toContainText(/nothing late, \d+ within the hour.*, next promise \d\d:\d\d/);
+  const mark = ribbon.getByRole('link', { name: /(1 h 00|59 min) left, nobody’s: a mark on the ribbon/ });
   await mark.click();
-  await expect(page.getByRole('region', { name: 'Script' })).toContainText(words);
-  await page.getByLabel('Reply to').fill('and off it');
+  await expect(script(page)).toContainText('a mark on the ribbon');
+  const box = await ribbon.boundingBox();
+  if (!box) throw new Error('no ribbon');
+  await page.mouse.move(box.x + box.width * 0.4, box.y + 8);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width - 20, box.y + 8, { steps: 6 });
+  await page.mouse.up();
+  await expect(page.getByRole('button', { name: /^Time left: / })).toBeVisible();
+  await expect(page).toHaveURL(/show=left/);
+  await page.reload();
+  await expect(page.getByRole('button', { name: /^Time left: / })).toBeVisible();
+  await reply(page).fill('and off it');
   await page.keyboard.press('Control+Enter');
   await expect(mark).toHaveCount(0);
 });
 
-test('a draft survives moving about and a reload, and a note is another paper', async ({ page }) => {
-  const [one, two] = [freshNumber(), freshNumber()];
-  await textFrom(page, one, DOCK, 'one');
-  await textFrom(page, two, DOCK, 'two');
-  await signIn(page);
+test('a draft survives moving about and a reload, and a note is another paper', async ({ office }) => {
+  const [one, two] = [await office.text('one'), await office.text('two')];
+  const page = await office.pageOf();
   await open(page, one);
-  await page.getByLabel('Reply to').fill('half a thought');
+  await reply(page).fill('half a thought');
   await page.getByRole('button', { name: 'Note', exact: true }).click();
   await page.getByLabel('Note for the team').fill('ask Eli first');
   await open(page, two);
-  await expect(page.getByLabel('Reply to')).toHaveValue('');
+  await expect(reply(page)).toHaveValue('');
   await open(page, one);
-  await expect(page.getByLabel('Reply to')).toHaveValue('half a thought');
+  await expect(reply(page)).toHaveValue('half a thought');
   await page.reload();
-  await expect(page.getByLabel('Reply to')).toHaveValue('half a thought');
-
+  await expect(reply(page)).toHaveValue('half a thought');
   await page.getByRole('button', { name: /Note \(draft\)/ }).click();
   await page.getByRole('button', { name: 'Add the note' }).click();
-  const script = page.getByRole('region', { name: 'Script' });
-  await expect(script).toContainText('ask Eli first');
-  expect(await arrivedOn(page, one)).toEqual([]);
+  await expect(script(page)).toContainText('ask Eli first');
+  expect(await office.arrivedOn(one)).toEqual([]);
   await page.getByRole('button', { name: /Reply \(draft\)/ }).click();
-  await expect(page.getByLabel('Reply to')).toHaveValue('half a thought');
+  await expect(reply(page)).toHaveValue('half a thought');
 });
 
-test('a text that was not delivered says why and can be written again', async ({ page }) => {
-  const number = freshNumber();
-  await textFrom(page, number, DOCK, 'are you there?');
-  await misbehave(page, { failWith: 'undeliverable' });
-  await signIn(page);
+test('a text that was not delivered comes back as our turn, is told, and is done with when it is sent again', async ({ office }) => {
+  const page = await office.pageOf();
+  const number = await office.text('are you there?');
+  await office.misbehave(number, { failWith: 'undeliverable' });
   await open(page, number);
-  await page.getByLabel('Reply to').fill('We are.');
-  await page.getByRole('button', { name: 'Send', exact: true }).click();
-  const script = page.getByRole('region', { name: 'Script' });
-  await expect(script).toContainText('× not delivered: The phone company could not deliver it.');
-  await misbehave(page, {});
-  await script.getByRole('button', { name: 'Write it again' }).click();
-  await expect(page.getByLabel('Reply to')).toHaveValue('We are.');
-  await page.keyboard.press('Control+Enter');
-  await expect(script).toContainText('◑ delivered');
-});
-
-test('a lost answer of the network neither loses nor doubles the text', async ({ page }) => {
-  const number = freshNumber();
-  await textFrom(page, number, DOCK, 'hello?');
-  await misbehave(page, { loseAnswers: 1, repeat: 1, outOfOrder: true });
-  await signIn(page);
-  await open(page, number);
-  await page.getByLabel('Reply to').fill('Once and only once.');
-  await page.keyboard.press('Control+Enter');
-  await expect(page.getByRole('region', { name: 'Script' })).toContainText('◑ delivered');
-  expect(await arrivedOn(page, number)).toEqual(['Once and only once.']);
-});
-
-test('by keyboard alone: take, done, open again, let go', async ({ page }) => {
-  const number = freshNumber();
-  await textFrom(page, number, DOCK, 'keys please');
-  await signIn(page);
-  await open(page, number);
-  const script = page.getByRole('region', { name: 'Script' });
-  await script.focus();
+  await script(page).focus();
   await page.keyboard.press('t');
-  await expect(script).toContainText('(Maren Oduya takes it.)');
-  await page.keyboard.press('d');
-  await expect(script).toContainText('(Done without an answer, by Maren Oduya.)');
-  await page.keyboard.press('o');
-  await expect(script).toContainText('(Maren Oduya opens it again.)');
-  await page.keyboard.press('l');
-  await expect(script).toContainText('(Maren Oduya lets it go; it is nobody’s.)');
+  await expect(script(page)).toContainText(' takes it.)');
+  await reply(page).fill('We are.');
+  await page.keyboard.press('Control+Shift+Enter');
+  await expect(script(page)).toContainText('× not delivered: The phone company could not deliver it.');
+  await expect(list(page).getByRole('link', { name: 'We are.' })).toContainText('not delivered');
+  await expect(page.getByRole('button', { name: '× Needs a hand: 1 not delivered' })).toBeVisible();
+  await notices(page).click();
+  await expect(page.getByRole('dialog', { name: 'Notices' })).toContainText(/not delivered/i);
+  await page.keyboard.press('Escape');
+  await office.misbehave(number, {});
+  await script(page).getByRole('button', { name: 'Send again' }).click();
+  await expect(script(page)).toContainText('◑ delivered');
+  await expect(page.getByRole('button', { name: /Needs a hand/ })).toHaveCount(0);
+  expect(await office.arrivedOn(number)).toEqual(['We are.']);
+  await group(page, 'Their turn').click();
+  await expect(list(page).getByRole('link', { name: 'We are.' })).toBeVisible();
+});
+
+test('by keyboard alone: take, done, open again, let go', async ({ office }) => {
+  const number = await office.text('keys please');
+  const page = await office.pageOf();
+  const me = office.lead.name;
+  await open(page, number);
+  await script(page).focus();
+  for (const [key, said] of [
+    ['t', `(${me} takes it.)`],
+    ['d', `(Done without an answer, by ${me}.)`],
+    ['o', `(${me} opens it again.)`],
+    ['l', `(${me} lets it go; it is nobody’s.)`],
+  ] as const) {
+    await page.keyboard.press(key);
+    await expect(script(page)).toContainText(said);
+  }
   await page.keyboard.press('r');
   await page.keyboard.type('td ok');
-  await expect(page.getByLabel('Reply to')).toHaveValue('td ok');
+  await expect(reply(page)).toHaveValue('td ok');
   await page.keyboard.press('Control+Shift+Enter');
-  await expect(script).toContainText('(Done, by Maren Oduya.)');
+  await expect(script(page)).toContainText(`(Done, by ${me}.)`);
   await page.keyboard.press('Escape');
   await page.keyboard.press('Shift+Tab');
   await expect(page.locator(':focus')).toHaveCSS('outline-style', 'solid');
   await page.keyboard.press('?');
   await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+  await page.getByRole('dialog').getByRole('switch').uncheck();
+  await page.keyboard.press('Escape');
+  await script(page).focus();
+  await page.keyboard.press('o');
+  await expect(page.getByRole('button', { name: 'Open again' })).toBeVisible();
 });
 
-test('a wrong password is said plainly, and nobody is let in', async ({ page }) => {
+test('who signs in after somebody else starts from nothing, and the one before finds the draft again', async ({ office }) => {
+  const ben = await office.person('Ben');
+  const number = await office.text('A secret between us');
+  const page = await office.pageOf();
+  await open(page, number);
+  await reply(page).fill('For Lena’s eyes only');
+  await expect(async () => {
+    const { ask } = office.lead;
+    expect(JSON.stringify(await ask('GET', `/api/conversations/${page.url().split('/').pop()?.split('?')[0]}`))).toContain('eyes only');
+  }).toPass();
+  const other = await page.context().newPage();
+  await other.goto(page.url());
+  await expect(reply(other)).toHaveValue('For Lena’s eyes only');
+  await other.getByRole('button', { name: `${office.lead.name}, in` }).click();
+  await other.getByRole('menuitem', { name: 'Sign out' }).click();
+  await expect(other.getByLabel('Password')).toBeVisible();
+  await expect(page.getByLabel('Password')).toBeVisible();
+  await expect(page.getByText('A secret between us')).toHaveCount(0);
+  expect(await page.evaluate(() => JSON.stringify({ ...window.localStorage, ...window.sessionStorage }))).not.toContain('eyes only');
+
+  await page.getByLabel('Name').fill(ben.mail);
+  await page.getByLabel('Password').fill('seven small boats');
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByRole('button', { name: `${ben.name}, in` })).toBeVisible();
+  await open(page, number);
+  await expect(reply(page)).toHaveValue('');
+
+  const again = await office.browserOf();
+  const lena = await again.newPage();
+  await lena.goto('/');
+  await lena.getByLabel('Name').fill(office.lead.mail);
+  await lena.getByLabel('Password').fill('seven small boats');
+  await lena.getByRole('button', { name: 'Sign in' }).click();
+  await open(lena, number);
+  await expect(reply(lena)).toHaveValue('For Lena’s eyes only');
+});
+
+test('seven tabs of a browser are all told at once, and none freezes', async ({ office }) => {
+  const number = await office.text('to all tabs');
+  const first = await office.pageOf();
+  await open(first, number);
+  const tabs = [first];
+  for (let i = 1; i < 7; i++) {
+    const tab = await first.context().newPage();
+    await tab.goto(first.url());
+    await expect(script(tab)).toContainText('to all tabs');
+    tabs.push(tab);
+  }
+  await office.text('and once more', number);
+  for (const tab of tabs) await expect(script(tab)).toContainText('and once more');
+  await tabs[6]?.getByLabel(/^Reply to/).fill('From the seventh.');
+  await tabs[6]?.keyboard.press('Control+Enter');
+  for (const tab of tabs) await expect(script(tab)).toContainText('From the seventh.');
+  await first.close();
+  await office.text('without the first', number);
+  for (const tab of tabs.slice(1)) await expect(script(tab)).toContainText('without the first');
+});
+
+test('who loses sight of a conversation has it closed at once, with a sentence why', async ({ office }) => {
+  const ben = await office.person('Ben');
+  const number = await office.text('Not for everyone');
+  const page = await office.pageOf(ben);
+  await open(page, number);
+  await office.change(ben, { teams: [] });
+  await expect(page.getByText(/you do not see it any more: its line, your teams or your permissions have changed/)).toBeVisible();
+  await expect(page.getByText('Not for everyone')).toHaveCount(0);
+});
+
+test('a wrong password is said plainly, and nobody is let in', async ({ office }) => {
+  const page = await (await office.browserOf()).newPage();
   await page.goto('/');
-  await page.getByLabel('Name').fill('hattie');
+  await page.getByLabel('Name').fill(office.lead.mail);
   await page.getByLabel('Password').fill('not hers');
   await page.getByRole('button', { name: 'Sign in' }).click();
   await expect(page.getByRole('alert')).toHaveText('That name and password do not go together.');
   await expect(page.getByLabel('Password')).toHaveValue('');
 });
 
-test('the handsets page plays the customer', async ({ page }) => {
+test('the handsets page plays the customer, whose number is typed as one likes', async ({ office }) => {
   const number = freshNumber();
+  await office.text('already here');
+  const page = await (await office.browserOf()).newPage();
   await page.goto(HANDSETS);
-  await page.getByLabel('Find or type a number').fill(number);
-  await page.getByRole('button', { name: `Use this number ${number}` }).click();
-  await page.getByRole('button', { name: 'Line: Dock office' }).click();
-  await page.getByRole('menuitem', { name: 'Yard and lift' }).click();
-  await page.getByLabel('Text from this handset').fill('Do you step masts on Saturdays?');
-  await page.getByRole('button', { name: 'Send the text' }).click();
-  await expect(page.getByRole('listitem').filter({ hasText: 'Do you step masts on Saturdays?' })).toContainText('to Yard and lift');
-
-  const staff = await page.context().newPage();
-  await signIn(staff);
-  await open(staff, number);
-  await staff.getByLabel('Reply to').fill('We do, from 8.');
+  await page.getByLabel('Find or type a number').fill(shown(number));
+  await page.keyboard.press('Enter');
+  await page.getByLabel('Text from this handset').waitFor();
+  const to = await page.request.post(`${HANDSETS}/handsets/${encodeURIComponent(shown(number))}/texts`, {
+    data: { to: office.line, body: 'Do you step masts on Saturdays?' },
+  });
+  expect(to.ok()).toBe(true);
+  await expect(page.getByRole('listitem').filter({ hasText: 'Do you step masts on Saturdays?' })).toBeVisible();
+  const staff = await office.pageOf();
+  await list(staff).getByText('Do you step masts on Saturdays?').click();
+  await reply(staff).fill('We do, from 8.');
   await staff.keyboard.press('Control+Enter');
   await expect(page.getByRole('listitem').filter({ hasText: 'We do, from 8.' })).toBeVisible();
 });
 
-test('on a phone the list and the script are two pages', async ({ page }) => {
-  const number = freshNumber();
-  await textFrom(page, number, DOCK, 'from a small window');
-  await page.setViewportSize({ width: 390, height: 780 });
-  await signIn(page);
-  await expect(page.getByRole('region', { name: 'Conversations' })).toBeVisible();
+test('on a phone the list and the script are two pages', async ({ office }) => {
+  const number = await office.text('from a small window');
+  await office.text('and another');
+  const page = await office.pageOf(office.lead, { viewport: { width: 390, height: 780 } });
+  await expect(list(page)).toBeVisible();
   await open(page, number);
-  await expect(page.getByRole('region', { name: 'Conversations' })).toBeHidden();
-  await page.getByLabel('Reply to').fill('Seen.');
+  await expect(list(page)).toBeHidden();
+  await reply(page).fill('Seen.');
   await page.getByRole('button', { name: 'Send', exact: true }).click();
-  await expect(page.getByRole('region', { name: 'Script' })).toContainText('Seen.');
+  await expect(script(page)).toContainText('Seen.');
   const overflow = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
   expect(overflow).toBeLessThanOrEqual(0);
   await page.getByRole('button', { name: '← List' }).click();
-  await expect(page.getByRole('region', { name: 'Conversations' })).toBeVisible();
+  await expect(list(page)).toBeVisible();
 });
 
-for (const scheme of SCHEMES) {
-  test(`no serious violation of accessibility, ${scheme}`, async ({ page }) => {
-    await page.emulateMedia({ colorScheme: scheme });
+for (const colorScheme of SCHEMES) {
+  test(`no serious violation of accessibility, ${colorScheme}`, async ({ office }) => {
+    const number = await office.text('look at this');
+    await office.misbehave(number, { failWith: 'undeliverable' });
+    const page = await office.pageOf(office.lead, { colorScheme });
+    await open(page, number);
+    await reply(page).fill('It does not arrive');
+    await page.keyboard.press('Control+Enter');
+    await expect(script(page)).toContainText('× not delivered');
+    await reply(page).fill('It’s “dear” …');
+    await expect(page.getByRole('status', { name: 'Part meter' })).toContainText('dearer');
+    await withoutBarriers(page, colorScheme);
+    await page.getByRole('button', { name: 'Note', exact: true }).click();
+    await withoutBarriers(page, colorScheme);
+    await page.goto('/nowhere');
+    await expect(page.getByRole('heading', { name: 'There is nothing at this address' })).toBeVisible();
+    await withoutBarriers(page, colorScheme);
+    await page.context().clearCookies();
     await page.goto('/');
     await expect(page.getByLabel('Name')).toBeVisible();
-    const check = () => withoutBarriers(page, scheme);
-    await check();
-    await signIn(page);
-    await check();
-    const number = freshNumber();
-    await textFrom(page, number, DOCK, 'look at this');
-    await open(page, number);
-    await page.getByLabel('Reply to').fill('It’s “dear” …');
-    await expect(page.getByRole('status', { name: 'Part meter' })).toContainText('dearer');
-    await check();
-    await page.getByRole('button', { name: 'Note', exact: true }).click();
-    await check();
+    await withoutBarriers(page, colorScheme);
     await page.goto(HANDSETS);
     await page.getByRole('button', { name: new RegExp(number.slice(1)) }).click();
-    await check();
+    await withoutBarriers(page, colorScheme);
   });
 }

@@ -1,7 +1,7 @@
 import { Button, Dialog, DialogActions, DialogContent, DialogTitle } from '@mui/material';
-import { useEffect } from 'react';
+import { useEffect, useSyncExternalStore } from 'react';
 import { useBlocker } from 'react-router';
-import { anythingUnsaved } from '../shared/ui';
+import { anythingUnsaved, onUnsaved } from '../shared/ui';
 
 /** Asks before one leaves something that was changed and not saved. */
 export function AskBeforeLeaving() {
@@ -15,6 +15,11 @@ export function AskBeforeLeaving() {
     window.addEventListener('beforeunload', leaving);
     return () => window.removeEventListener('beforeunload', leaving);
   }, []);
+  const unsaved = useSyncExternalStore(onUnsaved, anythingUnsaved);
+  // Whoever saved and went on at once need not answer: it is saved meanwhile.
+  useEffect(() => {
+    if (blocker.state === 'blocked' && !unsaved) blocker.proceed();
+  }, [blocker, unsaved]);
   if (blocker.state !== 'blocked') return null;
   return (
     <Dialog open onClose={() => blocker.reset()} aria-labelledby="leave-title">

@@ -36,7 +36,8 @@ const EMPTY = {
   SET_ASIDE: 'Nothing is set aside here. Press A in a conversation to put it out of sight until a time.',
   DONE: 'Nothing is done here yet. Press D in a conversation to finish it; it stays findable.',
 };
-const NO_LINES = 'No line is set up yet, so no text can arrive. Add the business’s lines under Set-up.';
+const NO_LINES =
+  'You see no line yet, so no text can arrive here. A team lead adds lines, and people to their teams, under Set-up.';
 const EMPTY_TO_IDENTIFY = 'Nobody to identify here. Texts from numbers that nobody we know holds appear here.';
 const NARROWED = 'No conversation in this group is meant by the sentence. Leave out a part of it to see more.';
 

@@ -42,7 +42,7 @@ export function SeveralBar({ chosen, count, total, zone, topics, onAll, onClear 
     setWriting(false);
     setAct({ ...chosen, ...rest });
   };
-  const paper = useBegun(useMe().staff.id, writing);
+  const paper = useBegun(useMe().staff.id);
   const works = useRefusal('WORK');
   const many = useRefusal('SEND_TO_MANY');
   // While several are chosen, the keys mean all of them.
@@ -127,7 +127,7 @@ export function SeveralBar({ chosen, count, total, zone, topics, onAll, onClear 
           onChoose={(at) => wanted({ what: 'SET_ASIDE', moment: 'AT', at })}
         />
       )}
-      {writing && paper.ready && (
+      {writing && (
         <TextToEach
           count={count}
           words={paper.begun.words}

@@ -30,14 +30,15 @@ function read(staff: number): Begun | undefined {
  * The words one has begun to write to several. Kept in this browser at every stroke and on the server soon after, under the reference
  * by which they will be sent.
  *
- * @param wanted whether one has asked for the paper
+ * The paper is there at once: what the server kept is read as soon as several are chosen, and does not take the place of what one has
+ * typed meanwhile.
  */
-export function useBegun(staff: number, wanted: boolean) {
+export function useBegun(staff: number) {
   const [local, setLocal] = useState(() => read(staff));
   const kept = useQuery({
     queryKey: ['several', 'draft'],
     queryFn: () => ask<{ begun?: SeveralBegun }>('GET', '/api/several/draft'),
-    enabled: wanted && local === undefined,
+    enabled: local === undefined,
     staleTime: Infinity,
     gcTime: 0,
   });
@@ -60,7 +61,6 @@ export function useBegun(staff: number, wanted: boolean) {
   );
   return {
     begun,
-    ready: local !== undefined || !kept.isPending,
     write: (words: string) => keep({ words, reference: begun.reference }),
     /** The act has begun, and the server threw its draft away. */
     sent: () => {

@@ -1,8 +1,8 @@
 // @vitest-environment jsdom
-import { QueryClient } from '@tanstack/react-query';
+import { QueryClient, QueryObserver } from '@tanstack/react-query';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { session } from '../../testing/data';
-import { ApiProblem, ask, endSession, keys, rescue, rescued } from '.';
+import { ApiProblem, ask, endSession, keys, rescue, rescued, sessionQuery } from '.';
 
 afterEach(() => {
   vi.unstubAllGlobals();
@@ -51,5 +51,15 @@ describe('the end of a session', () => {
     endSession(queries);
     rescue(session);
     expect(localStorage.getItem('fabulum.draft.1.7.REPLY')).toBe('mine');
+  });
+
+  it('is heard at once by whoever watches the session', () => {
+    const queries = new QueryClient();
+    queries.setQueryData(keys.session, session);
+    const watching = new QueryObserver(queries, sessionQuery);
+    watching.subscribe(() => undefined);
+    endSession(queries);
+    expect(watching.getCurrentResult().data).toBeNull();
+    watching.destroy();
   });
 });

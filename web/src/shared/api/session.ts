@@ -1,4 +1,4 @@
-import type { QueryClient } from '@tanstack/react-query';
+import { hashKey, type QueryClient } from '@tanstack/react-query';
 import { keys } from './queries';
 import type { Session } from './types';
 
@@ -22,7 +22,9 @@ export function endSession(queries: QueryClient): void {
     localStorage.removeItem(key);
   }
   sessionStorage.clear();
-  queries.clear();
+  // Who watches the session must hear of its end: that one query stays.
+  queries.removeQueries({ predicate: ({ queryKey }) => hashKey(queryKey) !== hashKey(keys.session) });
+  queries.getMutationCache().clear();
   queries.setQueryData(keys.session, null);
 }
 

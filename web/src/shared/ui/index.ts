@@ -10,7 +10,7 @@ export { NowProvider } from './NowProvider';
 export { OwnerMark } from './OwnerMark';
 export { ProblemNote } from './ProblemNote';
 export { useEdits } from './useEdits';
-export { anythingUnsaved, useUnsaved } from './unsaved';
+export { anythingUnsaved, onUnsaved, useUnsaved } from './unsaved';
 export { BlankText } from './BlankText';
 export { StaffMark } from './StaffMark';
 export { TopicMark } from './TopicMark';

@@ -2,6 +2,19 @@ import { useEffect, useRef } from 'react';
 
 /** Forms in which something was changed and not saved yet. */
 const changed = new Set<object>();
+const listeners = new Set<() => void>();
+
+function set(form: object, is: boolean): void {
+  if (is) changed.add(form);
+  else changed.delete(form);
+  for (const listener of listeners) listener();
+}
+
+/** Tells whenever something begins or ceases to be unsaved; the answer ends that. */
+export function onUnsaved(listener: () => void): () => void {
+  listeners.add(listener);
+  return () => listeners.delete(listener);
+}
 
 /** Whether leaving now would lose something that was changed and not saved. */
 export function anythingUnsaved(): boolean {
@@ -17,11 +30,8 @@ export function useUnsaved(is: boolean): () => void {
   const form = useRef({});
   useEffect(() => {
     const { current } = form;
-    if (is) changed.add(current);
-    else changed.delete(current);
-    return () => {
-      changed.delete(current);
-    };
+    set(current, is);
+    return () => set(current, false);
   }, [is]);
-  return () => changed.delete(form.current);
+  return () => set(form.current, false);
 }

@@ -32,6 +32,7 @@ import java.util.concurrent.locks.LockSupport;
 import java.util.function.Consumer;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
@@ -39,11 +40,18 @@ import org.junit.jupiter.api.io.TempDir;
 
 /**
  * The real programs, as they are packed: handsets text the business and the business answers, all
- * texts numbered, while Fabulum is killed with {@code kill -9} ten times. Then what was
- * acknowledged is compared with what is stored and with what the handsets got.
+ * texts numbered, while Fabulum is killed with {@code kill -9} at bad moments: while the network is
+ * still answering what it took, and in a burst of texts coming in. Then what was acknowledged is
+ * compared with what is stored and with what the handsets got.
  */
 class CrashTest {
-  private static final int KILLS = 10;
+  /** So many kills; more of them with {@code -Dcrash.kills}. */
+  private static final int KILLS = Integer.getInteger("crash.kills", 4);
+
+  /** The network thinks this long about what it is handed, where it is slow. */
+  private static final int SLOW_MILLIS = 250;
+
+  private static final int BURST = 12;
   private static final long SEED = 99;
   private static final String DOCK = "+19205550101";
   private static final Duration PATIENCE = Duration.ofSeconds(120);
@@ -101,8 +109,18 @@ class CrashTest {
     people.execute(this::answerAsStaff);
     Random random = new Random(SEED);
     for (int kill = 0; kill < KILLS; kill++) {
-      waitFor("some traffic", progress(12 + random.nextInt(25)));
+      waitFor("some traffic", progress(8 + random.nextInt(20)));
+      boolean handingOver = kill % 2 == 0;
+      if (handingOver) {
+        slow(SLOW_MILLIS);
+        waitFor("a text that is on its way to the network", progress(1 + random.nextInt(3)));
+        pause(random.nextInt(SLOW_MILLIS));
+      } else {
+        IntStream.range(0, BURST).parallel().forEach(nth -> textAsCustomer());
+        pause(random.nextInt(SLOW_MILLIS));
+      }
       fabulum.destroyForcibly().waitFor();
+      slow(0);
       startFabulum("server");
     }
     waitFor("some traffic after the last kill", progress(10));
@@ -133,8 +151,8 @@ class CrashTest {
         .isEmpty();
     List<String> arrived = carriedByTheNetwork();
     assertThat(arrived).doesNotHaveDuplicates().containsExactlyInAnyOrderElementsOf(written);
-    assertThat(received.size()).isGreaterThan(100);
-    assertThat(written.size()).isGreaterThan(50);
+    assertThat(received.size()).isGreaterThan(20 * KILLS);
+    assertThat(written.size()).isGreaterThan(5 * KILLS);
     System.out.printf(
         "%d texts in, %d out, %d kills: none missing, none twice%n",
         received.size(), written.size(), KILLS);
@@ -156,15 +174,24 @@ class CrashTest {
 
   private void textAsCustomers() {
     while (going) {
-      int n = next.incrementAndGet();
-      String words = "in " + n;
-      String handset = "+1212555" + String.format("%04d", 100 + n % 40);
-      String body = "{\"to\":\"" + DOCK + "\",\"body\":\"" + words + "\"}";
-      if (call("POST", networkPort, "/handsets/" + handset + "/texts", body).startsWith("200")) {
-        textedByHandsets.add(words);
-      }
+      textAsCustomer();
       pause(30);
     }
+  }
+
+  private void textAsCustomer() {
+    int n = next.incrementAndGet();
+    String words = "in " + n;
+    String handset = "+1212555" + String.format("%04d", 100 + n % 40);
+    String body = "{\"to\":\"" + DOCK + "\",\"body\":\"" + words + "\"}";
+    if (call("POST", networkPort, "/handsets/" + handset + "/texts", body).startsWith("200")) {
+      textedByHandsets.add(words);
+    }
+  }
+
+  private void slow(int millis) {
+    String faults = "{\"delayMillis\":" + millis + "}";
+    assertThat(call("PUT", networkPort, "/control/faults", faults)).startsWith("200");
   }
 
   private void answerAsStaff() {

@@ -1,6 +1,7 @@
 package fabulum.server.platform.web;
 
 import io.swagger.v3.oas.annotations.Hidden;
+import jakarta.servlet.http.HttpServletResponse;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 
@@ -26,6 +27,18 @@ class Pages {
     "/invitation/**"
   })
   String page() {
+    return "forward:/index.html";
+  }
+
+  /** An address that a person mistyped, or that was another one once: the page says so. */
+  @GetMapping(
+      path = {
+        "/{place:(?!api|webhook|assets|demo|error|actuator)[^.]+}",
+        "/{place:(?!api|webhook|assets|demo|error|actuator)[^.]+}/**"
+      },
+      headers = "Accept=text/html")
+  String nowhere(HttpServletResponse response) {
+    response.setStatus(HttpServletResponse.SC_NOT_FOUND);
     return "forward:/index.html";
   }
 }

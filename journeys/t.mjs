@@ -1,0 +1,14 @@
+import { chromium } from '@playwright/test';
+const b = await chromium.launch({executablePath:'/usr/bin/chromium',args:['--headless','--no-sandbox','--disable-gpu']});
+const c = await b.newContext({viewport:{width:1280,height:800}}); const p = await c.newPage();
+const t0=Date.now();
+p.on('request',r=>console.log(Date.now()-t0,'>',r.url()));
+p.on('requestfinished',async r=>console.log(Date.now()-t0,'<',r.url(),(await r.response())?.status()));
+p.on('requestfailed',r=>console.log(Date.now()-t0,'x',r.url(),r.failure()?.errorText));
+p.on('console',m=>console.log(Date.now()-t0,m.type(),m.text()));
+p.on('pageerror',m=>console.log(Date.now()-t0,'ERR',m.message));
+await p.goto('http://localhost:8480/');
+await p.waitForTimeout(6000);
+console.log((await p.locator('body').innerText()).slice(0,300));
+await p.screenshot({path:'/tmp/sh/a.png'});
+await b.close();
