@@ -153,14 +153,20 @@ class ActsTest {
     assertThat(group(id)).isEqualTo("OUR_TURN");
   }
 
+  private long timed(long id) {
+    return maren.script(id).valueStream().filter(entry -> entry.has("workingSeconds")).count();
+  }
+
   @Test
   void doneCanBeTakenBackAndEverythingIsAsItWas() {
     long id = waiting();
     JsonNode before = row(id);
     String undo = undo(act(id, "done", null));
     assertThat(group(id)).isEqualTo("DONE");
+    assertThat(timed(id)).as("done says how long the customer waited").isEqualTo(1);
     maren.post("/api/undo/" + undo, null).require(200);
 
+    assertThat(timed(id)).as("nobody answered, so nobody took any time").isZero();
     for (String kept : List.of("group", "since", "dueAt", "openedAt")) {
       assertThat(row(id).path(kept)).as(kept).isEqualTo(before.path(kept));
     }

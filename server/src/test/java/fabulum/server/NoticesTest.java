@@ -164,6 +164,18 @@ class NoticesTest {
   }
 
   @Test
+  void whoIsGivenItAsACoverIsToldThoughTheWaitWasToldOfBefore() {
+    Browser tom = office.fabulum.signedIn("tom");
+    long id = office.text(Fabulum.DOCK, "for Tom");
+    take(tom, id);
+    tom.put("/api/me/plan", office.coveredBy("priya")).require(204);
+    tom.put("/api/me/in", Map.of("in", false)).require(204);
+    office.fabulum.webhook().text(office.numberOf(id), Fabulum.DOCK, "still there?").require(200);
+    assertThat(office.owner(id)).isEqualTo(office.id("priya"));
+    assertThat(told(priya)).first().asString().startsWith("MINE");
+  }
+
+  @Test
   void aLadderThatCannotBeIsRefusedWhole() {
     var refused =
         maren

@@ -107,6 +107,32 @@ class OwningTest {
   }
 
   @Test
+  void whoTakesItAnewHasNoSummaryThatWasForAnother() {
+    long id = office.text(Fabulum.DOCK, "whose is this?");
+    act(priya, id, "take", Map.of()).require(200);
+    act(priya, id, "hand-over", Map.of("person", office.id("tom"))).require(200);
+    assertThat(dossier(tom, id).has("summary")).isTrue();
+    act(maren, id, "take", Map.of()).require(200);
+    assertThat(dossier(maren, id).has("summary")).isFalse();
+    assertThat(dossier(tom, id).has("summary")).isFalse();
+  }
+
+  @Test
+  void allOfOnesWorkIsNotHandedToWhoMayNotSeeItAndNothingIsMoved() {
+    long id = office.text(Fabulum.DOCK, "I stay");
+    act(tom, id, "take", Map.of()).require(200);
+    String path = "/api/office/people/" + office.id("tom") + "/move";
+    Answer refused =
+        tom.post(path, Map.of("ids", List.of(id), "person", office.id("otto"))).require(422);
+    assertThat(refused.json().path("detail").asString()).contains("Otto Farr");
+    assertThat(office.owner(id)).isEqualTo(office.id("tom"));
+    Map<String, Object> all = Map.of("person", office.id("otto"));
+    maren.post("/api/office/people/" + office.id("tom") + "/off", all).require(422);
+    assertThat(office.owner(id)).isEqualTo(office.id("tom"));
+    tom.get("/api/lines").require(200);
+  }
+
+  @Test
   void whatIsHandedToATeamIsNobodysThereAndTheOthersStillSeeIt() {
     long id = office.text(Fabulum.DOCK, "the bill, please");
     act(priya, id, "take", Map.of()).require(200);

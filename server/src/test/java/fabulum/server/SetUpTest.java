@@ -83,6 +83,28 @@ class SetUpTest {
   }
 
   @Test
+  void aTextThatCameInWhileThePromiseChangedIsReckonedByTheNewOneAfterAll() {
+    Map<String, Object> line = line("Overtaken", "(920) 555-0171");
+    long id = add(line);
+    long waits = waitingOn("+19205550171").path("id").asLong();
+    line.put("promiseMinutes", 20);
+    maren.put("/api/setup/lines/" + id, line).require(200);
+    // As a text leaves it that was reckoned by the old promise and written after the change.
+    fabulum.tables.update(
+        "update conversation set due_at = dateadd('minute', 40, due_at) where id = ?", waits);
+    assertThat(
+            fabulum.becomes(() ->
+                maren
+                        .get("/api/conversations/" + waits)
+                        .json()
+                        .path("conversation")
+                        .path("secondsLeft")
+                        .asLong()
+                    == 20 * 60))
+        .isTrue();
+  }
+
+  @Test
   void aChangeMadeFromWhatIsNoLongerSoIsToldAndUndoesNothing() {
     Map<String, Object> line = line("Twice", "(920) 555-0167");
     String path = "/api/setup/lines/" + add(line);

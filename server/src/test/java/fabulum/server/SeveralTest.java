@@ -7,12 +7,14 @@ import fabulum.server.testing.Browser;
 import fabulum.server.testing.Fabulum;
 import fabulum.server.testing.FabulumExtension;
 import fabulum.server.testing.Webhook;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
 
 /** One act on several conversations, and writing to somebody unasked. */
@@ -115,6 +117,52 @@ class SeveralTest {
     Map<String, Object> aside = Map.of("ids", ids, "what", "SET_ASIDE", "moment", "TOMORROW");
     assertThat(maren.post("/api/several/check", aside).json().path("skipped").get(0).path("why"))
         .hasToString("\"It is done.\"");
+  }
+
+  @Test
+  void whatWasLeftOfItWhenTheProgramEndedIsDoneAtTheNextStart(@TempDir Path folder) {
+    String from = "+13125550177";
+    long left;
+    long again;
+    try (Fabulum before = Fabulum.startInBusiness(folder)) {
+      Browser lead = before.signedIn("maren");
+      before.webhook().text(from, Fabulum.DOCK, "one").require(200);
+      before.webhook().text("+13125550178", Fabulum.DOCK, "two").require(200);
+      left = lead.conversationOf(from).path("id").asLong();
+      again = lead.conversationOf("+13125550178").path("id").asLong();
+      Map<String, Object> act = Map.of("ids", List.of(left, again), "what", "DONE");
+      lead.post("/api/several", Map.of("act", act, "reference", Fabulum.reference())).require(200);
+      assertThat(before.comesTo("select finished from batch", "TRUE")).isTrue();
+      // As it stands in the tables when the process dies between the two.
+      lead.post("/api/conversations/" + left + "/open", null).require(200);
+      before.tables.update("update batch set finished = false");
+      before.tables.update(
+          "update batch_item set outcome = 'PENDING' where conversation_id = ?", left);
+    }
+    try (Fabulum after = Fabulum.start(folder)) {
+      assertThat(after.comesTo("select finished from batch", "TRUE")).isTrue();
+      Browser lead = after.signedIn("maren");
+      assertThat(lead.get("/api/conversations/" + left).json().path("conversation").path("group"))
+          .hasToString("\"DONE\"");
+      assertThat(lead.script(again).valueStream().filter(one -> one.has("event"))).hasSize(1);
+    }
+  }
+
+  @Test
+  void wordsToSeveralAreKeptWithTheirReferenceUntilTheyWent() {
+    String reference = Fabulum.reference();
+    Map<String, Object> begun = Map.of("words", "We close at noon", "reference", reference);
+    maren.put("/api/several/draft", begun).require(204);
+    JsonNode kept = maren.get("/api/several/draft").require(200).json().path("begun");
+    assertThat(kept.path("words").asString()).isEqualTo("We close at noon");
+    assertThat(kept.path("reference").asString()).isEqualTo(reference);
+    assertThat(fabulum.signedIn("priya").get("/api/several/draft").json().has("begun")).isFalse();
+
+    long id = waiting(fabulum.freshNumber(), Fabulum.DOCK);
+    Map<String, Object> act =
+        Map.of("ids", List.of(id), "what", "TEXT", "words", "We close at noon");
+    finished(begin(act, reference));
+    assertThat(maren.get("/api/several/draft").json().has("begun")).isFalse();
   }
 
   @Test
