@@ -135,4 +135,32 @@ await picture('handsets', { signedIn: false }, async (page) => {
   await page.getByRole('button', { name: 'Send the text' }).click();
   await page.getByRole('listitem').filter({ hasText: 'Is the little launch still for sale?' }).waitFor();
 });
+const handset = (path, method, body) =>
+  fetch(`${HANDSETS}${path}`, { method, headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) });
+async function answer(page, words, reply) {
+  await page.getByRole('region', { name: 'Conversations' }).getByText(words).first().click();
+  await page.getByRole('region', { name: 'Script' }).getByText(words).waitFor();
+  await page.getByLabel(/^Reply to/).fill(reply);
+  await page.keyboard.press('Control+Enter');
+}
+await picture('not-delivered', {}, async (page) => {
+  const asked = 'Is the pump-out free this afternoon?';
+  await handset('/handsets/+13125550188/texts', 'POST', { to: '+19205550101', body: asked });
+  await handset('/control/faults/+13125550188', 'PUT', { failWith: 'undeliverable' });
+  await page.getByRole('button', { name: /^Order: / }).click();
+  await page.getByRole('menuitem', { name: 'newest first' }).click();
+  await answer(page, asked, 'From two o’clock, on the north pontoon.');
+  await page.getByRole('button', { name: 'Send again' }).waitFor();
+  await page.getByRole('button', { name: /Needs a hand/ }).waitFor();
+});
+await picture('troubles', {}, async (page) => {
+  const asked = 'May I leave my trailer until Friday?';
+  await handset('/handsets/+13125550189/texts', 'POST', { to: '+19205550101', body: asked });
+  await handset('/control/faults', 'PUT', { strangeKey: true });
+  await page.getByRole('button', { name: /^Order: / }).click();
+  await page.getByRole('menuitem', { name: 'newest first' }).click();
+  await answer(page, asked, 'Yes, behind the shed.');
+  await page.getByRole('alert').filter({ hasText: 'network' }).first().waitFor();
+});
+await handset('/control/faults', 'PUT', {});
 await browser.close();

@@ -86,7 +86,8 @@ describe('live messages', () => {
       pages: [{ entries: [entry(5, '2026-06-09T19:05:00Z', 'five')] }],
       pageParams: [''],
     });
-    applyLive(queries, message({ type: 'GONE', gone: 1 }));
+    applyLive(queries, message({ type: 'GONE', gone: 1, why: 'It was handed over.' }));
+    expect(queries.getQueryData(keys.gone(1))).toBe('It was handed over.');
     const list = queries.getQueryData<InfiniteData<InboxPage>>([...keys.lists, 'one']);
     expect(list?.pages[0]?.rows.map((each) => each.id)).toEqual([2]);
     expect(queries.getQueryData(keys.script(1))).toBeUndefined();

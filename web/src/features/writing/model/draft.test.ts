@@ -10,6 +10,15 @@ describe('words begun', () => {
     expect(newest(readSheet(JSON.stringify(local)), kept, 'ref')).toEqual(local);
   });
 
+  it('go on under the reference they were tried with, also where this browser had none of them', () => {
+    const tried = { ...kept, reference: 'tried' };
+    expect(newest(undefined, tried, 'fresh')).toMatchObject({ words: 'from the server', reference: 'tried' });
+    expect(newest(undefined, kept, 'fresh').reference).toBe('fresh');
+    const older = { words: 'from the serv', reference: 'tried', at: 1 };
+    expect(newest(older, tried, 'fresh')).toEqual(older);
+    expect(newest({ ...older, reference: 'other' }, tried, 'fresh').reference).toBe('tried');
+  });
+
   it('kept before that was remembered are still words', () => {
     const old = JSON.stringify({ words: 'old', reference: 'r', at: 1 });
     expect(readSheet(old)).toEqual({ words: 'old', reference: 'r', at: 1 });

@@ -207,7 +207,7 @@ class InboxTest {
     Browser priya = fabulum.signedIn("maren");
     List<Callable<Integer>> acts = new ArrayList<>();
     for (int i = 0; i < 15; i++) {
-      Instant at = Fabulum.NOW.minusSeconds(i);
+      Instant at = fabulum.clock.instant().minusSeconds(i);
       String words = "text " + i;
       acts.add(() -> webhook.text(Webhook.id(), number, Fabulum.DOCK, words, at).status());
       acts.add(() -> priya.answer(id, "answer to " + words).status());

@@ -53,7 +53,7 @@ class WebhookTest {
     String id = Webhook.id();
     assertThat(
             webhook
-                .text(id, number, Fabulum.DOCK, "once", Fabulum.NOW)
+                .text(id, number, Fabulum.DOCK, "once", fabulum.clock.instant())
                 .require(200)
                 .json()
                 .path("result")
@@ -61,7 +61,7 @@ class WebhookTest {
         .isEqualTo("taken");
     assertThat(
             webhook
-                .text(id, number, Fabulum.DOCK, "once", Fabulum.NOW)
+                .text(id, number, Fabulum.DOCK, "once", fabulum.clock.instant())
                 .require(200)
                 .json()
                 .path("result")
@@ -78,8 +78,8 @@ class WebhookTest {
     for (int i = 0; i < 6; i++) {
       String id = Webhook.id();
       String words = "at once " + i;
-      calls.add(() -> webhook.text(id, number, Fabulum.DOCK, words, Fabulum.NOW));
-      calls.add(() -> webhook.text(id, number, Fabulum.DOCK, words, Fabulum.NOW));
+      calls.add(() -> webhook.text(id, number, Fabulum.DOCK, words, fabulum.clock.instant()));
+      calls.add(() -> webhook.text(id, number, Fabulum.DOCK, words, fabulum.clock.instant()));
     }
     ExecutorService crowd = Executors.newFixedThreadPool(calls.size());
     for (Future<Answer> answer : crowd.invokeAll(calls)) {
@@ -143,9 +143,12 @@ class WebhookTest {
   @Test
   void aTextThatComesLateStandsWhereItBelongs() {
     String number = fabulum.freshNumber();
-    webhook.text(Webhook.id(), number, Fabulum.DOCK, "second", Fabulum.NOW).require(200);
     webhook
-        .text(Webhook.id(), number, Fabulum.DOCK, "first", Fabulum.NOW.minusSeconds(600))
+        .text(Webhook.id(), number, Fabulum.DOCK, "second", fabulum.clock.instant())
+        .require(200);
+    webhook
+        .text(
+            Webhook.id(), number, Fabulum.DOCK, "first", fabulum.clock.instant().minusSeconds(600))
         .require(200);
 
     JsonNode row = maren.conversationOf(number);

@@ -2,6 +2,7 @@ package fabulum.core.assignment;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import fabulum.core.Rounds;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.List;
@@ -106,7 +107,7 @@ class GivingOutTest {
 
   @Test
   void inTurnTheCountsOfAnyTwoWhoAlwaysCouldDifferByAtMostOne() {
-    for (int round = 0; round < 200; round++) {
+    for (int round = 0; round < Rounds.of(200); round++) {
       Office office = new Office(SEED + round, Way.IN_TURN, 2 + round % 9);
       int[] got = new int[office.people.size()];
       BitSet alwaysEligible = new BitSet();
@@ -128,7 +129,7 @@ class GivingOutTest {
 
   @Test
   void leastWaitingNeverGoesToOneWithMoreThanAnotherWhoCould() {
-    for (int round = 0; round < 200; round++) {
+    for (int round = 0; round < Rounds.of(200); round++) {
       Office office = new Office(SEED - round, Way.LEAST_WAITING, 2 + round % 9);
       for (int i = 0; i < 300; i++) {
         office.somethingHappens();

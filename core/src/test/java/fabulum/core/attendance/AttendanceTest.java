@@ -2,6 +2,7 @@ package fabulum.core.attendance;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import fabulum.core.Rounds;
 import fabulum.core.attendance.Covering.End;
 import fabulum.core.attendance.Covering.Found;
 import fabulum.core.attendance.Presence.Why;
@@ -169,7 +170,7 @@ class AttendanceTest {
   @Test
   void everyChainEnds() {
     Random random = new Random(7);
-    for (int round = 0; round < 2_000; round++) {
+    for (int round = 0; round < Rounds.of(1_000); round++) {
       int people = 1 + random.nextInt(8);
       List<Presence> office = new ArrayList<>();
       for (int i = 0; i < people; i++) {

@@ -2,6 +2,7 @@ package fabulum.core.conversation;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import fabulum.core.Rounds;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -138,7 +139,7 @@ class ConversationStateTest {
   @Test
   void whateverHappensTheStateIsWhatThePlainStoryGives() {
     Random random = new Random(7);
-    for (int round = 0; round < 3_000; round++) {
+    for (int round = 0; round < Rounds.of(3_000); round++) {
       ConversationState state = ConversationState.begunByCustomer(NINE);
       Instant at = NINE;
       boolean ours = true;

@@ -3,6 +3,7 @@ package fabulum.core.notice;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
 
+import fabulum.core.Rounds;
 import fabulum.core.hours.Hours;
 import fabulum.core.hours.Span;
 import java.time.DayOfWeek;
@@ -47,7 +48,7 @@ class RungTest {
   void whatIsReachedIsExactlyWhatHasNoMoreLeft() {
     Random random = new Random(11);
     Instant monday = Instant.parse("2026-06-08T00:00:00Z");
-    for (int i = 0; i < 4_000; i++) {
+    for (int i = 0; i < Rounds.of(4_000); i++) {
       Instant now = monday.plusSeconds(random.nextInt(7 * 24 * 60) * 60L);
       Instant due = monday.plusSeconds((random.nextInt(14 * 24 * 60) - 7 * 24 * 60) * 60L);
       Rung rung = new Rung(Duration.ofMinutes(random.nextInt(400) - 200));

@@ -2,6 +2,7 @@ package fabulum.core.parts;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import fabulum.core.Rounds;
 import java.util.List;
 import java.util.Random;
 import java.util.stream.Stream;
@@ -87,7 +88,7 @@ class PartCounterTest {
   @Test
   void theLawsHoldForAnyText() {
     Random random = new Random(SEED);
-    for (int i = 0; i < 20_000; i++) {
+    for (int i = 0; i < Rounds.of(10_000); i++) {
       String words = anyText(random);
       PartCount count = PartCounter.count(words);
       int limit = count.count() > 1 ? count.encoding().joined() : count.encoding().single();

@@ -3,6 +3,7 @@ package fabulum.core.sentence;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import fabulum.core.Rounds;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
@@ -85,7 +86,7 @@ class SentenceTest {
   @Test
   void aSentenceReadBackIsTheSameSentence() {
     Random random = new Random(31);
-    for (int i = 0; i < 20_000; i++) {
+    for (int i = 0; i < Rounds.of(20_000); i++) {
       Sentence sentence = sentence(random);
       String text = SentenceText.write(sentence);
       assertThat(SentenceText.read(text)).as(text).isEqualTo(sentence);

@@ -80,6 +80,28 @@ class PostmanTest {
   }
 
   @Test
+  void mailThatCannotBeSentWaitsForDaysIsShownWithWhyAndCanBeSentAgain() {
+    send("notice-3");
+    Mail mail = fabulum.context.getBean(Mail.class);
+    for (int attempt = 1; attempt <= 12; attempt++) {
+      assertThat(
+              fabulum.comesTo(
+                  "select case when attempts >= " + attempt + " then 'yes' end from mail", "yes"))
+          .isTrue();
+      fabulum.clock.advance(Duration.ofHours(6));
+    }
+    assertThat(mail.listStuck()).hasSize(1);
+    Mail.StuckMail stuck = mail.listStuck().get(0);
+    assertThat(stuck.address()).isEqualTo("wen@quillhaven.example");
+    assertThat(stuck.problem()).isNotBlank();
+    server.start();
+    mail.sendAgain(stuck.id());
+    assertThat(comesTo("sent_at", 1)).isTrue();
+    assertThat(mail.listStuck()).isEmpty();
+    assertThat(server.getReceivedMessages()).hasSize(1);
+  }
+
+  @Test
   void mailOfATransactionThatFailsIsNeverSent() {
     server.start();
     TransactionTemplate transactions = fabulum.context.getBean(TransactionTemplate.class);
