@@ -17,8 +17,8 @@ export default defineConfig({
   fullyParallel: true,
   workers: 2,
   retries: 0,
-  timeout: 90_000,
-  expect: { timeout: 12_000 },
+  timeout: 240_000,
+  expect: { timeout: 40_000 },
   reporter: [['list'], ['json', { outputFile: 'test-results/journeys.json' }]],
   use: {
     baseURL: 'http://localhost:8480',

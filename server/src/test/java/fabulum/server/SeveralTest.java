@@ -134,7 +134,7 @@ class SeveralTest {
       lead.post("/api/several", Map.of("act", act, "reference", Fabulum.reference())).require(200);
       assertThat(before.comesTo("select finished from batch", "TRUE")).isTrue();
       // As it stands in the tables when the process dies between the two.
-      lead.post("/api/conversations/" + left + "/open", null).require(200);
+      lead.post("/api/conversations/" + left + "/reopen", null).require(200);
       before.tables.update("update batch set finished = false");
       before.tables.update(
           "update batch_item set outcome = 'PENDING' where conversation_id = ?", left);

@@ -83,7 +83,7 @@ class PostmanTest {
   void mailThatCannotBeSentWaitsForDaysIsShownWithWhyAndCanBeSentAgain() {
     send("notice-3");
     Mail mail = fabulum.context.getBean(Mail.class);
-    for (int attempt = 1; attempt <= 12; attempt++) {
+    for (int attempt = 1; attempt <= 6; attempt++) {
       assertThat(
               fabulum.comesTo(
                   "select case when attempts >= " + attempt + " then 'yes' end from mail", "yes"))

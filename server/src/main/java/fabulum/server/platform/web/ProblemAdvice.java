@@ -5,6 +5,7 @@ import fabulum.server.platform.Problem.FieldProblem;
 import fabulum.server.platform.Problem.Kind;
 import java.io.IOException;
 import java.util.List;
+import org.apache.catalina.connector.ClientAbortException;
 import org.apache.tomcat.util.http.InvalidParameterException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -68,6 +69,10 @@ class ProblemAdvice {
 
   /** The browser went away in the middle; there is nobody left to tell. */
   @ExceptionHandler(AsyncRequestNotUsableException.class)
+  void gone() {}
+
+  /** Who asked has gone, and is told nothing. */
+  @ExceptionHandler(ClientAbortException.class)
   void gone() {}
 
   @ExceptionHandler({RuntimeException.class, IOException.class})
