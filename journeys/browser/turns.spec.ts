@@ -108,6 +108,7 @@ test('several at once by keyboard alone: the skipped are named, the rest get the
   const gull = `GULL${office.tag.toUpperCase()}`;
   const numbers = await texts(office, 2, 'what about the tides');
   await office.text('tides, says the gull', gull);
+  await office.text('something else');
   const page = await office.pageOf();
   await saying(page, 'tides');
   await expect(list(page).getByRole('link')).toHaveCount(3);
