@@ -68,11 +68,7 @@ class ProblemAdvice {
   }
 
   /** The browser went away in the middle; there is nobody left to tell. */
-  @ExceptionHandler(AsyncRequestNotUsableException.class)
-  void gone() {}
-
-  /** Who asked has gone, and is told nothing. */
-  @ExceptionHandler(ClientAbortException.class)
+  @ExceptionHandler({AsyncRequestNotUsableException.class, ClientAbortException.class})
   void gone() {}
 
   @ExceptionHandler({RuntimeException.class, IOException.class})
