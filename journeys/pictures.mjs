@@ -9,7 +9,7 @@ const WIDE = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 780 };
 
 const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
+  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
   args: ['--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking'],
 });
 
