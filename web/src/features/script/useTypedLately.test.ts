@@ -8,7 +8,7 @@ describe('whether somebody is writing', () => {
     vi.useFakeTimers();
     const { result } = renderHook(() => useTypedLately());
     const type = (typed: boolean) => act(() => result.current[1](typed));
-    const pass = (ms: number) => act(() => vi.advanceTimersByTime(ms));
+    const pass = (ms: number) => act(() => void vi.advanceTimersByTime(ms));
     expect(result.current[0]).toBe(false);
     type(true);
     pass(9_000);
