@@ -97,14 +97,9 @@ export class Office {
     });
     const request = await this.fresh();
     this.requests.push(request);
-    let link: string | undefined;
-    await expect(async () => {
-      const mails = (await (await request.get(`${HANDSETS}/mailbox`)).json()) as { to: string; words: string }[];
-      link = mails.find(({ to }) => to.includes(mail))?.words.match(/https?:\S+/)?.[0];
-      expect(link).toBeTruthy();
-    }).toPass({ intervals: [100] });
+    const link = await this.invitationTo(mail);
     const ask = asking(request);
-    const secret = new URL(link ?? APP).pathname.split('/').pop() ?? '';
+    const secret = new URL(link).pathname.split('/').pop() ?? '';
     await ask('GET', `/api/invitations/${secret}`);
     await ask('POST', `/api/invitations/${secret}`, {
       name,
@@ -113,6 +108,18 @@ export class Office {
       password: PASSWORD,
     });
     return { id, name, mail, ask, cookies: (await request.storageState()).cookies };
+  }
+
+  /** The link that was mailed to somebody; waits for the mail. */
+  async invitationTo(mail: string): Promise<string> {
+    const request = await this.any();
+    let link = '';
+    await expect(async () => {
+      const mails = (await (await request.get(`${HANDSETS}/mailbox`)).json()) as { to: string; words: string }[];
+      link = mails.find(({ to }) => to.includes(mail))?.words.match(/https?:\S+/)?.[0] ?? '';
+      expect(link).not.toBe('');
+    }).toPass({ intervals: [100] });
+    return link;
   }
 
   async change(person: Person, setup: { role?: string; permissions?: string[]; teams?: number[] }): Promise<void> {

@@ -67,7 +67,11 @@ public final class Subscription {
     if (closed.compareAndSet(false, true)) {
       onEnd.accept(this);
       thread.interrupt();
-      listener.ended();
+      try {
+        listener.ended();
+      } catch (IllegalStateException alreadyOver) {
+        // The browser hung up at the same moment; there is nothing left to end.
+      }
     }
   }
 }
