@@ -118,7 +118,7 @@ test('a text that was not delivered comes back as our turn, is told, and is done
   await page.keyboard.press('t');
   await expect(script(page)).toContainText(' takes it.)');
   await reply(page).fill('We are.');
-  await page.keyboard.press('Control+Shift+Enter');
+  await page.keyboard.press('Control+Enter');
   await expect(script(page)).toContainText('× not delivered: The phone company could not deliver it.');
   await expect(list(page).getByRole('link', { name: 'We are.' })).toContainText('not delivered');
   await expect(page.getByRole('button', { name: '× Needs a hand: 1 not delivered' })).toBeVisible();
