@@ -20,7 +20,7 @@ const KEYS: [string, string][] = [
   ['R', 'write a reply'],
   ['N', 'write a note'],
   ['Ctrl+Enter', 'send'],
-  ['Ctrl+Shift+Enter', 'send, and done'],
+  ['Alt+Enter', 'send, and done'],
   ['T', 'take it'],
   ['H', 'hand it over'],
   ['L', 'let it go'],

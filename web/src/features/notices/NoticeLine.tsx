@@ -111,7 +111,6 @@ function AnswerForm({ notice, dossier, onDone }: { notice: Notice; dossier: Doss
       reference,
       seen: whateverStandsThere ? undefined : seen,
       again,
-      finish: false,
     });
   };
   return (

@@ -39,7 +39,6 @@ export function LostText({ entry, line, numbers, onWriteAgain, onLeave }: Props)
       reference: `again-${entry.id}-${entry.conversationId}`,
       seen: undefined,
       again: entry.id,
-      finish: false,
     });
   const problem = send.error ?? open.error;
   return (

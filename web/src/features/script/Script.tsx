@@ -182,7 +182,7 @@ export const Script = memo(function Script({ id, session, onBack }: Props) {
         dossier={dossier.data}
         line={line}
         me={session.staff.id}
-        onFinish={acts.finish}
+        onFinish={acts.finishAfter}
         onWriting={setBusyWriting}
       />
     </Box>

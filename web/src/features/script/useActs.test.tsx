@@ -3,16 +3,19 @@ import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { type Answers, No, show } from '../../testing/show';
 import { useSend } from '../writing';
+import { keys } from '../../shared/api';
 import { useActs } from './useActs';
 
 function Desk() {
   const acts = useActs(7, 'Greta Moss');
   const send = useSend(7, { onSent: () => undefined, onStays: () => undefined });
-  const text = { paper: 'REPLY' as const, words: 'Yes.', reference: 'reference-1', seen: undefined, finish: false };
+  const text = { paper: 'REPLY' as const, words: 'Yes.', reference: 'reference-1', seen: undefined };
   return (
     <>
       <button onClick={() => send.mutate(text)}>Send</button>
       <button onClick={acts.finish}>Done</button>
+      <button onClick={() => acts.setAside('TOMORROW')}>Set aside</button>
+      <button onClick={acts.needsNoAnswer}>No answer needed</button>
       {acts.problem && <p role="alert">{acts.problem.message}</p>}
     </>
   );
@@ -47,5 +50,22 @@ describe('what is done to a conversation', () => {
     expect(page.told('POST', '/api/conversations/7/done')).toEqual([]);
     press('Done');
     await waitFor(() => expect(page.told('POST', '/api/conversations/7/done')).toHaveLength(1));
+  });
+
+  it('says what the page showed when it puts it out of sight, so that nothing newer goes with it', async () => {
+    const none = { 'POST /api/conversations/7/set-aside': {}, 'POST /api/conversations/7/no-answer-needed': {} };
+    const page = show(<Desk />, { ...slowly({}).answers, ...none });
+    page.queries.setQueryData(keys.dossier(7), { newest: 41, lost: [17] });
+    const entries = [
+      { id: 43, needsHand: true },
+      { id: 42, needsHand: false },
+    ];
+    page.queries.setQueryData(keys.script(7), { pages: [{ entries }, { entries: [{ id: 17, needsHand: true }] }] });
+    const shown = { newest: 43, lost: [17, 43] };
+    press('Done');
+    press('Set aside');
+    press('No answer needed');
+    await waitFor(() => expect(page.asked).toHaveLength(3));
+    expect(page.asked.map(({ body }) => body)).toEqual([{ shown }, { kind: 'TOMORROW', shown }, { shown }]);
   });
 });

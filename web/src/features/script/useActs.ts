@@ -8,6 +8,8 @@ import {
   readAgain,
   sendingKey,
   sendScope,
+  type Shown,
+  shownNow,
 } from '../../shared/api';
 import { offerUndo, tellOwnAct } from '../../shared/ui';
 
@@ -48,17 +50,22 @@ export function useActs(id: number, name: string) {
   const go = (wanted: Omit<Act, 'after'>) => act.mutate({ ...wanted, after: isSending(queries, id) });
   const post = (path: string, said?: string, body?: unknown) => () =>
     go({ method: 'POST', path, body, ...(said ? { said } : {}) });
+  /** What came in that the page does not show yet is not put out of sight: it is refused then, and says so. */
+  const putAway = (path: string, said: string, more: object = {}) =>
+    post(path, said, { ...more, shown: shownNow(queries, id) })();
   return {
     /** `shown` is whose it is where one looks, 0 for nobody's: when a colleague has it by now, it is refused and says who. */
     take: (shown: number) => post('take', undefined, { shown })(),
     handOver: (to: { person?: number; team?: number }, why: string, said: string) =>
       post('hand-over', said, { ...to, why })(),
     letGo: post('let-go', 'Let go'),
-    finish: post('done', 'Done'),
+    finish: () => putAway('done', 'Done'),
+    /** Done with a text that was sent when the page showed this. */
+    finishAfter: (shown: Shown) => post('done', 'Done', { shown })(),
     reopen: post('reopen'),
     takeUp: post('take-up'),
-    needsNoAnswer: post('no-answer-needed', 'No answer needed'),
-    setAside: (kind: MomentKind, at?: string) => post('set-aside', 'Set aside', { kind, at })(),
+    needsNoAnswer: () => putAway('no-answer-needed', 'No answer needed'),
+    setAside: (kind: MomentKind, at?: string) => putAway('set-aside', 'Set aside', { kind, at }),
     addTopic: (topic: number) => go({ method: 'PUT', path: `topics/${topic}` }),
     removeTopic: (topic: number, word: string) =>
       go({ method: 'DELETE', path: `topics/${topic}`, said: `No longer about ${word}` }),

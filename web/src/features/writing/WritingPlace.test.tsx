@@ -12,6 +12,7 @@ const dossier: Dossier = {
   drafts: [],
   holders: [],
   left: [],
+  lost: [17],
   newest: 40,
   watchers: [],
 };
@@ -87,10 +88,11 @@ describe('the writing place', () => {
     const slow = later();
     const page = lay({ [TEXTS]: slow.answer });
     write('Yes.');
-    send({ shiftKey: true });
+    press('Enter', { altKey: true });
     page.again(<p>another conversation</p>);
     await slow.give({});
     await waitFor(() => expect(page.onFinish).toHaveBeenCalledTimes(1));
+    expect(page.onFinish).toHaveBeenCalledWith({ newest: 40, lost: [17] });
     expect(page.told('PUT', '/api/conversations/7/drafts/REPLY')).toEqual([]);
     page.again(page.place);
     expect(paper().value).toBe('');
@@ -100,7 +102,7 @@ describe('the writing place', () => {
     const no = new No(409, 'answered-meanwhile', 'Priya Nandakumar answered meanwhile.');
     const page = lay({ [TEXTS]: ({ body }: { body: unknown }) => ((body as { seen?: number }).seen ? no : {}) });
     write('Yes.');
-    send({ shiftKey: true });
+    press('Enter', { altKey: true });
     expect(await screen.findByText(/Priya Nandakumar answered meanwhile/)).toBeTruthy();
     expect(paper().value).toBe('Yes.');
     expect(page.onFinish).not.toHaveBeenCalled();

@@ -1,7 +1,8 @@
 import { Box, ButtonBase, Tooltip } from '@mui/material';
 import { type KeyboardEvent, type Ref, useEffect, useImperativeHandle, useRef, useState } from 'react';
 import { flushSync } from 'react-dom';
-import type { Dossier, Line, Paper } from '../../shared/api';
+import { type Dossier, type Line, type Paper, type Shown, shownNow } from '../../shared/api';
+import { useQueryClient } from '@tanstack/react-query';
 import { ActButton, ProblemNote, useRefusal } from '../../shared/ui';
 import { bookSerif } from '../../theme';
 import { MentionPicker } from './MentionPicker';
@@ -21,7 +22,8 @@ interface Props {
   dossier: Dossier;
   line: Line | undefined;
   me: number;
-  onFinish: () => void;
+  /** A text went out with which the conversation is to be done, as far as the page showed it then. */
+  onFinish: (shown: Shown) => void;
   /** Told at every stroke of a reply, and when there are no words on the paper any more. */
   onWriting: (writing: boolean) => void;
 }
@@ -29,6 +31,7 @@ interface Props {
 /** Where one answers, or leaves a note for the team: two papers that cannot be mistaken for each other. */
 export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting }: Props) {
   const { conversation } = dossier;
+  const queries = useQueryClient();
   const [paper, setPaper] = useState<Paper>(conversation.answerable ? 'REPLY' : 'NOTE');
   const reply = useSheet(me, dossier, 'REPLY');
   const note = useSheet(me, dossier, 'NOTE');
@@ -36,7 +39,7 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting }: Pr
   const send = useSend(conversation.id, {
     onSent: ({ paper: which, words, reference, finish }) => {
       sheetOf(which).sent(words, reference);
-      if (finish) onFinish();
+      if (finish) onFinish(finish);
     },
     onStays: ({ paper: which }, differs) => sheetOf(which).stays(differs),
   });
@@ -72,12 +75,20 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting }: Pr
     writing.going();
     const { words, reference } = sheet;
     const { again } = sheet;
-    send.mutate({ paper, words, reference, seen: whateverStandsThere ? undefined : sheet.seen, again, finish });
+    const seen = whateverStandsThere ? undefined : sheet.seen;
+    send.mutate({
+      paper,
+      words,
+      reference,
+      seen,
+      again,
+      finish: finish ? shownNow(queries, conversation.id) : undefined,
+    });
   };
   const pressed = (event: KeyboardEvent) => {
-    if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) {
+    if (event.key === 'Enter' && (event.ctrlKey || event.metaKey || event.altKey)) {
       event.preventDefault();
-      go(event.shiftKey && paper === 'REPLY');
+      go(event.altKey && paper === 'REPLY');
     } else if (event.key === 'Escape') {
       field.current?.blur();
     }
@@ -172,18 +183,13 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting }: Pr
         <ProblemNote
           problem={send.error}
           retry={answeredMeanwhile(send.error) ? 'Send mine as well' : undefined}
-          onRetry={() => go(send.variables?.finish ?? false, answeredMeanwhile(send.error))}
+          onRetry={() => go(send.variables?.finish !== undefined, answeredMeanwhile(send.error))}
         />
       )}
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', mt: 0.5 }}>
         <Box sx={{ flex: 1, minWidth: 0 }}>{!isNote && <PartMeter parts={parts} onPlain={reply.write} />}</Box>
         {!isNote && (
-          <ActButton
-            hint="Ctrl+Shift+Enter"
-            refusal={refusal}
-            onClick={() => go(true)}
-            disabled={empty || send.isPending}
-          >
+          <ActButton hint="Alt+Enter" refusal={refusal} onClick={() => go(true)} disabled={empty || send.isPending}>
             Send and done
           </ActButton>
         )}

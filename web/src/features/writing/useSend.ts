@@ -1,5 +1,5 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { ApiProblem, ask, type Paper, readAgain, sendingKey, sendScope } from '../../shared/api';
+import { ApiProblem, ask, type Paper, readAgain, sendingKey, sendScope, type Shown } from '../../shared/api';
 import { tellOwnAct } from '../../shared/ui';
 
 const ANSWERED = 'urn:fabulum:problem:answered-meanwhile';
@@ -18,8 +18,8 @@ interface Sending {
   seen: number | undefined;
   /** The text that was not delivered and that these words replace. */
   again?: number | undefined;
-  /** Whether the conversation is done once they went out. */
-  finish: boolean;
+  /** What the page showed, when the conversation is to be done once they went out. */
+  finish?: Shown | undefined;
 }
 
 /** What becomes of the paper. Told also when somebody has long gone on to another conversation. */

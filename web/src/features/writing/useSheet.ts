@@ -1,17 +1,10 @@
-import { type InfiniteData, type QueryClient, useQueryClient } from '@tanstack/react-query';
+import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { ask, type Dossier, keys, type Paper, type ScriptPage } from '../../shared/api';
+import { ask, type Dossier, keys, type Paper, shownNow } from '../../shared/api';
 import { afterSending, newest, readSheet, type Sheet, storageKey } from './model/draft';
 
 /** How long after the last stroke the server is told; this browser keeps every stroke at once. */
 const TELL_AFTER_MS = 1_500;
-
-/** The newest line of the script as the page has it; the script itself may be on its way yet when one begins to write. */
-function newestLine(queries: QueryClient, id: number): number {
-  const script = queries.getQueryData<InfiniteData<ScriptPage>>(keys.script(id));
-  const dossier = queries.getQueryData<Dossier>(keys.dossier(id));
-  return Math.max(dossier?.newest ?? 0, ...(script?.pages[0]?.entries.map((entry) => entry.id) ?? []));
-}
 
 /** One sheet of paper of one conversation. Its words survive moving about, reloads and, through the server, another browser. */
 export function useSheet(staff: number, dossier: Dossier, paper: Paper) {
@@ -73,7 +66,7 @@ export function useSheet(staff: number, dossier: Dossier, paper: Paper) {
     write: (words: string, again?: number) => {
       const { current } = latest;
       const fresh = current.words.trim() === '';
-      const seen = fresh ? newestLine(queries, id) : current.seen;
+      const seen = fresh ? shownNow(queries, id).newest : current.seen;
       const replaces = words.trim() === '' ? undefined : (again ?? (fresh ? undefined : current.again));
       keep({ ...current, words, at: Date.now(), seen, again: replaces });
       tellSoon();

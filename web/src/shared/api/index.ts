@@ -1,5 +1,6 @@
 export { ApiProblem, ask, isOffline, onSignedOut, PATIENCE_MS } from './client';
 export { isSending, sendingKey, sendScope, useOnline } from './sending';
+export { shownNow } from './shown';
 export { endSession, rescue, rescued } from './session';
 export * from './queries';
 export type * from './types';

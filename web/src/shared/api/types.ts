@@ -11,6 +11,7 @@ export type Line = Schemas['LineView'];
 export type Conversation = Schemas['ConversationView'];
 export type Entry = Schemas['EntryView'];
 export type Dossier = Schemas['DossierView'];
+export type Shown = Schemas['Shown'];
 export type Customer = Schemas['CustomerView'];
 export type Draft = Schemas['DraftView'];
 export type Paper = Draft['paper'];

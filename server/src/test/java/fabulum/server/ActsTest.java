@@ -5,8 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import fabulum.server.testing.Answer;
 import fabulum.server.testing.Browser;
 import fabulum.server.testing.Fabulum;
-import fabulum.server.testing.FabulumExtension;
 import fabulum.server.testing.LiveReader;
+import fabulum.server.testing.OnSharedProgram;
 import fabulum.server.testing.Webhook;
 import java.nio.file.Path;
 import java.time.Duration;
@@ -19,12 +19,11 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
 
 /** Set aside and back, taken back, needing no answer, and what it is about. */
-@ExtendWith(FabulumExtension.class)
+@OnSharedProgram
 class ActsTest {
   private final Fabulum fabulum;
   private final Browser maren;

@@ -4,16 +4,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fabulum.server.testing.Browser;
 import fabulum.server.testing.Fabulum;
-import fabulum.server.testing.FabulumExtension;
+import fabulum.server.testing.OnSharedProgram;
 import fabulum.server.testing.Webhook;
 import java.time.Duration;
 import java.time.Instant;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
 
 /** Texts of unusual length, from unusual numbers, and at unusual times. */
-@ExtendWith(FabulumExtension.class)
+@OnSharedProgram
 class ArrivingTest {
   private final Fabulum fabulum;
   private final Browser maren;

@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import fabulum.server.testing.Answer;
 import fabulum.server.testing.Browser;
 import fabulum.server.testing.Fabulum;
-import fabulum.server.testing.FabulumExtension;
+import fabulum.server.testing.OnSharedProgram;
 import fabulum.server.testing.TwoTeams;
 import java.io.IOException;
 import java.io.InputStream;
@@ -15,13 +15,12 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** What is the caller's fault is never answered as ours. */
-@ExtendWith(FabulumExtension.class)
+@OnSharedProgram
 class BadRequestTest {
   private static final String FAR = "+999999999-12-31";
   private final Fabulum fabulum;

@@ -13,7 +13,7 @@ import fabulum.server.lines.Lines;
 import fabulum.server.lines.NewLine;
 import fabulum.server.testing.Browser;
 import fabulum.server.testing.Fabulum;
-import fabulum.server.testing.FabulumExtension;
+import fabulum.server.testing.OnSharedProgram;
 import fabulum.server.testing.Webhook;
 import java.time.Duration;
 import java.time.Instant;
@@ -28,10 +28,9 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
 
-@ExtendWith(FabulumExtension.class)
+@OnSharedProgram
 class InboxTest {
   private final Fabulum fabulum;
   private final Browser maren;

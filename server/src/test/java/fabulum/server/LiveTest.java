@@ -10,18 +10,17 @@ import fabulum.server.people.SignIns;
 import fabulum.server.people.SignedIn;
 import fabulum.server.testing.Browser;
 import fabulum.server.testing.Fabulum;
-import fabulum.server.testing.FabulumExtension;
 import fabulum.server.testing.LiveReader;
 import fabulum.server.testing.LiveReader.Heard;
+import fabulum.server.testing.OnSharedProgram;
 import fabulum.server.testing.TwoTeams;
 import java.time.Duration;
 import java.util.Map;
 import java.util.concurrent.CountDownLatch;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
 
-@ExtendWith(FabulumExtension.class)
+@OnSharedProgram
 class LiveTest {
   private final Fabulum fabulum;
   private final Browser maren;

@@ -12,8 +12,11 @@ import java.util.Map;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 import tools.jackson.databind.JsonNode;
 
+@Execution(ExecutionMode.CONCURRENT)
 class NoticesTest {
   private TwoTeams office;
   private Browser maren;

@@ -18,9 +18,12 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 import tools.jackson.databind.JsonNode;
 
 /** What waits to go: through refusals, a network that is closed, a restart, and a full disk. */
+@Execution(ExecutionMode.CONCURRENT)
 class OutboxTest {
   @TempDir Path folder;
   private Fabulum fabulum;

@@ -14,9 +14,12 @@ import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 import tools.jackson.databind.JsonNode;
 
 /** When people are in, on a Tuesday at five past two in the afternoon. */
+@Execution(ExecutionMode.CONCURRENT)
 class PlanTest {
   private TwoTeams office;
   private Browser tom;

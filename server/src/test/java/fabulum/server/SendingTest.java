@@ -6,8 +6,8 @@ import fabulum.core.delivery.SendOutcome;
 import fabulum.server.testing.Answer;
 import fabulum.server.testing.Browser;
 import fabulum.server.testing.Fabulum;
-import fabulum.server.testing.FabulumExtension;
 import fabulum.server.testing.LiveReader;
+import fabulum.server.testing.OnSharedProgram;
 import fabulum.server.testing.Webhook;
 import java.time.Duration;
 import java.util.List;
@@ -15,10 +15,9 @@ import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
 
-@ExtendWith(FabulumExtension.class)
+@OnSharedProgram
 class SendingTest {
   private final Fabulum fabulum;
   private final Browser maren;

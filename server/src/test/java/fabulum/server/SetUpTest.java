@@ -5,19 +5,18 @@ import static org.assertj.core.api.Assertions.assertThat;
 import fabulum.server.testing.Answer;
 import fabulum.server.testing.Browser;
 import fabulum.server.testing.Fabulum;
-import fabulum.server.testing.FabulumExtension;
 import fabulum.server.testing.LiveReader;
+import fabulum.server.testing.OnSharedProgram;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import tools.jackson.databind.JsonNode;
 
 /** Lines, sites and topics set up while everybody works. */
-@ExtendWith(FabulumExtension.class)
+@OnSharedProgram
 class SetUpTest {
   private final Fabulum fabulum;
   private final Browser maren;

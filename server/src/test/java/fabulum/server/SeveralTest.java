@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import fabulum.server.testing.Answer;
 import fabulum.server.testing.Browser;
 import fabulum.server.testing.Fabulum;
-import fabulum.server.testing.FabulumExtension;
+import fabulum.server.testing.OnSharedProgram;
 import fabulum.server.testing.Webhook;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -13,12 +13,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
 
 /** One act on several conversations, and writing to somebody unasked. */
-@ExtendWith(FabulumExtension.class)
+@OnSharedProgram
 class SeveralTest {
   private final Fabulum fabulum;
   private final Browser maren;
@@ -145,6 +144,30 @@ class SeveralTest {
       assertThat(lead.get("/api/conversations/" + left).json().path("conversation").path("group"))
           .hasToString("\"DONE\"");
       assertThat(lead.script(again).valueStream().filter(one -> one.has("event"))).hasSize(1);
+    }
+  }
+
+  @Test
+  void whatCameInSinceItBeganIsSkippedAndNamed(@TempDir Path folder) {
+    String from = "+13125550177";
+    try (Fabulum before = Fabulum.startInBusiness(folder)) {
+      before.webhook().text(from, Fabulum.DOCK, "thanks").require(200);
+      Browser lead = before.signedIn("maren");
+      long id = lead.conversationOf(from).path("id").asLong();
+      Map<String, Object> act = Map.of("ids", List.of(id), "what", "DONE");
+      lead.post("/api/several", Map.of("act", act, "reference", Fabulum.reference())).require(200);
+      assertThat(before.comesTo("select finished from batch", "TRUE")).isTrue();
+      // As it stands in the tables when the process dies before it, and the customer writes then.
+      before.webhook().text(from, Fabulum.DOCK, "but is it safe?").require(200);
+      before.tables.update("update batch set finished = false");
+      before.tables.update("update batch_item set outcome = 'PENDING'");
+    }
+    try (Fabulum after = Fabulum.start(folder)) {
+      assertThat(after.comesTo("select finished from batch", "TRUE")).isTrue();
+      Browser lead = after.signedIn("maren");
+      assertThat(lead.conversationOf(from).path("group").asString()).isEqualTo("OUR_TURN");
+      JsonNode skipped = lead.get("/api/several/1").require(200).json().path("skipped");
+      assertThat(skipped.get(0).path("why").asString()).contains("but is it safe?");
     }
   }
 

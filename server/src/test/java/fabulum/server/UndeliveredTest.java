@@ -307,6 +307,54 @@ class UndeliveredTest {
     assertThat(needing(id)).containsExactly(entry(reference));
   }
 
+  /** What a page shows of a conversation now, as it says with what puts it out of sight. */
+  private static Map<String, Object> shown(long id) {
+    JsonNode dossier = priya.get("/api/conversations/" + id).require(200).json();
+    List<Long> lost = dossier.path("lost").valueStream().map(JsonNode::asLong).toList();
+    return Map.of("newest", dossier.path("newest").asLong(), "lost", lost);
+  }
+
+  private static Answer putAway(long id, String act, Map<String, Object> shown) {
+    Map<String, Object> body = Map.of("kind", "WHEN_THEY_WRITE", "shown", shown);
+    return priya.post("/api/conversations/" + id + "/" + act, body);
+  }
+
+  private static final List<String> OUT_OF_SIGHT = List.of("done", "set-aside", "no-answer-needed");
+
+  @Test
+  void aFailureThatThePageDoesNotShowYetIsNotPutOutOfSight() {
+    for (String act : OUT_OF_SIGHT) {
+      long id = office.text(Fabulum.DOCK, "thank you, that is all");
+      Object asked = fabulum.clock.instant();
+      Map<String, Object> shown = shown(id);
+      String reference = send(priya, id, "see you", null);
+      fail(reference);
+
+      String why = putAway(id, act, shown).require(409).json().path("detail").asString();
+
+      assertThat(why).contains("not delivered", "see you");
+      isOurTurnSince(id, asked);
+      putAway(id, act, shown(id)).require(200);
+      assertThat(row(id).path("group").asString()).isNotEqualTo("OUR_TURN");
+    }
+  }
+
+  @Test
+  void aTextThatThePageDoesNotShowYetIsNotPutOutOfSight() {
+    for (String act : OUT_OF_SIGHT) {
+      long id = office.text(Fabulum.DOCK, "all fine");
+      Map<String, Object> shown = shown(id);
+      fabulum.webhook().text(office.numberOf(id), Fabulum.DOCK, "wait, one more").require(200);
+
+      String why = putAway(id, act, shown).require(409).json().path("detail").asString();
+
+      assertThat(why).contains("wait, one more");
+      assertThat(row(id).path("group").asString()).isEqualTo("OUR_TURN");
+      putAway(id, act, shown(id)).require(200);
+      assertThat(row(id).path("group").asString()).isNotEqualTo("OUR_TURN");
+    }
+  }
+
   @Test
   void whatTheNetworkRefusesForGoodIsOurTurnAsWell() {
     long id = office.text(Fabulum.DOCK, "refuse me");

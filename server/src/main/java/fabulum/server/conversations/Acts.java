@@ -60,10 +60,15 @@ public class Acts {
     this.events = events;
   }
 
-  /** Finishes it, and keeps how much working time passed since it was opened. */
+  /**
+   * Finishes it, and keeps how much working time passed since it was opened.
+   *
+   * @param shown what the page showed, refused when there is something new since; null to finish it
+   *     whatever stands there
+   */
   @Transactional
-  public Optional<Step> finish(ConversationId id, StaffId by) {
-    ConversationRow row = inSight.lock(id, by);
+  public Optional<Step> finish(ConversationId id, @Nullable Shown shown, StaffId by) {
+    ConversationRow row = inSight.lockToPutAway(id, shown, by);
     Instant now = books.now();
     ConversationState after = row.state().finished(now);
     if (after.equals(row.state())) {
@@ -87,10 +92,15 @@ public class Acts {
     return stand(row, row.state().reopened(books.now()), EventKind.REOPENED, by, null);
   }
 
-  /** Puts it out of sight until a moment by its line's calendar, or until the customer writes. */
+  /**
+   * Puts it out of sight until a moment by its line's calendar, or until the customer writes.
+   *
+   * @param shown as for {@link #finish}
+   */
   @Transactional
-  public Optional<Step> setAside(ConversationId id, Moment moment, StaffId by) {
-    ConversationRow row = inSight.lock(id, by);
+  public Optional<Step> setAside(
+      ConversationId id, Moment moment, @Nullable Shown shown, StaffId by) {
+    ConversationRow row = inSight.lockToPutAway(id, shown, by);
     if (!row.state().isOpen()) {
       throw Problem.conflict(
           Problem.Kind.NOT_OPEN, "Only what is open can be set aside. Nothing was changed.");
@@ -128,10 +138,12 @@ public class Acts {
   /**
    * What the customer wrote last needs no answer, and what was not delivered need not be sent
    * again.
+   *
+   * @param shown as for {@link #finish}
    */
   @Transactional
-  public Optional<Step> needsNoAnswer(ConversationId id, StaffId by) {
-    ConversationRow row = inSight.lock(id, by);
+  public Optional<Step> needsNoAnswer(ConversationId id, @Nullable Shown shown, StaffId by) {
+    ConversationRow row = inSight.lockToPutAway(id, shown, by);
     ConversationState after = row.state().neededNoAnswer(books.now());
     if (after.equals(row.state())) {
       return Optional.empty();
@@ -273,6 +285,12 @@ public class Acts {
     touched.addAll(before.undelivered());
     books.changed(row.id(), touched);
     return TakenBack.DONE;
+  }
+
+  /** What stands in a conversation now. */
+  @Transactional(readOnly = true)
+  public Shown shown(ConversationId id, StaffId asking) {
+    return undelivered.shown(inSight.row(id, asking));
   }
 
   /** What a conversation is called where a step on it could not be taken back. */

@@ -2,6 +2,7 @@ package fabulum.server.conversations;
 
 import fabulum.server.customers.CustomerView;
 import java.util.List;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -12,7 +13,8 @@ import org.jspecify.annotations.Nullable;
  * @param drafts what this member of staff has begun to write here
  * @param left what those who have left had begun to write here, for leads
  * @param summary after a handing over, until somebody has acted on it
- * @param newest the entry that stands last in the script now, by its id; 0 for none
+ * @param newest the highest id among the entries of the script now; 0 for none
+ * @param lost texts of ours that were not delivered and must still be dealt with, by their ids
  * @param watchers who is looking at it or writing in it now
  */
 public record DossierView(
@@ -23,4 +25,5 @@ public record DossierView(
     List<LeftDraft> left,
     @Nullable SummaryView summary,
     long newest,
+    Set<Long> lost,
     List<Watchers.Watcher> watchers) {}

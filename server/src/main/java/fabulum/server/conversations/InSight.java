@@ -2,10 +2,13 @@ package fabulum.server.conversations;
 
 import fabulum.core.access.Act;
 import fabulum.server.conversations.store.ConversationRow;
+import fabulum.server.conversations.store.EntryMapper;
+import fabulum.server.conversations.store.EntryRow;
 import fabulum.server.lines.Sights;
 import fabulum.server.people.Permits;
 import fabulum.server.people.StaffId;
 import fabulum.server.platform.Problem;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /**
@@ -17,11 +20,20 @@ class InSight {
   private final Bookkeeping books;
   private final Sights sights;
   private final Permits permits;
+  private final Undelivered undelivered;
+  private final EntryMapper entries;
 
-  InSight(Bookkeeping books, Sights sights, Permits permits) {
+  InSight(
+      Bookkeeping books,
+      Sights sights,
+      Permits permits,
+      Undelivered undelivered,
+      EntryMapper entries) {
     this.books = books;
     this.sights = sights;
     this.permits = permits;
+    this.undelivered = undelivered;
+    this.entries = entries;
   }
 
   ConversationRow row(ConversationId id, StaffId asking) {
@@ -33,6 +45,39 @@ class InSight {
     ConversationRow row = seen(books.lock(id), by);
     permits.require(by, Act.WORK);
     return row;
+  }
+
+  /**
+   * Holds the row for an act that puts it out of sight. Refused when the customer wrote, or a text
+   * of ours was not delivered, and the page did not show that yet.
+   *
+   * @param shown what the page showed; null to act whatever stands there
+   */
+  ConversationRow lockToPutAway(ConversationId id, @Nullable Shown shown, StaffId by) {
+    ConversationRow row = lock(id, by);
+    if (shown != null) {
+      entries
+          .findFirstReceivedAfter(row.id(), shown.newest())
+          .ifPresent(text -> {
+            throw newMeanwhile("The customer has just written: " + quoted(text));
+          });
+      undelivered.listOf(row).stream()
+          .filter(text -> !shown.lost().contains(text.id()))
+          .findFirst()
+          .ifPresent(text -> {
+            throw newMeanwhile("This text was not delivered: " + quoted(text));
+          });
+    }
+    return row;
+  }
+
+  private static String quoted(EntryRow text) {
+    return "“" + ConversationRow.beginning(String.valueOf(text.words())) + "”";
+  }
+
+  private static Problem newMeanwhile(String what) {
+    return Problem.conflict(
+        Problem.Kind.NEW_MEANWHILE, what + " It stays as it was; please look at it first.");
   }
 
   /**

@@ -61,6 +61,7 @@ public class Inbox {
   private final ConversationViews views;
   private final EntryViews entryViews;
   private final Summaries summaries;
+  private final Undelivered undelivered;
   private final Choices choices;
   private final Tally tally;
   private final Watchers watchers;
@@ -77,6 +78,7 @@ public class Inbox {
       ConversationViews views,
       EntryViews entryViews,
       Summaries summaries,
+      Undelivered undelivered,
       Choices choices,
       Tally tally,
       Watchers watchers,
@@ -91,6 +93,7 @@ public class Inbox {
     this.views = views;
     this.entryViews = entryViews;
     this.summaries = summaries;
+    this.undelivered = undelivered;
     this.choices = choices;
     this.tally = tally;
     this.watchers = watchers;
@@ -216,6 +219,7 @@ public class Inbox {
             ? null
             : customers.find(new CustomerId(row.customerId()), number).orElse(null);
     boolean leads = permits.of(asking).may(Act.LEAD);
+    Shown shown = undelivered.shown(row);
     return new DossierView(
         views.of(List.of(row)).get(0),
         customer,
@@ -223,10 +227,8 @@ public class Inbox {
         drafts.list(asking.value(), row.id()),
         leads ? drafts.listLeft(row.id()) : List.of(),
         summaries.of(row),
-        entries.listNewest(id.value(), null, null, 1).stream()
-            .mapToLong(EntryRow::id)
-            .findFirst()
-            .orElse(0),
+        shown.newest(),
+        shown.lost(),
         watchers.at(id).watchers());
   }
 

@@ -42,12 +42,18 @@ class Undelivered {
     books.save(row, row.state().notDelivered(failure.waiting()), books.now());
   }
 
-  /** Those of a conversation that nobody has dealt with, by their ids. */
+  /** The ids of those of a conversation that nobody has dealt with. */
   Set<Long> of(ConversationRow row) {
     return listOf(row).stream().map(EntryRow::id).collect(Collectors.toSet());
   }
 
-  private List<EntryRow> listOf(ConversationRow row) {
+  /** What a page shows of a conversation now. */
+  Shown shown(ConversationRow row) {
+    return new Shown(entries.getLastId(row.id()), of(row));
+  }
+
+  /** Those of a conversation that nobody has dealt with; the newest first. */
+  List<EntryRow> listOf(ConversationRow row) {
     return row.failed() ? entries.listNeedingHand(row.id()) : List.of();
   }
 

@@ -5,6 +5,7 @@ import java.security.SecureRandom;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.core.annotation.Order;
+import org.springframework.core.env.Environment;
 import org.springframework.stereotype.Component;
 
 /**
@@ -19,11 +20,13 @@ class FirstLead {
   private final People people;
   private final Teams teams;
   private final PeopleSetUp setUp;
+  private final Environment environment;
 
-  FirstLead(People people, Teams teams, PeopleSetUp setUp) {
+  FirstLead(People people, Teams teams, PeopleSetUp setUp, Environment environment) {
     this.people = people;
     this.teams = teams;
     this.setUp = setUp;
+    this.environment = environment;
   }
 
   @EventListener(ApplicationReadyEvent.class)
@@ -37,9 +40,9 @@ class FirstLead {
     setUp.letSeeAllLines(lead);
     teams.list().forEach(team -> teams.join(new TeamId(team.id()), lead));
     System.out.printf(
-        "%nThis is the first start. Sign in as%n    name      lead%n    password  %s%n"
+        "%nThis is the first start. Sign in at port %s as%n    name      lead%n    password  %s%n"
             + "and choose your own password then. This one is not shown again.%n%n",
-        password);
+        environment.getProperty("local.server.port"), password);
   }
 
   private static String oneTimePassword(SecureRandom random) {

@@ -76,6 +76,7 @@ public final class Problem extends RuntimeException {
     MAY_NOT_BE_SENT("may-not-be-sent", 422, "The text may not be sent"),
     SENT_WITH_OTHER_WORDS("sent-with-other-words", 409, "Sent with other words"),
     ANSWERED_MEANWHILE("answered-meanwhile", 409, "A colleague answered meanwhile"),
+    NEW_MEANWHILE("new-meanwhile", 409, "Something new came in meanwhile"),
     TAKEN_MEANWHILE("taken-meanwhile", 409, "Taken meanwhile"),
     LAST_LEAD("last-lead", 409, "The last lead"),
     ENDED("ended", 410, "It has ended"),

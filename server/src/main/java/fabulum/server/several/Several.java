@@ -10,6 +10,7 @@ import fabulum.server.conversations.Deliveries;
 import fabulum.server.conversations.Inbox;
 import fabulum.server.conversations.InboxQuery;
 import fabulum.server.conversations.Moment;
+import fabulum.server.conversations.Shown;
 import fabulum.server.conversations.Step;
 import fabulum.server.conversations.Undoing;
 import fabulum.server.messaging.Messaging;
@@ -20,6 +21,7 @@ import fabulum.server.platform.Problem.FieldProblem;
 import fabulum.server.several.store.BatchMapper;
 import fabulum.server.several.store.BatchRow;
 import fabulum.server.several.store.ItemRow;
+import fabulum.server.several.store.PendingRow;
 import fabulum.server.topics.TopicId;
 import java.time.Clock;
 import java.util.ArrayList;
@@ -165,9 +167,19 @@ public class Several {
           id,
           one.id(),
           skip == null ? ItemRow.Outcome.PENDING : ItemRow.Outcome.SKIPPED,
-          skip == null ? null : skip.why());
+          skip == null ? null : skip.why(),
+          shown(row, one.id()));
     }
     return id;
+  }
+
+  /** What must not have changed when the act comes to a conversation. */
+  private @Nullable String shown(BatchRow row, long conversation) {
+    return switch (row.what()) {
+      case DONE, SET_ASIDE ->
+          acts.shown(new ConversationId(conversation), new StaffId(row.staffId())).text();
+      case TOPIC, TEXT -> null;
+    };
   }
 
   /** What was left when the last run ended is done now. */
@@ -179,11 +191,10 @@ public class Several {
   private void carryOut(long id) {
     BatchRow batch = batches.find(id).orElseThrow();
     List<Step> steps = new ArrayList<>();
-    for (long conversation : batches.listPending(id)) {
+    for (PendingRow pending : batches.listPending(id)) {
+      long conversation = pending.conversationId();
       try {
-        transactions
-            .execute(status -> one(batch, new ConversationId(conversation)))
-            .ifPresent(steps::add);
+        transactions.execute(status -> one(batch, pending)).ifPresent(steps::add);
       } catch (Problem refused) {
         skip(id, conversation, String.valueOf(refused.getMessage()));
       } catch (RuntimeException e) {
@@ -202,14 +213,17 @@ public class Several {
     batches.setOutcome(batch, conversation, ItemRow.Outcome.SKIPPED, why);
   }
 
-  private Optional<Step> one(BatchRow batch, ConversationId id) {
+  private Optional<Step> one(BatchRow batch, PendingRow pending) {
+    ConversationId id = new ConversationId(pending.conversationId());
+    Shown shown = pending.shown() == null ? null : Shown.read(pending.shown());
     StaffId by = new StaffId(batch.staffId());
     batches.setOutcome(batch.id(), id.value(), ItemRow.Outcome.DONE, null);
     return switch (batch.what()) {
-      case DONE -> acts.finish(id, by);
+      case DONE -> acts.finish(id, shown, by);
       case TOPIC -> acts.addTopic(id, new TopicId(Objects.requireNonNull(batch.topicId())), by);
       case SET_ASIDE ->
-          acts.setAside(id, new Moment(Objects.requireNonNull(batch.moment()), batch.until()), by);
+          acts.setAside(
+              id, new Moment(Objects.requireNonNull(batch.moment()), batch.until()), shown, by);
       case TEXT -> text(batch, id, by);
     };
   }

@@ -213,12 +213,12 @@ class InboxLawsTest {
         one.owner = null;
       }
       case 5 -> {
-        acts.finish(id, by);
+        acts.finish(id, null, by);
         one.now(one.state.finished(now()), now());
       }
       case 6 -> setAside(one, id, by);
       case 7 -> {
-        acts.needsNoAnswer(id, by);
+        acts.needsNoAnswer(id, null, by);
         one.now(one.state.neededNoAnswer(now()), now());
       }
       case 8 -> topic(one, id, by);
@@ -304,7 +304,7 @@ class InboxLawsTest {
     Moment.Kind kind = Moment.Kind.values()[random.nextInt(5)];
     Moment moment = new Moment(kind, kind == Moment.Kind.AT ? now().plusSeconds(4_000) : null);
     try {
-      acts.setAside(id, moment, by);
+      acts.setAside(id, moment, null, by);
     } catch (Problem refused) {
       return;
     }
@@ -325,7 +325,7 @@ class InboxLawsTest {
 
   /** Done and taken back leaves all as it was. */
   private void takeBack(ConversationId id, StaffId by) {
-    acts.finish(id, by)
+    acts.finish(id, null, by)
         .ifPresent(step -> assertThat(acts.takeBack(step, by)).isEqualTo(Acts.TakenBack.DONE));
   }
 

@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import fabulum.core.access.Sight;
 import fabulum.core.sentence.Sentence;
 import fabulum.server.testing.Fabulum;
-import fabulum.server.testing.FabulumExtension;
+import fabulum.server.testing.OnSharedProgram;
 import fabulum.server.testing.Webhook;
 import java.util.ArrayList;
 import java.util.List;
@@ -15,9 +15,8 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.ExtendWith;
 
-@ExtendWith(FabulumExtension.class)
+@OnSharedProgram
 class TallyTest {
   private static final int TEXTS = 120;
   private static final int COUNTINGS = 60;

@@ -167,11 +167,11 @@ class UndoLawsTest {
         case 2, 3 ->
             owning.handOver(id, HandTo.person(anybody()), random.nextBoolean() ? "why" : "", by);
         case 4 -> owning.handOver(id, HandTo.team(new TeamId(office.farTeam)), "", by);
-        case 5, 6 -> acts.finish(id, by);
+        case 5, 6 -> acts.finish(id, null, by);
         case 7 -> acts.reopen(id, by);
-        case 8 -> acts.setAside(id, new Moment(Moment.Kind.WHEN_THEY_WRITE, null), by);
+        case 8 -> acts.setAside(id, new Moment(Moment.Kind.WHEN_THEY_WRITE, null), null, by);
         case 9 -> acts.takeUp(id, by);
-        case 10 -> acts.needsNoAnswer(id, by);
+        case 10 -> acts.needsNoAnswer(id, null, by);
         default -> topic(id, by);
       };
     } catch (Problem notSeenOrNotPossible) {

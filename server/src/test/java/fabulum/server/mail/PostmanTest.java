@@ -14,9 +14,12 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /** Mail on its way to a real mail server. */
+@Execution(ExecutionMode.CONCURRENT)
 class PostmanTest {
   @TempDir Path folder;
   private int port;

@@ -12,16 +12,15 @@ import fabulum.core.delivery.Gateway.Listing;
 import fabulum.server.conversations.Conversations;
 import fabulum.server.testing.Browser;
 import fabulum.server.testing.Fabulum;
-import fabulum.server.testing.FabulumExtension;
+import fabulum.server.testing.OnSharedProgram;
 import fabulum.server.testing.TwoTeams;
 import fabulum.server.testing.Webhook;
 import java.time.Instant;
 import java.util.List;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
 
-@ExtendWith(FabulumExtension.class)
+@OnSharedProgram
 class CatchUpTest {
   private final Fabulum fabulum;
   private final Browser maren;

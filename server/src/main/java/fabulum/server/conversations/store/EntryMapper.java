@@ -43,6 +43,12 @@ public interface EntryMapper {
   /** The newest answer that somebody else gave after an entry. */
   Optional<EntryRow> findAnswerAfter(long conversationId, long after, long butBy);
 
+  /** The first text that came in after an entry, other than what was history when it arrived. */
+  Optional<EntryRow> findFirstReceivedAfter(long conversationId, long after);
+
+  /** The highest id among the entries of a conversation; 0 for none. */
+  long getLastId(long conversationId);
+
   /** The newest of a kind that a person wrote. */
   Optional<EntryRow> findLastOf(long conversationId, EntryKind kind);
 

@@ -8,6 +8,7 @@ import fabulum.server.conversations.Moment;
 import fabulum.server.conversations.NoteBefore;
 import fabulum.server.conversations.Notes;
 import fabulum.server.conversations.Owning;
+import fabulum.server.conversations.Shown;
 import fabulum.server.conversations.Step;
 import fabulum.server.conversations.Undoing;
 import fabulum.server.people.SignedIn;
@@ -114,12 +115,23 @@ class ConversationController {
   record ActResponse(@Nullable String undo) {}
 
   /**
+   * Putting out of sight.
+   *
+   * @param shown what the page shows: when there is something new since, it is refused and says so;
+   *     empty to do it whatever stands there
+   */
+  record PutAwayRequest(@Nullable Shown shown) {}
+
+  /**
    * Until when.
    *
    * @param at for {@link Moment.Kind#AT}
+   * @param shown as for {@link PutAwayRequest}
    */
   record MomentRequest(
-      @NotNull(message = "Say until when.") Moment.Kind kind, @Nullable Instant at) {}
+      @NotNull(message = "Say until when.") Moment.Kind kind,
+      @Nullable Instant at,
+      @Nullable Shown shown) {}
 
   /**
    * Taking.
@@ -176,8 +188,11 @@ class ConversationController {
   }
 
   @PostMapping("/done")
-  ActResponse finish(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {
-    return done(me, acts.finish(new ConversationId(id), me.id()));
+  ActResponse finish(
+      @AuthenticationPrincipal SignedIn me,
+      @PathVariable long id,
+      @RequestBody(required = false) @Nullable PutAwayRequest wanted) {
+    return done(me, acts.finish(new ConversationId(id), shown(wanted), me.id()));
   }
 
   @PostMapping("/reopen")
@@ -196,7 +211,7 @@ class ConversationController {
       @PathVariable long id,
       @Valid @RequestBody MomentRequest until) {
     Moment moment = new Moment(until.kind(), until.at());
-    return done(me, acts.setAside(new ConversationId(id), moment, me.id()));
+    return done(me, acts.setAside(new ConversationId(id), moment, until.shown(), me.id()));
   }
 
   @PostMapping("/take-up")
@@ -205,8 +220,11 @@ class ConversationController {
   }
 
   @PostMapping("/no-answer-needed")
-  ActResponse needsNoAnswer(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {
-    return done(me, acts.needsNoAnswer(new ConversationId(id), me.id()));
+  ActResponse needsNoAnswer(
+      @AuthenticationPrincipal SignedIn me,
+      @PathVariable long id,
+      @RequestBody(required = false) @Nullable PutAwayRequest wanted) {
+    return done(me, acts.needsNoAnswer(new ConversationId(id), shown(wanted), me.id()));
   }
 
   /** Leaves a text that was not delivered as it is. */
@@ -226,6 +244,10 @@ class ConversationController {
   ActResponse removeTopic(
       @AuthenticationPrincipal SignedIn me, @PathVariable long id, @PathVariable long topic) {
     return done(me, acts.removeTopic(new ConversationId(id), new TopicId(topic), me.id()));
+  }
+
+  private static @Nullable Shown shown(@Nullable PutAwayRequest wanted) {
+    return wanted == null ? null : wanted.shown();
   }
 
   private ActResponse done(SignedIn me, Optional<Step> step) {

@@ -11,7 +11,12 @@ public interface BatchMapper {
 
   long insert(BatchRow batch);
 
-  void insertItem(long batchId, long conversationId, ItemRow.Outcome outcome, @Nullable String why);
+  void insertItem(
+      long batchId,
+      long conversationId,
+      ItemRow.Outcome outcome,
+      @Nullable String why,
+      @Nullable String shown);
 
   Optional<BatchRow> find(long id);
 
@@ -20,7 +25,7 @@ public interface BatchMapper {
   /** Those that have not come to their end. */
   List<Long> listUnfinished();
 
-  List<Long> listPending(long batchId);
+  List<PendingRow> listPending(long batchId);
 
   List<ItemRow> listItems(long batchId);
 
