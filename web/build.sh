@@ -2,6 +2,9 @@
 # Builds the interface with the system's Node; what has not changed since the last build is not built again.
 set -eu
 cd "$(dirname "$0")"
+# One at a time: bin/test looks the interface over while Maven packs it.
+exec 9<.
+flock 9
 if [ ! -e node_modules/.package-lock.json ] || [ package-lock.json -nt node_modules/.package-lock.json ]; then
   npm ci --no-audit --no-fund --loglevel=error
   touch node_modules/.package-lock.json

@@ -14,6 +14,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -89,36 +90,31 @@ class OutboxTest {
 
   @Test
   void theWaitsBetweenAttemptsGrowAndEndAfterADay() {
-    for (int i = 0; i < 100; i++) {
-      Optional<Duration> after = i < 5 ? Optional.empty() : Optional.of(Duration.ofHours(3));
+    List<Duration> waits =
+        Stream.concat(
+                Stream.of(1, 2, 5, 15, 60, 300, 900).map(Duration::ofSeconds),
+                Stream.generate(() -> Duration.ofHours(3)).limit(7))
+            .toList();
+    for (int i = 0; i <= waits.size(); i++) {
+      Optional<Duration> after = i < 7 ? Optional.empty() : Optional.of(Duration.ofHours(3));
       fabulum.network.script.add(new SendOutcome.RefusedForNow("busy", "Too busy.", after));
     }
-    Instant began = fabulum.clock.instant();
     maren.answer(id, "patience").require(200);
-    fabulum.network.awaitHanded("patience", 5, this::second);
-    assertThat(Duration.between(began, fabulum.clock.instant()))
-        .as("1 s, 2 s, 5 s and 15 s")
-        .isGreaterThanOrEqualTo(Duration.ofSeconds(23));
-    int attempts = 5;
-    while (attempts < 50 && fabulum.comesTo(gone(attempts), "yes") && isWaiting()) {
-      attempts++;
-      fabulum.clock.advance(Duration.ofMinutes(181));
+
+    for (int tried = 1; tried <= waits.size(); tried++) {
+      Duration wait = waits.get(tried - 1);
+      assertThat(fabulum.comesTo("select max(attempts) from outbox", String.valueOf(tried)))
+          .as("attempt %s", tried)
+          .isTrue();
+      assertThat(fabulum.tables.queryForObject("select next_at from outbox", Instant.class))
+          .as("after attempt %s", tried)
+          .isEqualTo(fabulum.clock.instant().plus(wait));
+      fabulum.clock.advance(wait);
     }
 
     assertThat(comesTo("patience", "NOT_DELIVERED")).isTrue();
-    assertThat(fabulum.network.timesHanded("patience")).isBetween(11L, 16L);
+    assertThat(fabulum.network.timesHanded("patience")).isEqualTo(waits.size() + 1);
     assertThat(maren.conversationOf(number).path("group").asString()).isEqualTo("OUR_TURN");
-  }
-
-  /** Whether a text has been tried so often, or is not tried any more. */
-  private static String gone(int attempts) {
-    return "select case when coalesce(max(attempts), 999) >= "
-        + attempts
-        + " then 'yes' else 'no' end from outbox";
-  }
-
-  private boolean isWaiting() {
-    return delivery("patience").equals("WAITING");
   }
 
   @Test

@@ -15,6 +15,7 @@ import fabulum.server.testing.Fabulum;
 import fabulum.server.testing.OnSharedProgram;
 import fabulum.server.testing.TwoTeams;
 import fabulum.server.testing.Webhook;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -80,7 +81,7 @@ class CatchUpTest {
   }
 
   @Test
-  void theStretchItWasAskedForOverlapsTheOneBefore() {
+  void eachStretchItIsAskedForOverlapsWhatIsThereAlready() {
     List<Instant> asked = new java.util.ArrayList<>();
     when(gateway.listReceived(any(), any()))
         .thenAnswer(call -> {
@@ -89,11 +90,16 @@ class CatchUpTest {
         });
     CatchUp catchUp = catchUp();
     Instant first = fabulum.clock.instant();
+    fabulum.webhook().text(fabulum.freshNumber(), Fabulum.DOCK, "the newest").require(200);
+    fabulum.clock.advance(Duration.ofHours(40));
+    Instant started = fabulum.clock.instant();
     catchUp.ask();
-    fabulum.clock.advance(java.time.Duration.ofMinutes(3));
+    fabulum.clock.advance(Duration.ofMinutes(3));
     catchUp.ask();
 
-    assertThat(asked.get(1)).isEqualTo(first.minusSeconds(600));
+    assertThat(asked)
+        .as("a day before the newest text, then ten minutes before the last time it was asked")
+        .containsExactly(first.minus(Duration.ofDays(1)), started.minus(Duration.ofMinutes(10)));
   }
 
   @Test
