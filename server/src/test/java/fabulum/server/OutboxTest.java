@@ -2,13 +2,19 @@ package fabulum.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import fabulum.core.delivery.Gateway;
 import fabulum.core.delivery.SendOutcome;
+import fabulum.core.sending.Author;
+import fabulum.server.conversations.ConversationId;
+import fabulum.server.conversations.Said;
+import fabulum.server.messaging.Messaging;
 import fabulum.server.platform.DiskReserve;
 import fabulum.server.testing.Answer;
 import fabulum.server.testing.Browser;
 import fabulum.server.testing.Fabulum;
 import java.io.IOException;
 import java.nio.file.Path;
+import java.sql.Timestamp;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
@@ -151,12 +157,92 @@ class OutboxTest {
         .require(200);
     fabulum.network.awaitHanded("over the restart", 1, () -> {});
     assertThat(fabulum.comesTo("select max(attempts) from outbox", "1")).isTrue();
+    // As it stands in the tables when the process dies while the text is on its way.
+    fabulum.tables.update(
+        "update outbox set claimed_by = 'fabulum', claimed_until = timestamp '2030-01-01 00:00:00Z'");
     fabulum.close();
 
     fabulum = Fabulum.start(folder, "--fabulum.clock.at=2026-06-09T16:00:00-05:00");
     assertThat(fabulum.comesTo("select count(*) from outbox", "0")).isTrue();
 
     assertThat(fabulum.network.asked).contains(reference);
+  }
+
+  @Test
+  void whatAnotherProcessHasOnItsWayIsLeftToItUntilItsClaimRunsOut() {
+    fabulum.network.script.add(
+        new SendOutcome.RefusedForNow("busy", "Too busy.", Optional.of(Duration.ofHours(1))));
+    maren.answer(id, "claimed").require(200);
+    assertThat(fabulum.comesTo("select max(attempts) from outbox", "1")).isTrue();
+    fabulum.tables.update(
+        "update outbox set claimed_by = 'another', claimed_until = ?",
+        Timestamp.from(fabulum.clock.instant().plus(Duration.ofHours(2))));
+    fabulum.clock.advance(Duration.ofMinutes(61));
+    maren.answer(another(), "free").require(200);
+    assertThat(comesTo("free", "SENT")).isTrue();
+    assertThat(fabulum.network.timesHanded("claimed")).isEqualTo(1);
+
+    fabulum.clock.advance(Duration.ofMinutes(61));
+
+    assertThat(comesTo("claimed", "SENT")).isTrue();
+    assertThat(fabulum.network.asked).as("asked about before it is sent again").hasSize(1);
+  }
+
+  private long another() {
+    String from = fabulum.freshNumber();
+    fabulum.webhook().text(from, Fabulum.DOCK, "hello").require(200);
+    return maren.conversationOf(from).path("id").asLong();
+  }
+
+  @Test
+  void anAnswerNeverStandsBehindTheTextsOfOneAct() {
+    List<Long> many = Stream.generate(this::another).limit(20).toList();
+    long last = many.get(19);
+    String numberOfLast =
+        fabulum.tables.queryForObject(
+            "select n.address from conversation c join number n on n.id = c.number_id where c.id = ?",
+            String.class,
+            last);
+    fabulum.network.held =
+        text -> text.words().equals("Storm at six.") && !text.to().e164().equals(numberOfLast);
+    Map<String, Object> act = Map.of("ids", many, "what", "TEXT", "words", "Storm at six.");
+    maren.post("/api/several", Map.of("act", act, "reference", Fabulum.reference())).require(200);
+    assertThat(fabulum.comesTo("select count(*) from outbox", "20")).isTrue();
+    fabulum.network.awaitHanded("Storm at six.", 1, () -> {});
+
+    maren.answer(id, "It is yours.").require(200);
+    maren.answer(last, "And yours.").require(200);
+
+    assertThat(comesTo("It is yours.", "SENT")).isTrue();
+    assertThat(comesTo("And yours.", "SENT")).isTrue();
+    assertThat(
+            fabulum.network.handed.stream()
+                .filter(text -> text.to().e164().equals(numberOfLast))
+                .map(Gateway.OutgoingText::words))
+        .as("in the order they were written")
+        .containsExactly("Storm at six.", "And yours.");
+    fabulum.network.letGo();
+    assertThat(fabulum.comesTo("select count(*) from outbox", "0")).isTrue();
+    assertThat(fabulum.network.timesHanded("Storm at six.")).isEqualTo(20);
+  }
+
+  @Test
+  void whatNoPersonWroteEndsNoWaitAndOwnsNothing() {
+    Messaging messaging = fabulum.context.getBean(Messaging.class);
+    for (Author author : List.of(new Author.Rule(1), new Author.Itself())) {
+      String words = "We open at eight, says " + author;
+      messaging.send(new ConversationId(id), Said.by(author, words, Fabulum.reference()));
+      messaging.send(new ConversationId(id), Said.by(author, words, Fabulum.reference()));
+      assertThat(comesTo(words, "SENT")).isTrue();
+    }
+
+    JsonNode row = maren.conversationOf(number);
+    assertThat(row.path("group").asString()).isEqualTo("OUR_TURN");
+    assertThat(row.has("owner")).isFalse();
+    JsonNode script = maren.script(id);
+    JsonNode said = script.get(script.size() - 1);
+    assertThat(said.path("automatic").asBoolean()).isTrue();
+    assertThat(said.has("speaker")).isFalse();
   }
 
   @Test

@@ -2,72 +2,49 @@ package fabulum.server.conversations;
 
 import fabulum.core.conversation.Back;
 import fabulum.core.conversation.ConversationState;
-import fabulum.core.delivery.Failure.Sending;
 import fabulum.core.phone.Sender;
 import fabulum.server.conversations.store.ConversationMapper;
 import fabulum.server.conversations.store.ConversationRow;
-import fabulum.server.conversations.store.DraftMapper;
 import fabulum.server.conversations.store.EntryMapper;
 import fabulum.server.conversations.store.EntryRow;
-import fabulum.server.conversations.store.EntryRow.Outgoing;
-import fabulum.server.conversations.store.EntryRow.WaitEnded;
 import fabulum.server.customers.CustomerId;
 import fabulum.server.customers.Customers;
 import fabulum.server.customers.NumberId;
 import fabulum.server.lines.LineId;
-import fabulum.server.people.People;
-import fabulum.server.people.StaffId;
-import fabulum.server.platform.Problem;
 import fabulum.server.topics.TopicId;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /**
- * What is said in conversations. Every change locks the conversation, so that two at once follow
- * each other.
+ * What comes in, and which conversation it belongs to. Every change locks the conversation, so that
+ * two at once follow each other.
  */
 @Service
 public class Conversations {
   private final ConversationMapper conversations;
   private final EntryMapper entries;
-  private final DraftMapper drafts;
   private final Customers customers;
   private final Bookkeeping books;
-  private final Undelivered undelivered;
-  private final InSight inSight;
-  private final References references;
   private final GivingOutWork giving;
-  private final People people;
   private final ApplicationEventPublisher events;
 
   Conversations(
       ConversationMapper conversations,
       EntryMapper entries,
-      DraftMapper drafts,
       Customers customers,
       Bookkeeping books,
-      Undelivered undelivered,
-      InSight inSight,
-      References references,
       GivingOutWork giving,
-      People people,
       ApplicationEventPublisher events) {
     this.conversations = conversations;
     this.entries = entries;
-    this.drafts = drafts;
     this.customers = customers;
     this.books = books;
-    this.undelivered = undelivered;
-    this.inSight = inSight;
-    this.references = references;
     this.giving = giving;
-    this.people = people;
     this.events = events;
   }
 
@@ -160,124 +137,6 @@ public class Conversations {
     NumberId number = customers.numberOf(other);
     conversations.setCustomer(number.value(), customer.value());
     conversations.listByNumber(number.value()).forEach(id -> books.changed(id, List.of()));
-  }
-
-  /** The line and the other side of a conversation that somebody sees. */
-  public Ends ends(ConversationId id, StaffId asking) {
-    ConversationRow row = inSight.row(id, asking);
-    return new Ends(new LineId(row.lineId()), Sender.ofAddress(row.address()));
-  }
-
-  /** The line and the other side of a conversation. */
-  public record Ends(LineId line, Sender other) {}
-
-  /**
-   * Writes an answer into the script, waiting to be sent, and makes it the customer's turn. What
-   * was nobody's becomes the writer's. To be called in the transaction that also puts the text into
-   * the outbox.
-   *
-   * @param answer what is said
-   * @return the new entry, or empty when an answer with this reference is already here
-   */
-  public Optional<EntryId> answer(ConversationId id, Answer answer, StaffId by) {
-    Optional<EntryRow> lost = lost(answer);
-    Optional<ConversationRow> elsewhere =
-        lost.filter(text -> text.conversationId() != id.value())
-            .map(text -> inSight.lock(new ConversationId(text.conversationId()), by));
-    ConversationRow row = inSight.lock(id, by);
-    String words = answer.words();
-    if (references.isKnown(row, words, answer.reference())) {
-      return Optional.empty();
-    }
-    if (answer.seen() != null) {
-      requireNobodyAnswered(row, answer.seen(), by);
-    }
-    Instant at = books.now();
-    List<Long> touched = new ArrayList<>();
-    if (row.ownerId() == null) {
-      conversations.setOwner(row.id(), by.value());
-      touched.add(books.event(row, EventKind.TAKEN, by, null));
-    }
-    Outgoing text = new Outgoing(words, answer.reference(), by.value(), answer.sending());
-    long entry = entries.insert(EntryRow.answer(row.id(), at, text, waitEnded(row, at)));
-    touched.add(entry);
-    long again = lost.filter(EntryRow::needsHand).map(EntryRow::id).orElse(0L);
-    boolean here = again != 0 && elsewhere.isEmpty();
-    books.save(row, undelivered.answered(row, at, here ? again : 0), at);
-    if (here) {
-      touched.add(again);
-    }
-    if (!row.state().isOpen()) {
-      conversations.setStartedBy(row.id(), by.value());
-    }
-    conversations.setLast(row.id(), at, ConversationRow.beginning(words), SpokeLast.US);
-    conversations.setHanded(row.id(), null);
-    people.answered(by, at);
-    drafts.delete(by.value(), row.id(), Paper.REPLY);
-    books.changed(row.id(), touched);
-    elsewhere.filter(other -> again != 0).ifPresent(other -> sentElsewhere(other, again, row, by));
-    return Optional.of(new EntryId(entry));
-  }
-
-  /** The text that was not delivered and is sent again with an answer. */
-  private Optional<EntryRow> lost(Answer answer) {
-    return Optional.ofNullable(answer.again())
-        .flatMap(id -> Optional.ofNullable(entries.find(id)))
-        .filter(text -> text.kind() == EntryKind.OUT);
-  }
-
-  /** What was not delivered in one conversation was sent again in another, to another number. */
-  private void sentElsewhere(ConversationRow other, long text, ConversationRow where, StaffId by) {
-    books.save(other, undelivered.settle(other, text), books.now());
-    long event = books.event(other, EventKind.SENT_AGAIN, by, where.address());
-    books.changed(other.id(), List.of(text, event));
-  }
-
-  /** The wait that an answer ends, if the customer waits. */
-  private @Nullable WaitEnded waitEnded(ConversationRow row, Instant at) {
-    return row.state()
-        .waitingSince()
-        .map(since ->
-            new WaitEnded(
-                since,
-                books.workingSeconds(row, since, at),
-                !entries.existsAnswerSince(row.id(), row.openedAt())))
-        .orElse(null);
-  }
-
-  /**
-   * An answer.
-   *
-   * @param reference ours, made once for it
-   * @param seen the newest entry that stood there when it was begun: when a colleague has answered
-   *     since, it is refused and says so; null to send it whatever stands there
-   * @param sending as what it is sent
-   * @param again a text of ours that was not delivered and is replaced by this one; null for none
-   */
-  public record Answer(
-      String words, String reference, @Nullable Long seen, Sending sending, @Nullable Long again) {
-
-    /** One of many texts with the same words. */
-    public static Answer oneOfMany(String words, String reference) {
-      return new Answer(words, reference, null, Sending.ONE_OF_MANY, null);
-    }
-  }
-
-  private void requireNobodyAnswered(ConversationRow row, long seen, StaffId by) {
-    entries
-        .findAnswerAfter(row.id(), seen, by.value())
-        .ifPresent(other -> {
-          String who =
-              other.speakerId() == null
-                  ? "A colleague"
-                  : people.get(new StaffId(other.speakerId())).name();
-          throw Problem.conflict(
-              Problem.Kind.ANSWERED_MEANWHILE,
-              who
-                  + " answered since you began to write: “"
-                  + ConversationRow.beginning(String.valueOf(other.words()))
-                  + "” Nothing was sent; your words are kept.");
-        });
   }
 
   /** Holds it until the transaction ends; false when there is no such conversation. */

@@ -3,16 +3,21 @@ package fabulum.server.conversations;
 import fabulum.server.conversations.store.ConversationRow;
 import fabulum.server.conversations.store.EntryMapper;
 import fabulum.server.conversations.store.EntryRow;
+import fabulum.server.people.People;
+import fabulum.server.people.StaffId;
 import fabulum.server.platform.Problem;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
-/** References name one entry for good. */
+/** What must not be sent: what was sent already, and what crossed a colleague's answer. */
 @Component
 class References {
   private final EntryMapper entries;
+  private final People people;
 
-  References(EntryMapper entries) {
+  References(EntryMapper entries, People people) {
     this.entries = entries;
+    this.people = people;
   }
 
   /**
@@ -28,5 +33,30 @@ class References {
               + " These words are kept: send them again if they are still wanted.");
     }
     return known != null;
+  }
+
+  /**
+   * Refuses what crossed an answer of a colleague.
+   *
+   * @param seen the newest entry that the writer saw; null to send it whatever stands there
+   */
+  void requireNobodyAnswered(ConversationRow row, @Nullable Long seen, StaffId by) {
+    if (seen == null) {
+      return;
+    }
+    entries
+        .findAnswerAfter(row.id(), seen, by.value())
+        .ifPresent(other -> {
+          String who =
+              other.speakerId() == null
+                  ? "A colleague"
+                  : people.get(new StaffId(other.speakerId())).name();
+          throw Problem.conflict(
+              Problem.Kind.ANSWERED_MEANWHILE,
+              who
+                  + " answered since you began to write: “"
+                  + ConversationRow.beginning(String.valueOf(other.words()))
+                  + "” Nothing was sent; your words are kept.");
+        });
   }
 }

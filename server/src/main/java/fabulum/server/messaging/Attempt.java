@@ -20,8 +20,8 @@ import fabulum.server.messaging.store.OutboxMapper;
 import fabulum.server.messaging.store.OutboxRow;
 import fabulum.server.messaging.store.UnreportedMapper;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
-import java.util.Optional;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 
@@ -38,6 +38,10 @@ class Attempt {
   private final Gateway gateway;
   private final TransactionTemplate transactions;
   private final Clock clock;
+  private final String node;
+
+  /** Longer than asking and sending can take; then another process may take the text over. */
+  private final Duration claim;
 
   Attempt(
       Deliveries deliveries,
@@ -46,7 +50,8 @@ class Attempt {
       UnreportedMapper unreported,
       Gateway gateway,
       TransactionTemplate transactions,
-      Clock clock) {
+      Clock clock,
+      NetworkSettings settings) {
     this.deliveries = deliveries;
     this.lines = lines;
     this.outbox = outbox;
@@ -54,6 +59,8 @@ class Attempt {
     this.gateway = gateway;
     this.transactions = transactions;
     this.clock = clock;
+    this.node = settings.node();
+    this.claim = settings.timeout().multipliedBy(4).plusMinutes(1);
   }
 
   /** What came of an attempt. */
@@ -69,14 +76,15 @@ class Attempt {
   }
 
   /**
-   * Makes the attempt. The row is read anew: since it was listed, an attempt just before this one
-   * may have sent it.
+   * Makes the attempt, once the text is claimed: since it was listed, another process or an attempt
+   * just before this one may have taken it.
    *
    * @param closedTries how often the network did not deal with us, in a row
    */
   Result at(long outboxId, int closedTries) {
-    Optional<OutboxRow> due = outbox.findDue(outboxId, clock.instant());
-    return due.isPresent() ? at(due.get(), closedTries) : new Result.Stays();
+    Instant now = clock.instant();
+    boolean claimed = outbox.claim(outboxId, node, now, now.plus(claim)) == 1;
+    return claimed ? at(outbox.get(outboxId), closedTries) : new Result.Stays();
   }
 
   private Result at(OutboxRow row, int closedTries) {
@@ -85,9 +93,15 @@ class Attempt {
     int attempts = outcome instanceof SendOutcome.Closed ? closedTries + 1 : row.attempts() + 1;
     NextStep step = RetryPlan.USUAL.after(outcome, attempts, row.wantedAt(), clock.instant());
     if (step instanceof WaitForNetwork until) {
+      outbox.release(row.id(), node);
       return new Result.Closed(until);
     }
-    transactions.executeWithoutResult(status -> settle(row, text.reference(), step));
+    transactions.executeWithoutResult(status -> {
+      if (!settle(row, text.reference(), step)) {
+        // Another process has taken it over, and settles it.
+        status.setRollbackOnly();
+      }
+    });
     return step instanceof NextStep.TryAgain ? new Result.Stays() : new Result.Left();
   }
 
@@ -96,10 +110,12 @@ class Attempt {
    * asked before it is sent again, and each time later.
    */
   void broke(long outboxId) {
-    Optional<OutboxRow> row = outbox.find(outboxId);
-    row.ifPresent(it ->
-        outbox.tryAgain(
-            it.id(), clock.instant().plus(RetryPlan.USUAL.waitAfter(it.attempts() + 1)), true));
+    outbox
+        .findClaimed(outboxId, node)
+        .ifPresent(row -> {
+          Duration wait = RetryPlan.USUAL.waitAfter(row.attempts() + 1);
+          outbox.tryAgain(row.id(), node, clock.instant().plus(wait), true);
+        });
   }
 
   private SendOutcome askThenSend(Outgoing text) {
@@ -122,10 +138,9 @@ class Attempt {
         new OutgoingText(new ClientReference(text.reference()), from, to, text.words()));
   }
 
-  private void settle(OutboxRow row, String reference, NextStep step) {
+  private boolean settle(OutboxRow row, String reference, NextStep step) {
     if (step instanceof NextStep.TryAgain again) {
-      outbox.tryAgain(row.id(), again.at(), again.askFirst());
-      return;
+      return outbox.tryAgain(row.id(), node, again.at(), again.askFirst()) == 1;
     }
     if (step instanceof NextStep.Sent sent) {
       deliveries.reported(reference, new Report(DeliveryState.SENT, sent.networkId(), null, null));
@@ -134,7 +149,7 @@ class Attempt {
     } else {
       deliveries.reported(reference, failed((NextStep.GiveUp) step));
     }
-    outbox.delete(row.id());
+    return outbox.delete(row.id(), node) == 1;
   }
 
   private static Report failed(NextStep.GiveUp givenUp) {

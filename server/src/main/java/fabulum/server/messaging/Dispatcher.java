@@ -1,6 +1,7 @@
 package fabulum.server.messaging;
 
 import fabulum.core.delivery.NextStep.WaitForNetwork;
+import fabulum.core.sending.Author.Lane;
 import fabulum.server.messaging.Attempt.Result;
 import fabulum.server.messaging.store.OutboxMapper;
 import fabulum.server.messaging.store.OutboxRow;
@@ -9,10 +10,15 @@ import fabulum.server.platform.Steadily;
 import fabulum.server.platform.Troubles;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.Semaphore;
 import java.util.concurrent.ThreadFactory;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
@@ -31,18 +37,23 @@ import org.springframework.transaction.event.TransactionalEventListener;
 
 /**
  * Takes what waits in the outbox to the network. Several conversations at once, but within one
- * conversation strictly in order, so that a customer reads our texts as we wrote them.
+ * conversation strictly in order, so that a customer reads our texts as we wrote them. Each lane
+ * has senders of its own, so that the texts of an act on many never stand before a single one.
  */
 @Component
 class Dispatcher implements SmartLifecycle {
   private static final Logger log = LoggerFactory.getLogger(Dispatcher.class);
-  private static final int AT_ONCE = 100;
   private static final long SECONDS_TO_FINISH = 12;
 
   private final OutboxMapper outbox;
   private final Attempt attempt;
   private final Clock clock;
-  private final ExecutorService senders;
+  private final Map<Lane, ExecutorService> senders = new EnumMap<>(Lane.class);
+
+  /** Nothing is handed out before there is a sender for it: meanwhile it may move up a lane. */
+  private final Map<Lane, Semaphore> idle = new EnumMap<>(Lane.class);
+
+  private final String node;
   private final Set<Long> busyConversations = ConcurrentHashMap.newKeySet();
   private final ExecutorService rounds = Executors.newSingleThreadExecutor(named("outbox-rounds"));
   private final Steadily<Long> conversations = new Steadily<>("A text stays in the outbox");
@@ -55,6 +66,7 @@ class Dispatcher implements SmartLifecycle {
    */
   private volatile @Nullable Instant closedUntil;
 
+  private final AtomicBoolean roundAsked = new AtomicBoolean();
   private final AtomicInteger closedTries = new AtomicInteger();
 
   Dispatcher(
@@ -69,7 +81,16 @@ class Dispatcher implements SmartLifecycle {
     this.clock = clock;
     this.disk = disk;
     this.troubles = troubles;
-    this.senders = Executors.newFixedThreadPool(settings.senders(), named("outbox-sender"));
+    this.node = settings.node();
+    for (Lane lane : Lane.values()) {
+      int threads =
+          switch (lane) {
+            case SINGLE -> settings.senders();
+            case MANY -> Math.max(1, settings.senders() / 2);
+          };
+      senders.put(lane, Executors.newFixedThreadPool(threads, named("outbox-" + lane)));
+      idle.put(lane, new Semaphore(threads));
+    }
   }
 
   private static ThreadFactory named(String name) {
@@ -86,7 +107,7 @@ class Dispatcher implements SmartLifecycle {
   @EventListener(ApplicationReadyEvent.class)
   @Order(10)
   void open() {
-    int left = outbox.askFirstForAll();
+    int left = outbox.takeBackAll(node);
     if (left > 0) {
       log.info("{} texts were waiting in the outbox", left);
     }
@@ -101,25 +122,30 @@ class Dispatcher implements SmartLifecycle {
 
   @Scheduled(fixedDelay = 500, timeUnit = TimeUnit.MILLISECONDS)
   void round() {
-    if (open) {
+    if (open && roundAsked.compareAndSet(false, true)) {
       rounds.execute(this::handOut);
     }
   }
 
   private void handOut() {
+    roundAsked.set(false);
     try {
       Instant now = clock.instant();
       Instant closed = closedUntil;
       if (disk.isStopped() || (closed != null && now.isBefore(closed))) {
         return;
       }
-      // A network that does not deal with us is tried with one text, not with all of them.
-      int most = closed == null ? AT_ONCE + conversations.failing() : 1;
-      for (OutboxRow row : outbox.listDue(now, most)) {
-        if (open
-            && conversations.isReady(row.conversationId())
-            && busyConversations.add(row.conversationId())) {
-          senders.execute(() -> carry(row));
+      for (Lane lane : Lane.values()) {
+        int free = Objects.requireNonNull(idle.get(lane)).availablePermits();
+        if (free == 0) {
+          continue;
+        }
+        // A network that does not deal with us is tried with one text, not with all of them.
+        int most = closed == null ? free + busyConversations.size() + conversations.failing() : 1;
+        List<OutboxRow> due = outbox.listDue(lane, now, most);
+        due.forEach(row -> handOut(row, lane));
+        if (closed != null && !due.isEmpty()) {
+          return;
         }
       }
     } catch (RuntimeException e) {
@@ -127,12 +153,27 @@ class Dispatcher implements SmartLifecycle {
     }
   }
 
-  private void carry(OutboxRow row) {
+  private void handOut(OutboxRow row, Lane lane) {
+    if (!open
+        || !conversations.isReady(row.conversationId())
+        || !busyConversations.add(row.conversationId())) {
+      return;
+    }
+    Semaphore senderOfLane = Objects.requireNonNull(idle.get(lane));
+    if (!senderOfLane.tryAcquire()) {
+      busyConversations.remove(row.conversationId());
+      return;
+    }
+    Objects.requireNonNull(senders.get(lane)).execute(() -> carry(row, senderOfLane));
+  }
+
+  private void carry(OutboxRow row, Semaphore senderOfLane) {
     AtomicBoolean goOn = new AtomicBoolean();
     try {
       conversations.attempt(row.conversationId(), any -> goOn.set(carryOut(row)));
     } finally {
       busyConversations.remove(row.conversationId());
+      senderOfLane.release();
     }
     if (goOn.get()) {
       round();
@@ -183,9 +224,14 @@ class Dispatcher implements SmartLifecycle {
   public void stop() {
     open = false;
     rounds.shutdown();
-    senders.shutdown();
+    senders.values().forEach(ExecutorService::shutdown);
+    long deadline = System.nanoTime() + TimeUnit.SECONDS.toNanos(SECONDS_TO_FINISH);
     try {
-      if (!senders.awaitTermination(SECONDS_TO_FINISH, TimeUnit.SECONDS)) {
+      boolean finished = true;
+      for (ExecutorService lane : senders.values()) {
+        finished &= lane.awaitTermination(deadline - System.nanoTime(), TimeUnit.NANOSECONDS);
+      }
+      if (!finished) {
         log.warn("Some texts were still on their way; they will be looked up at the next start");
       }
     } catch (InterruptedException e) {
@@ -195,6 +241,6 @@ class Dispatcher implements SmartLifecycle {
 
   @Override
   public boolean isRunning() {
-    return !senders.isShutdown();
+    return !rounds.isShutdown();
   }
 }

@@ -1,15 +1,18 @@
 package fabulum.server.messaging;
 
 import fabulum.core.access.Act;
+import fabulum.core.sending.Author;
+import fabulum.core.sending.Author.Lane;
 import fabulum.core.sending.SendDecision;
 import fabulum.core.sending.SendRules;
 import fabulum.server.conversations.ConversationId;
-import fabulum.server.conversations.Conversations;
-import fabulum.server.conversations.Conversations.Answer;
-import fabulum.server.conversations.Conversations.Ends;
 import fabulum.server.conversations.EntryId;
+import fabulum.server.conversations.Said;
+import fabulum.server.conversations.Saying;
+import fabulum.server.conversations.Saying.Ends;
 import fabulum.server.lines.Lines;
 import fabulum.server.messaging.store.OutboxMapper;
+import fabulum.server.people.People;
 import fabulum.server.people.Permits;
 import fabulum.server.people.StaffId;
 import java.time.Clock;
@@ -22,50 +25,59 @@ import org.springframework.transaction.annotation.Transactional;
 /** Sending texts. */
 @Service
 public class Messaging {
-  private final Conversations conversations;
+  private final Saying saying;
   private final Lines lines;
   private final Permits permits;
+  private final People people;
   private final OutboxMapper outbox;
   private final ApplicationEventPublisher events;
   private final Clock clock;
 
   Messaging(
-      Conversations conversations,
+      Saying saying,
       Lines lines,
       Permits permits,
+      People people,
       OutboxMapper outbox,
       ApplicationEventPublisher events,
       Clock clock) {
-    this.conversations = conversations;
+    this.saying = saying;
     this.lines = lines;
     this.permits = permits;
+    this.people = people;
     this.outbox = outbox;
     this.events = events;
     this.clock = clock;
   }
 
   /**
-   * Sends an answer: the text and its place in the outbox are committed together, and it goes out
+   * The one way out. The text and its place in the outbox are committed together, and it goes out
    * soon after. Sending again under the same reference sends nothing more.
    *
    * @return whether it may go; if not, nothing was changed
    */
   @Transactional
-  public SendDecision answer(ConversationId id, Answer answer, StaffId by) {
-    Ends ends = conversations.ends(id, by);
-    permits.require(by, Act.TEXT);
+  public SendDecision send(ConversationId to, Said said) {
+    Author author = said.author();
+    Ends ends = saying.ends(to, author);
+    Optional<StaffId> writer = author.writer().stream().mapToObj(StaffId::new).findFirst();
+    writer.ifPresent(by -> permits.require(by, Act.TEXT));
     SendDecision decision =
-        SendRules.decide(answer.words(), ends.other(), lines.get(ends.line()).inUse());
+        SendRules.decide(said.words(), ends.other(), lines.get(ends.line()).inUse());
     if (decision instanceof SendDecision.Allowed) {
-      Optional<EntryId> entry = conversations.answer(id, answer, by);
-      entry.ifPresent(added -> putIntoOutbox(added, id));
+      saying.say(to, said).ifPresent(entry -> putIntoOutbox(entry, to, author));
     }
     return decision;
   }
 
-  private void putIntoOutbox(EntryId entry, ConversationId conversation) {
+  private void putIntoOutbox(EntryId entry, ConversationId conversation, Author author) {
     Instant now = clock.instant();
-    outbox.insert(entry.value(), conversation.value(), now);
+    outbox.insert(entry.value(), conversation.value(), author.effect().lane(), now);
+    if (author.effect().lane() == Lane.SINGLE) {
+      // In one conversation texts go in order, so what stands before it there goes with it.
+      outbox.moveUp(conversation.value());
+    }
+    author.writer().ifPresent(by -> people.answered(new StaffId(by), now));
     events.publishEvent(new OutboxFilled(entry));
   }
 }

@@ -1,6 +1,8 @@
 package fabulum.server.messaging;
 
 import jakarta.validation.constraints.AssertTrue;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.Size;
 import java.net.URI;
 import java.time.Duration;
 import org.jspecify.annotations.Nullable;
@@ -16,7 +18,9 @@ import org.springframework.validation.annotation.Validated;
  * @param secret shared with it, to sign what it tells us; without it nothing it tells us is
  *     believed
  * @param timeout how long to wait for an answer
- * @param senders how many texts may be on their way to it at once
+ * @param senders how many texts to single customers may be on their way to it at once; half as many
+ *     of those that one act sends to many may be beside them
+ * @param node the name of this process, where several share one database: each has its own
  */
 @Validated
 @ConfigurationProperties("fabulum.network")
@@ -25,7 +29,8 @@ public record NetworkSettings(
     @DefaultValue("") String key,
     @DefaultValue("") String secret,
     @DefaultValue("10s") Duration timeout,
-    @DefaultValue("6") int senders) {
+    @DefaultValue("6") @Min(1) int senders,
+    @DefaultValue("fabulum") @Size(max = 60) String node) {
 
   @AssertTrue(
       message =

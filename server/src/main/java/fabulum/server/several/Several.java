@@ -1,15 +1,16 @@
 package fabulum.server.several;
 
 import fabulum.core.access.Act;
+import fabulum.core.sending.Author;
 import fabulum.core.sending.SendDecision;
 import fabulum.server.conversations.Acts;
 import fabulum.server.conversations.ConversationId;
 import fabulum.server.conversations.ConversationView;
-import fabulum.server.conversations.Conversations.Answer;
 import fabulum.server.conversations.Deliveries;
 import fabulum.server.conversations.Inbox;
 import fabulum.server.conversations.InboxQuery;
 import fabulum.server.conversations.Moment;
+import fabulum.server.conversations.Said;
 import fabulum.server.conversations.Shown;
 import fabulum.server.conversations.Step;
 import fabulum.server.conversations.Undoing;
@@ -231,7 +232,8 @@ public class Several {
   private Optional<Step> text(BatchRow batch, ConversationId id, StaffId by) {
     String reference = reference(batch.id()) + id.value();
     String words = Objects.requireNonNull(batch.words());
-    SendDecision decision = messaging.answer(id, Answer.oneOfMany(words, reference), by);
+    SendDecision decision =
+        messaging.send(id, Said.by(new Author.Several(by.value()), words, reference));
     if (decision instanceof SendDecision.Refused refused) {
       skip(batch.id(), id.value(), refused.why().get(0).sentence());
     }

@@ -7,17 +7,16 @@ import fabulum.core.access.Role;
 import fabulum.core.arrival.Arrival;
 import fabulum.core.conversation.ConversationState;
 import fabulum.core.conversation.Group;
-import fabulum.core.delivery.Failure.Sending;
 import fabulum.core.hours.Hours;
 import fabulum.core.hours.WeekReader;
 import fabulum.core.phone.PhoneNumber;
 import fabulum.core.phone.Region;
 import fabulum.core.phone.Sender;
 import fabulum.core.promise.Promise;
+import fabulum.core.sending.Author;
 import fabulum.core.sentence.Facts;
 import fabulum.core.sentence.Sentence;
 import fabulum.core.sentence.SentenceText;
-import fabulum.server.conversations.Conversations.Answer;
 import fabulum.server.lines.LineId;
 import fabulum.server.lines.LineView;
 import fabulum.server.lines.Lines;
@@ -292,7 +291,7 @@ class InboxLawsTest {
 
   private void answer(Plain one, ConversationId id, StaffId by, int i) {
     String words = "answer " + WORDS[random.nextInt(WORDS.length)];
-    messaging.answer(id, new Answer(words, "reference-" + i, null, Sending.ANSWER, null), by);
+    messaging.send(id, Said.by(new Author.Person(by.value()), words, "reference-" + i));
     one.owner = one.owner == null ? Long.valueOf(by.value()) : one.owner;
     one.startedBy = one.state.isOpen() ? one.startedBy : Long.valueOf(by.value());
     one.now(one.state.personAnswered(now()), now());

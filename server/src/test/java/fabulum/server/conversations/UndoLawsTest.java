@@ -4,9 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fabulum.core.arrival.Arrival;
 import fabulum.core.delivery.DeliveryState;
-import fabulum.core.delivery.Failure.Sending;
 import fabulum.core.phone.Sender;
-import fabulum.server.conversations.Conversations.Answer;
+import fabulum.core.sending.Author;
 import fabulum.server.conversations.Deliveries.Report;
 import fabulum.server.lines.LineId;
 import fabulum.server.lines.Lines;
@@ -144,7 +143,7 @@ class UndoLawsTest {
   private void answer(ConversationId id, StaffId by, boolean fails) {
     String reference = Fabulum.reference();
     try {
-      messaging.answer(id, new Answer("answer", reference, null, Sending.ANSWER, null), by);
+      messaging.send(id, Said.by(new Author.Person(by.value()), "answer", reference));
     } catch (Problem notSeen) {
       return;
     }

@@ -13,6 +13,8 @@ import java.util.Queue;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.concurrent.CountDownLatch;
+import java.util.function.Predicate;
 
 /** A network inside the test: it does as it is told, and takes everything otherwise. */
 public final class FakeNetwork implements Gateway {
@@ -37,11 +39,34 @@ public final class FakeNetwork implements Gateway {
   /** While there is one, this is the answer to everything. */
   public volatile Optional<SendOutcome.Closed> closed = Optional.empty();
 
+  /** Texts that hang in the network until {@link #letGo}. */
+  public volatile Predicate<OutgoingText> held = text -> false;
+
+  private final CountDownLatch free = new CountDownLatch(1);
+
   /** References that were asked about. */
   public final List<String> asked = new CopyOnWriteArrayList<>();
 
   @Override
-  public synchronized SendOutcome send(OutgoingText text) {
+  public SendOutcome send(OutgoingText text) {
+    SendOutcome outcome = take(text);
+    if (held.test(text)) {
+      try {
+        free.await();
+      } catch (InterruptedException e) {
+        Thread.currentThread().interrupt();
+        throw new IllegalStateException(e);
+      }
+    }
+    return outcome;
+  }
+
+  /** What hung goes on. */
+  public void letGo() {
+    free.countDown();
+  }
+
+  private synchronized SendOutcome take(OutgoingText text) {
     handed.add(text);
     notifyAll();
     if (closed.isPresent()) {

@@ -2,10 +2,11 @@ package fabulum.server.conversations.store;
 
 import fabulum.core.arrival.Arrival;
 import fabulum.core.delivery.DeliveryState;
-import fabulum.core.delivery.Failure.Sending;
 import fabulum.core.parts.PartCounter;
+import fabulum.core.sending.Author;
 import fabulum.server.conversations.EntryKind;
 import fabulum.server.conversations.EventKind;
+import fabulum.server.conversations.Said;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 
@@ -56,24 +57,22 @@ public record EntryRow(
     return draft.row();
   }
 
-  /** A text of ours that waits to go. */
-  public static EntryRow answer(
-      long conversation, Instant at, Outgoing text, @Nullable WaitEnded wait) {
+  /** A text of ours that waits to go, and the wait that it ends. */
+  public static EntryRow said(long conversation, Instant at, Said said, @Nullable WaitEnded wait) {
+    Author author = said.author();
     Draft draft = new Draft(conversation, at, EntryKind.OUT);
-    draft.words = text.words();
-    draft.speakerId = text.by();
-    draft.reference = text.reference();
+    draft.words = said.words();
+    draft.speakerId = author.writer().isPresent() ? author.writer().getAsLong() : null;
+    draft.automatic = !author.effect().endsWait();
+    draft.reference = said.reference();
     draft.delivery = DeliveryState.WAITING;
-    draft.parts = PartCounter.count(text.words()).count();
+    draft.parts = PartCounter.count(said.words()).count();
     draft.workingSeconds = wait == null ? null : wait.workingSeconds();
     draft.firstAnswer = wait != null && wait.first();
     draft.answeredSince = wait == null ? null : wait.since();
-    draft.oneOfMany = text.sending() == Sending.ONE_OF_MANY;
+    draft.oneOfMany = author.effect().isolatesFailure();
     return draft.row();
   }
-
-  /** A text of ours. */
-  public record Outgoing(String words, String reference, long by, Sending sending) {}
 
   /** A note. */
   public static EntryRow note(

@@ -1,26 +1,45 @@
 package fabulum.server.messaging.store;
 
+import fabulum.core.sending.Author.Lane;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import org.apache.ibatis.annotations.Mapper;
 
-/** The outbox in the database. */
+/** The outbox in the database. Whoever takes a text to the network claims it before. */
 @Mapper
 public interface OutboxMapper {
-  void insert(long entryId, long conversationId, Instant wantedAt);
+  void insert(long entryId, long conversationId, Lane lane, Instant wantedAt);
 
-  /** The first waiting text of each conversation, where it is due. */
-  List<OutboxRow> listDue(Instant now, int limit);
+  /** All that waits in a conversation waits in the lane of single texts from now on. */
+  void moveUp(long conversationId);
 
-  /** The row, where it still waits and is due. */
-  Optional<OutboxRow> findDue(long id, Instant now);
+  /** The first waiting text of each conversation in a lane, where it is due and nobody has it. */
+  List<OutboxRow> listDue(Lane lane, Instant now, int limit);
 
-  Optional<OutboxRow> find(long id);
+  /**
+   * Claims a text that is due for a process.
+   *
+   * @return 0 when another has it, or it is gone or not due
+   */
+  int claim(long id, String by, Instant now, Instant until);
 
-  int askFirstForAll();
+  OutboxRow get(long id);
 
-  void tryAgain(long id, Instant nextAt, boolean askFirst);
+  Optional<OutboxRow> findClaimed(long id, String by);
 
-  void delete(long id);
+  void release(long id, String by);
+
+  /**
+   * What this process had claimed when it ended is free again, and is asked about first, like
+   * everything that nobody has.
+   *
+   * @return how many texts wait
+   */
+  int takeBackAll(String by);
+
+  /** Plans the next attempt of a text this process has, and frees it. */
+  int tryAgain(long id, String by, Instant nextAt, boolean askFirst);
+
+  int delete(long id, String by);
 }

@@ -1,14 +1,15 @@
 package fabulum.server.messaging.web;
 
-import fabulum.core.delivery.Failure.Sending;
 import fabulum.core.parts.Encoding;
 import fabulum.core.parts.PartCount;
 import fabulum.core.parts.PartCounter;
+import fabulum.core.sending.Author;
 import fabulum.core.sending.SendDecision;
 import fabulum.server.conversations.ConversationId;
-import fabulum.server.conversations.Conversations.Answer;
+import fabulum.server.conversations.Said;
 import fabulum.server.messaging.Messaging;
 import fabulum.server.people.SignedIn;
+import fabulum.server.people.StaffId;
 import fabulum.server.platform.Problem.FieldProblem;
 import fabulum.server.platform.Problem.Kind;
 import fabulum.server.platform.web.ProblemDocument;
@@ -56,8 +57,8 @@ class TextController {
       @Nullable Long seen,
       @Nullable Long again) {
 
-    Answer answer() {
-      return new Answer(words, reference, seen, Sending.ANSWER, again);
+    Said by(StaffId writer) {
+      return new Said(words, new Author.Person(writer.value()), reference, seen, again);
     }
   }
 
@@ -95,7 +96,7 @@ class TextController {
       @AuthenticationPrincipal SignedIn me,
       @PathVariable long id,
       @Valid @RequestBody AnswerRequest answer) {
-    SendDecision decision = messaging.answer(new ConversationId(id), answer.answer(), me.id());
+    SendDecision decision = messaging.send(new ConversationId(id), answer.by(me.id()));
     if (decision instanceof SendDecision.Allowed allowed) {
       return ResponseEntity.ok(new AnswerResponse(allowed.parts()));
     }

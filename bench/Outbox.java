@@ -1,0 +1,164 @@
+import com.sun.net.httpserver.HttpServer;
+import fabulum.core.access.Role;
+import fabulum.core.hours.Hours;
+import fabulum.core.phone.PhoneNumber;
+import fabulum.core.phone.Region;
+import fabulum.core.promise.Promise;
+import fabulum.core.sending.Author;
+import fabulum.server.FabulumApplication;
+import fabulum.server.conversations.ConversationId;
+import fabulum.server.conversations.Conversations;
+import fabulum.server.conversations.Said;
+import fabulum.server.lines.LineId;
+import fabulum.server.lines.Lines;
+import fabulum.server.lines.NewLine;
+import fabulum.server.messaging.Messaging;
+import fabulum.server.people.NewStaff;
+import fabulum.server.people.People;
+import fabulum.server.people.StaffId;
+import fabulum.server.people.Teams;
+import java.io.IOException;
+import java.net.InetSocketAddress;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.time.ZoneId;
+import java.util.Arrays;
+import java.util.Locale;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
+import java.util.stream.Stream;
+import org.springframework.boot.SpringApplication;
+import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.jdbc.core.JdbcTemplate;
+
+/** How soon a person's answer reaches the network while the texts of one act wait. Started by bench/outbox. */
+public final class Outbox {
+  private static final int MANY = 12_000;
+  private static final int ANSWERS = 100;
+  private static final long NETWORK_MILLIS = 100;
+  private static final Map<String, CountDownLatch> awaited = new ConcurrentHashMap<>();
+
+  public static void main(String[] arguments) throws Exception {
+    Path folder = Files.createTempDirectory("fabulum-bench");
+    HttpServer network = network();
+    try (ConfigurableApplicationContext program =
+        new SpringApplication(FabulumApplication.class)
+            .run(
+                "--server.port=0",
+                "--fabulum.data=" + folder,
+                "--fabulum.network.url=http://localhost:" + network.getAddress().getPort(),
+                "--fabulum.network.key=unused",
+                "--fabulum.network.secret=unused",
+                "--logging.level.root=error",
+                "--logging.level.fabulum=error")) {
+      measure(program);
+    } finally {
+      network.stop(0);
+      try (Stream<Path> files = Files.walk(folder)) {
+        files.sorted((a, b) -> b.compareTo(a)).forEach(file -> file.toFile().delete());
+      }
+    }
+  }
+
+  private static Thread daemon(Runnable work) {
+    Thread thread = new Thread(work);
+    thread.setDaemon(true);
+    return thread;
+  }
+
+  private static HttpServer network() throws IOException {
+    HttpServer network = HttpServer.create(new InetSocketAddress(0), 0);
+    network.setExecutor(Executors.newFixedThreadPool(32, Outbox::daemon));
+    network.createContext(
+        "/",
+        exchange -> {
+          String body = new String(exchange.getRequestBody().readAllBytes(), StandardCharsets.UTF_8);
+          awaited.forEach((reference, latch) -> {
+            if (body.contains(reference)) {
+              latch.countDown();
+            }
+          });
+          try {
+            Thread.sleep(NETWORK_MILLIS);
+          } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+          }
+          boolean sent = exchange.getRequestMethod().equals("POST");
+          byte[] answer = (sent ? "{\"id\":\"n" + System.nanoTime() + "\"}" : "{\"texts\":[]}").getBytes(StandardCharsets.UTF_8);
+          exchange.sendResponseHeaders(sent ? 202 : 200, answer.length);
+          exchange.getResponseBody().write(answer);
+          exchange.close();
+        });
+    network.start();
+    return network;
+  }
+
+  private static void measure(ConfigurableApplicationContext program) throws Exception {
+    Lines lines = program.getBean(Lines.class);
+    Hours always = Hours.always(ZoneId.of("America/Chicago"));
+    Promise hour = new Promise(Duration.ofHours(1));
+    LineId line =
+        lines.add(new NewLine("Dock", "Dock team", "Dock", new PhoneNumber("+19205550101"), new Region("US"), always, hour));
+    People people = program.getBean(People.class);
+    StaffId priya = people.add(new NewStaff("priya", "Priya Nandakumar", "PN", Role.STAFF, "nine grey herons", false));
+    Teams teams = program.getBean(Teams.class);
+    teams.join(teams.named("Dock team"), priya);
+    people.forget();
+    Conversations conversations = program.getBean(Conversations.class);
+    Messaging messaging = program.getBean(Messaging.class);
+    ConversationId[] all = new ConversationId[MANY + 2 * ANSWERS];
+    for (int i = 0; i < all.length; i++) {
+      all[i] = conversations.open(line, new PhoneNumber("+1312" + (2_000_000 + i)));
+    }
+    double[] alone = answers(messaging, all, MANY, priya, "alone");
+    say("an answer, the outbox empty", alone, median(alone));
+    for (int i = 0; i < MANY; i++) {
+      messaging.send(all[i], Said.by(new Author.Several(priya.value()), "Storm at six.", "many-" + i));
+    }
+    JdbcTemplate tables = program.getBean(JdbcTemplate.class);
+    System.out.printf(Locale.ROOT, "%,d texts of one act wait%n", tables.queryForObject("select count(*) from outbox", Integer.class));
+    double[] beside = answers(messaging, all, MANY + ANSWERS, priya, "beside");
+    System.out.printf(Locale.ROOT, "%,d still wait%n", tables.queryForObject("select count(*) from outbox", Integer.class));
+    say("an answer beside them", beside, median(alone));
+  }
+
+  private static double[] answers(Messaging messaging, ConversationId[] all, int from, StaffId by, String name) throws Exception {
+    double[] taken = new double[ANSWERS];
+    for (int i = 0; i < ANSWERS; i++) {
+      String reference = name + "-answer-" + i + "-";
+      CountDownLatch latch = new CountDownLatch(1);
+      awaited.put(reference, latch);
+      long began = System.nanoTime();
+      messaging.send(all[from + i], Said.by(new Author.Person(by.value()), "It is yours.", reference));
+      if (!latch.await(60, TimeUnit.SECONDS)) {
+        throw new IllegalStateException("Answer " + i + " never left");
+      }
+      taken[i] = (System.nanoTime() - began) / 1e6;
+      awaited.remove(reference);
+    }
+    return taken;
+  }
+
+  private static double median(double[] values) {
+    double[] sorted = values.clone();
+    Arrays.sort(sorted);
+    return sorted[sorted.length / 2];
+  }
+
+  private static void say(String what, double[] values, double beside) {
+    double[] sorted = values.clone();
+    Arrays.sort(sorted);
+    System.out.printf(
+        Locale.ROOT,
+        "%-40s median %7.1f ms (%4.1f x), longest %7.1f ms%n",
+        what,
+        sorted[sorted.length / 2],
+        sorted[sorted.length / 2] / beside,
+        sorted[sorted.length - 1]);
+  }
+}

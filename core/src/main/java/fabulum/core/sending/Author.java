@@ -1,0 +1,132 @@
+package fabulum.core.sending;
+
+import java.util.OptionalLong;
+
+/**
+ * Who says a text of ours. What the text does to its conversation, and in which lane it waits to go
+ * out, depends on that.
+ */
+public sealed interface Author {
+
+  /** A member of staff, to one customer. */
+  record Person(long staff) implements Author {
+    @Override
+    public OptionalLong writer() {
+      return OptionalLong.of(staff);
+    }
+
+    @Override
+    public Effect effect() {
+      return Effect.ANSWER;
+    }
+  }
+
+  /** A member of staff, with the same words to several conversations in one act. */
+  record Several(long staff) implements Author {
+    @Override
+    public OptionalLong writer() {
+      return OptionalLong.of(staff);
+    }
+
+    @Override
+    public Effect effect() {
+      return Effect.ONE_OF_MANY;
+    }
+  }
+
+  /** What a member of staff wrote earlier, at the time they chose. */
+  record Schedule(long staff) implements Author {
+    @Override
+    public OptionalLong writer() {
+      return OptionalLong.of(staff);
+    }
+
+    @Override
+    public Effect effect() {
+      return Effect.LATER_ANSWER;
+    }
+  }
+
+  /** One text to many customers, written by a member of staff. */
+  record Announcement(long announcement, long staff) implements Author {
+    @Override
+    public OptionalLong writer() {
+      return OptionalLong.of(staff);
+    }
+
+    @Override
+    public Effect effect() {
+      return Effect.NEWS;
+    }
+  }
+
+  /** A rule of the business. */
+  record Rule(long rule) implements Author {
+    @Override
+    public OptionalLong writer() {
+      return OptionalLong.empty();
+    }
+
+    @Override
+    public Effect effect() {
+      return Effect.AUTOMATIC;
+    }
+  }
+
+  /** Another program, by the API. */
+  record Program(long program) implements Author {
+    @Override
+    public OptionalLong writer() {
+      return OptionalLong.empty();
+    }
+
+    @Override
+    public Effect effect() {
+      return Effect.LATER_ANSWER;
+    }
+  }
+
+  /** Fabulum itself: confirmations, codes, thanks. */
+  record Itself() implements Author {
+    @Override
+    public OptionalLong writer() {
+      return OptionalLong.empty();
+    }
+
+    @Override
+    public Effect effect() {
+      return Effect.AUTOMATIC;
+    }
+  }
+
+  /** The member of staff who wrote the words, by their id. */
+  OptionalLong writer();
+
+  /** What the text does to its conversation. */
+  Effect effect();
+
+  /**
+   * What a text does to its conversation.
+   *
+   * @param endsWait whether the customer has their answer with it
+   * @param takesOwnership whether a conversation that is nobody's becomes the writer's
+   * @param isolatesFailure whether the act that sent it shows its failure, when nobody waited for
+   *     it
+   * @param lane in which lane it waits to go out
+   */
+  record Effect(boolean endsWait, boolean takesOwnership, boolean isolatesFailure, Lane lane) {
+    static final Effect ANSWER = new Effect(true, true, false, Lane.SINGLE);
+    static final Effect LATER_ANSWER = new Effect(true, false, false, Lane.SINGLE);
+    static final Effect AUTOMATIC = new Effect(false, false, false, Lane.SINGLE);
+    static final Effect ONE_OF_MANY = new Effect(true, true, true, Lane.MANY);
+    static final Effect NEWS = new Effect(false, false, true, Lane.MANY);
+  }
+
+  /** Texts of one lane never stand before those of another. */
+  enum Lane {
+    /** Texts to one customer. */
+    SINGLE,
+    /** The texts of an act on many. */
+    MANY
+  }
+}

@@ -1,0 +1,46 @@
+package fabulum.core.sending;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import fabulum.core.sending.Author.Effect;
+import fabulum.core.sending.Author.Lane;
+import java.util.List;
+import java.util.OptionalLong;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+class AuthorTest {
+  private record Case(
+      Author author,
+      OptionalLong writer,
+      boolean endsWait,
+      boolean takesOwnership,
+      boolean isolatesFailure,
+      Lane lane) {}
+
+  private static List<Case> cases() {
+    OptionalLong priya = OptionalLong.of(7);
+    OptionalLong nobody = OptionalLong.empty();
+    return List.of(
+        new Case(new Author.Person(7), priya, true, true, false, Lane.SINGLE),
+        new Case(new Author.Several(7), priya, true, true, true, Lane.MANY),
+        new Case(new Author.Schedule(7), priya, true, false, false, Lane.SINGLE),
+        new Case(new Author.Announcement(3, 7), priya, false, false, true, Lane.MANY),
+        new Case(new Author.Rule(3), nobody, false, false, false, Lane.SINGLE),
+        new Case(new Author.Program(3), nobody, true, false, false, Lane.SINGLE),
+        new Case(new Author.Itself(), nobody, false, false, false, Lane.SINGLE));
+  }
+
+  @ParameterizedTest
+  @MethodSource("cases")
+  void whatATextDoesDependsOnWhoSaysIt(Case expected) {
+    assertThat(expected.author().writer()).isEqualTo(expected.writer());
+    assertThat(expected.author().effect())
+        .isEqualTo(
+            new Effect(
+                expected.endsWait(),
+                expected.takesOwnership(),
+                expected.isolatesFailure(),
+                expected.lane()));
+  }
+}
