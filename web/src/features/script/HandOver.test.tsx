@@ -52,16 +52,20 @@ describe('handing over', () => {
     expect(page.onClose).toHaveBeenCalled();
   });
 
-  it('hands over when the names are there, to whoever pressed Enter before', async () => {
-    let give: (body: unknown) => void = () => undefined;
-    const page = look(() => new Promise((resolve) => (give = resolve)));
-    type('pri');
-    fireEvent.submit(whom());
-    expect(page.onHandOver).not.toHaveBeenCalled();
-    await act(async () => give(await Promise.resolve(RECEIVERS)));
-    await vi.waitFor(() => expect(page.onHandOver).toHaveBeenCalledTimes(1));
-    expect(page.onHandOver).toHaveBeenCalledWith({ person: 2 }, '', 'Handed over to Priya Nandakumar');
-  });
+  it.each(['Enter', 'the button'])(
+    'hands over when the names are there, to whoever pressed %s before',
+    async (pressed) => {
+      let give: (body: unknown) => void = () => undefined;
+      const page = look(() => new Promise((resolve) => (give = resolve)));
+      type('pri');
+      if (pressed === 'Enter') fireEvent.submit(whom());
+      else fireEvent.click(screen.getByRole('button', { name: /^Hand over/ }));
+      expect(page.onHandOver).not.toHaveBeenCalled();
+      await act(async () => give(await Promise.resolve(RECEIVERS)));
+      await vi.waitFor(() => expect(page.onHandOver).toHaveBeenCalledTimes(1));
+      expect(page.onHandOver).toHaveBeenCalledWith({ person: 2 }, '', 'Handed over to Priya Nandakumar');
+    },
+  );
 
   it('does nothing for a name nobody has, and says so', async () => {
     const page = look(RECEIVERS);

@@ -131,7 +131,7 @@ export function HandOver({ id, name, zone, onClose, onHandOver }: Props) {
         </DialogContent>
         <DialogActions>
           <Button onClick={onClose}>Cancel</Button>
-          <Button type="submit" variant="contained" disabled={!chosen}>
+          <Button type="submit" variant="contained" disabled={query.data !== undefined && !chosen}>
             {chosen ? `Hand over to ${chosen.name.split(' ')[0] ?? ''}` : 'Hand over'}
           </Button>
         </DialogActions>
