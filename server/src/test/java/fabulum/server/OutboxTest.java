@@ -13,6 +13,7 @@ import fabulum.server.testing.Answer;
 import fabulum.server.testing.Browser;
 import fabulum.server.testing.Fabulum;
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Timestamp;
 import java.time.Duration;
@@ -267,6 +268,29 @@ class OutboxTest {
     fabulum.webhook().text(number, Fabulum.DOCK, "keep me").require(200);
     maren.answer(id, "now").require(200);
     assertThat(comesTo("now", "SENT")).isTrue();
+  }
+
+  @Test
+  void aDatabaseThatClosedItselfIsOpenedAgainAndNothingIsLost() {
+    fabulum.close();
+    fabulum = Fabulum.start(folder, "--fabulum.write-delay=0ms");
+    maren = fabulum.signedIn("maren");
+    Path keptFree = folder.resolve("kept-free");
+    assertThat(keptFree).exists();
+    maren.answer(id, "before").require(200);
+    assertThat(comesTo("before", "SENT")).isTrue();
+    fabulum.room.set(0);
+    fabulum.tables.execute("shutdown immediately");
+    assertThat(fabulum.becomes(() -> Files.notExists(keptFree))).isTrue();
+
+    assertThat(fabulum.becomes(() -> maren.get("/api/lines").status() == 200)).isTrue();
+    assertThat(maren.script(id).toString()).contains("before");
+    maren.answer(id, "not now").require(503);
+
+    fabulum.room.set(1L << 30);
+    assertThat(fabulum.becomes(() -> maren.answer(id, "after").status() == 200)).isTrue();
+    assertThat(comesTo("after", "SENT")).isTrue();
+    assertThat(keptFree).exists();
   }
 
   @Test

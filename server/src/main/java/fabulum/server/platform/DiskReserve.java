@@ -18,12 +18,14 @@ public class DiskReserve {
   private final Room room;
   private final DiskSettings settings;
   private final Troubles troubles;
+  private final Ballast ballast;
   private volatile boolean stopped;
 
-  DiskReserve(Room room, DiskSettings settings, Troubles troubles) {
+  DiskReserve(Room room, DiskSettings settings, Troubles troubles, Ballast ballast) {
     this.room = room;
     this.settings = settings;
     this.troubles = troubles;
+    this.ballast = ballast;
     look();
   }
 
@@ -72,6 +74,11 @@ public class DiskReserve {
   private void judge(long usable) {
     boolean before = stopped;
     stopped = usable < settings.stopBelow().toBytes();
+    if (usable < Ballast.OCTETS / 2) {
+      ballast.release();
+    } else if (usable - Ballast.OCTETS > settings.stopBelow().toBytes()) {
+      ballast.takeUp();
+    }
     if (stopped != before) {
       log.warn("{} MB free: {}", usable / MEGABYTE, stopped ? "writing stops" : "writing goes on");
     }

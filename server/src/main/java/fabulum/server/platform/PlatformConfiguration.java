@@ -29,6 +29,11 @@ class PlatformConfiguration {
   }
 
   @Bean
+  Ballast ballast(DataSettings settings) {
+    return new Ballast(settings.data().resolve("kept-free"));
+  }
+
+  @Bean
   DataSource dataSource(DataSettings settings) {
     DatabaseFile file = new DatabaseFile(settings.data(), settings.writeDelay());
     file.compactWhenGrown();
@@ -37,6 +42,8 @@ class PlatformConfiguration {
     pool.setUsername("fabulum");
     pool.setPassword("");
     pool.setMaximumPoolSize(CONNECTIONS);
+    pool.setExceptionOverride(
+        new ClosedDatabase(() -> pool.getHikariPoolMXBean().softEvictConnections()));
     return pool;
   }
 }
