@@ -74,7 +74,7 @@ export function KeysHelp({ open, onClose }: { open: boolean; onClose: () => void
         />
         <Box sx={{ typography: 'body2', color: 'text.secondary' }}>
           They never act while you type. Switch them off if you use speech input or press keys by accident; arrows,
-          Enter, Esc and keys with Ctrl go on working. You find this again in your menu, under Keys.
+          Enter, Esc and keys with Ctrl or Alt go on working. You find this again in your menu, under Keys.
         </Box>
         {set.error && <ProblemNote problem={set.error} />}
       </DialogContent>
