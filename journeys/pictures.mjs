@@ -122,7 +122,7 @@ await picture('to-identify', {}, async (page) => {
 await picture('part-meter', {}, async (page) => {
   await row(page, /charged twice/);
   await write(page, 'r', 'Hello — we’ve found it… the “November” invoice was printed twice. Please pay only one, Wen takes the other back');
-  await page.getByRole('button', { name: /^Plain wording/ }).waitFor();
+  await page.getByRole('button', { name: /^Use plain characters/ }).waitFor();
 });
 await picture('phone', { viewport: PHONE }, async (page) => {
   await page.getByRole('region', { name: 'Conversations' }).getByText(/student card/).first().click();

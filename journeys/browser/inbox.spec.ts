@@ -242,7 +242,7 @@ test('a wrong password is said plainly, and nobody is let in', async ({ office }
   await page.getByLabel('Name').fill(office.lead.mail);
   await page.getByLabel('Password').fill('not hers');
   await page.getByRole('button', { name: 'Sign in' }).click();
-  await expect(page.getByRole('alert')).toHaveText('That name and password do not go together.');
+  await expect(page.getByRole('alert')).toHaveText('Wrong name or password.');
   await expect(page.getByLabel('Password')).toHaveValue('');
 });
 
@@ -292,7 +292,7 @@ for (const colorScheme of SCHEMES) {
     await page.keyboard.press('Control+Enter');
     await expect(script(page)).toContainText('× not delivered');
     await reply(page).fill('It’s “dear” …');
-    await expect(page.getByRole('status', { name: 'Part meter' })).toContainText('dearer');
+    await expect(page.getByRole('status', { name: 'Part meter' })).toContainText('cost extra');
     await withoutBarriers(page, colorScheme);
     await page.getByRole('button', { name: 'Note', exact: true }).click();
     await withoutBarriers(page, colorScheme);

@@ -8,7 +8,7 @@ test('who writes shows to the other, and an answer that crosses a colleague’s 
   await open(page, number);
   await open(bens, number);
   const here = page.getByRole('status', { name: 'Who else is here' });
-  await expect(here).toContainText('Ben is looking');
+  await expect(here).toContainText('Ben is reading');
   await script(bens).focus();
   await bens.keyboard.press('r');
   await bens.keyboard.type('Yes, B7 is free');
@@ -158,19 +158,19 @@ test('somebody is asked in by mail, comes in once, and leaves again', async ({ o
   await mail.getByRole('link').click();
   await ada.getByLabel('Choose a password').fill('password1234');
   await ada.getByRole('radio', { name: 'bell' }).click();
-  await ada.getByRole('button', { name: 'Come in' }).click();
+  await ada.getByRole('button', { name: 'Join' }).click();
   await expect(ada.getByText('This is among the passwords that are tried first.')).toBeVisible();
   const link = ada.url();
   await ada.getByLabel('Choose a password').fill('seven small boats');
-  await ada.getByRole('button', { name: 'Come in' }).click();
+  await ada.getByRole('button', { name: 'Join' }).click();
   await expect(ada.getByRole('button', { name: `${name}, in` })).toBeVisible();
   await ada.goto(link);
   await expect(ada.getByRole('alert')).toContainText('This link was used already.');
 
   await page.reload();
-  await page.getByRole('button', { name: 'Switch off…' }).click();
+  await page.getByRole('button', { name: 'Deactivate…' }).click();
   await page.getByRole('button', { name: 'Switch Ada off' }).click();
-  await expect(page.getByRole('note')).toContainText('Switched off');
+  await expect(page.getByRole('note')).toContainText('Deactivated');
   await page.goto('/setup/record');
   await expect(page.getByRole('list', { name: 'The record' })).toContainText(`${name}, switched off`);
 });
@@ -221,7 +221,7 @@ test('what one may not do is shown, with who can allow it; what one may not see 
   await page.goto(`/setup/people/${noor.id}`);
   await page.getByRole('button', { name: 'Role: viewer' }).click();
   await page.getByRole('menuitem', { name: 'staff' }).click();
-  await page.getByRole('button', { name: 'Save, at once' }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(viewer.getByRole('button', { name: 'Take', exact: true })).toBeEnabled();
 });
 

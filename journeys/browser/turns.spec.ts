@@ -44,7 +44,7 @@ test('done leaves the list, can be taken back, and opens again when the customer
   await expect(page.getByRole('status').filter({ hasText: 'Take back' })).toBeVisible();
   await page.keyboard.press('z');
   await expect(script(page)).toContainText(`(${office.lead.name} takes back done.)`);
-  await expect(page.getByRole('button', { name: 'Needs no answer' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'No answer needed' })).toBeVisible();
   await script(page).focus();
   await page.keyboard.press('d');
   await expect(page.getByRole('button', { name: 'Open again' })).toBeVisible();
@@ -170,7 +170,7 @@ test('writing to a new number, and saying what it is about, by keyboard alone', 
   expect(await office.arrivedOn(number)).toEqual(['Your parcel is at the harbour office.']);
   await page.keyboard.press('w');
   await page.keyboard.type(number.slice(2));
-  await expect(page.getByRole('menuitem')).toContainText('go on in the conversation');
+  await expect(page.getByRole('menuitem')).toContainText('Open conversation');
 });
 
 test('an arriving text moves nothing under the pointer until a quiet moment', async ({ office }) => {
@@ -234,7 +234,7 @@ test('a promise is changed in the set-up, and what waits is due otherwise at onc
   const form = page.getByRole('form', { name: office.lineName });
   await expect(form.getByRole('list', { name: 'When a text would be due' })).toContainText(/A text now would be due/);
   await form.getByLabel(/^Working minutes/).fill('0');
-  await form.getByRole('button', { name: 'Save, at once for everyone' }).click();
+  await form.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(form).toContainText('A promise is between 1 minute and 30 days of working time.');
   await form.getByLabel(/^Working minutes/).fill('200');
   await form.getByRole('button', { name: 'Add hours on Sun' }).click();
@@ -245,8 +245,8 @@ test('a promise is changed in the set-up, and what waits is due otherwise at onc
   await expect(unsaved).toContainText(/not saved/i);
   await unsaved.getByRole('button', { name: /^Stay/ }).click();
   await expect(form.getByLabel(/^Working minutes/)).toHaveValue('200');
-  await form.getByRole('button', { name: 'Save, at once for everyone' }).click();
-  await page.getByRole('link', { name: 'Who changed what' }).click();
+  await form.getByRole('button', { name: 'Save', exact: true }).click();
+  await page.getByRole('link', { name: 'Change log' }).click();
   const changes = page.getByRole('list', { name: 'Changes' });
   await expect(changes).toContainText(`line ${office.lineName}, promise: 1 h → 3 h 20 min`);
   await expect(changes).toContainText(office.lead.name);

@@ -8,9 +8,9 @@ import { Profile } from './Profile';
 import { Security } from './Security';
 
 const PLACES = [
-  ['/me/profile', 'How I am called'],
-  ['/me/plan', 'When I am in'],
-  ['/me/notices', 'How I am told'],
+  ['/me/profile', 'Profile'],
+  ['/me/plan', 'Availability'],
+  ['/me/notices', 'Notifications'],
   ['/me/security', 'Password and sign-ins'],
 ] as const;
 

@@ -63,7 +63,7 @@ export function PlanForm({ staff, mine, first, path }: Props) {
   return (
     <Box
       component="form"
-      aria-label={mine ? 'When I am in' : 'When they are in'}
+      aria-label={mine ? 'Availability' : 'Their availability'}
       onSubmit={(event) => {
         event.preventDefault();
         save.mutate();
@@ -148,7 +148,7 @@ export function PlanForm({ staff, mine, first, path }: Props) {
                 onChange={(coverId) => setAway(i, { coverId })}
               />
             </Box>
-            <Button onClick={() => change({ absences: plan.absences.filter((_, j) => j !== i) })}>Take out</Button>
+            <Button onClick={() => change({ absences: plan.absences.filter((_, j) => j !== i) })}>Remove</Button>
           </Box>
         ))}
         {why && (
@@ -170,7 +170,7 @@ export function PlanForm({ staff, mine, first, path }: Props) {
         >
           Save
         </Button>
-        {edits.changed && <Button onClick={edits.asItWas}>As it was</Button>}
+        {edits.changed && <Button onClick={edits.asItWas}>Undo changes</Button>}
         {save.isSuccess && <Box role="status">Saved.</Box>}
       </Box>
     </Box>

@@ -16,7 +16,7 @@ export function Profile({ session }: { session: Session }) {
   return (
     <Box
       component="form"
-      aria-label="How I am called"
+      aria-label="Profile"
       onSubmit={(event) => {
         event.preventDefault();
         save.mutate();

@@ -47,7 +47,7 @@ function Password() {
         Password
       </Box>
       <TextField
-        label="Present password"
+        label="Current password"
         type="password"
         autoComplete="current-password"
         value={old}

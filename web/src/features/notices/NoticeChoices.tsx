@@ -9,7 +9,7 @@ const KINDS: [NoticeKind, string][] = [
   ['NOBODYS', 'what is nobody’s'],
   ['MENTION', 'notes that name me'],
   ['UNDELIVERED', 'texts that were not delivered'],
-  ['SOON', 'what of mine is soon late'],
+  ['SOON', 'what of mine is due soon'],
   ['LATE', 'what of mine is late'],
 ];
 const WAYS: [Channel, string][] = [

@@ -73,7 +73,7 @@ export function NoticesMenu() {
                 void navigate('/me/notices');
               }}
             >
-              How I am told
+              Notifications
             </Button>
             <Button disabled={unseen === 0} onClick={() => seen.mutate(undefined)}>
               All seen

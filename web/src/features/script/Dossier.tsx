@@ -98,7 +98,7 @@ export function Dossier(props: Props) {
         )}
         {conversation.group === 'OUR_TURN' && (
           <ActButton hint="X" refusal={refusal} onClick={acts.needsNoAnswer}>
-            Needs no answer
+            No answer needed
           </ActButton>
         )}
         {conversation.group === 'BLANK' ? null : conversation.group === 'DONE' ? (
@@ -111,7 +111,7 @@ export function Dossier(props: Props) {
           </ActButton>
         )}
         <Button onClick={onFold} aria-expanded={open}>
-          {open ? 'Fold' : 'Unfold'}
+          {open ? 'Hide details' : 'Show details'}
         </Button>
       </Box>
       {open && (

@@ -71,7 +71,7 @@ describe('handing over', () => {
     const page = look(RECEIVERS);
     await screen.findByText('Priya Nandakumar');
     type('zzz');
-    expect(screen.getByText('Nobody who may have it is called so.')).toBeTruthy();
+    expect(screen.getByText('No colleague or team by that name can have it.')).toBeTruthy();
     fireEvent.submit(whom());
     expect(page.onHandOver).not.toHaveBeenCalled();
   });

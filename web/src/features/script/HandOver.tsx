@@ -116,7 +116,9 @@ export function HandOver({ id, name, zone, onClose, onHandOver }: Props) {
             ))}
             {query.data && shown.length === 0 && (
               <Box sx={{ p: 1, color: 'text.secondary' }}>
-                {all.length === 0 ? 'Nobody else may work on this line.' : 'Nobody who may have it is called so.'}
+                {all.length === 0
+                  ? 'Nobody else may work on this line.'
+                  : 'No colleague or team by that name can have it.'}
               </Box>
             )}
           </Box>

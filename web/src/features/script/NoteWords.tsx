@@ -130,7 +130,7 @@ function NoteForm({ note, onDone }: { note: Entry; onDone: () => void }) {
         <Button disabled={change.isPending} onClick={() => change.mutate(true)}>
           Withdraw it
         </Button>
-        <Button onClick={onDone}>As it was</Button>
+        <Button onClick={onDone}>Undo changes</Button>
       </Box>
     </Box>
   );

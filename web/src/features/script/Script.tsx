@@ -79,8 +79,9 @@ export const Script = memo(function Script({ id, session, onBack }: Props) {
     t: works ? () => acts.take(conversation?.owner?.id ?? 0) : undefined,
     l: works ? acts.letGo : undefined,
     h: works ? () => setHanding(true) : undefined,
-    d: works && (inSight || group === 'SET_ASIDE') ? acts.finish : undefined,
-    o: works && group === 'DONE' ? acts.reopen : works && group === 'SET_ASIDE' ? acts.takeUp : undefined,
+    // Also where the page does not know yet how it stands, as with one key right after the other: what is so already stays so.
+    d: works ? acts.finish : undefined,
+    o: works ? (group === 'SET_ASIDE' ? acts.takeUp : acts.reopen) : undefined,
     a: works && inSight ? () => setAsideAnchor(setAsideButton.current) : undefined,
     x: works && group === 'OUR_TURN' ? acts.needsNoAnswer : undefined,
     b: works

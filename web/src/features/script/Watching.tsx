@@ -21,7 +21,7 @@ export function Watching({ id, me }: { id: number; me: number }) {
           component="span"
           sx={{ whiteSpace: 'nowrap', fontWeight: writing ? 700 : 400, color: writing ? 'warning.main' : 'info.main' }}
         >
-          <StaffMark mark={staff.mark} /> {staff.name.split(' ')[0]} {writing ? 'is writing…' : 'is looking'}
+          <StaffMark mark={staff.mark} /> {staff.name.split(' ')[0]} {writing ? 'is writing…' : 'is reading'}
         </Box>
       ))}
     </Box>

@@ -48,7 +48,7 @@ function Form({ path, staff, onIn }: { path: string; staff: Staff; onIn: () => v
       </Typography>
       <Box
         component="form"
-        aria-label="Come in"
+        aria-label="Join"
         onSubmit={(event) => {
           event.preventDefault();
           if (!come.isPending) come.mutate();
@@ -80,7 +80,7 @@ function Form({ path, staff, onIn }: { path: string; staff: Staff; onIn: () => v
         />
         {come.error && !told && <ProblemNote problem={come.error} />}
         <Button type="submit" variant="contained" size="large" disabled={come.isPending || password === ''}>
-          Come in
+          Join
         </Button>
       </Box>
     </>

@@ -41,12 +41,12 @@ describe('an invitation', () => {
     await screen.findByText('Welcome, Priya.');
     fill('Initials', 'PRN');
     fill('Choose a password', 'short');
-    fireEvent.click(screen.getByRole('button', { name: 'Come in' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Join' }));
     await screen.findByText('A password has at least 10 characters.');
     expect(onIn).not.toHaveBeenCalled();
     page.answers['POST /api/invitations/s3cret'] = session;
     fill('Choose a password', 'nine grey herons');
-    fireEvent.click(screen.getByRole('button', { name: 'Come in' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Join' }));
     await waitFor(() => expect(onIn).toHaveBeenCalled());
     expect(page.told('POST', '/api/invitations/s3cret')[1]).toMatchObject({
       name: 'Priya Nandakumar',

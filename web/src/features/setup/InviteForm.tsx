@@ -28,7 +28,7 @@ export function InviteForm({ onDone }: { onDone: (id: number, link: string | und
   return (
     <Box
       component="form"
-      aria-label="Ask somebody in"
+      aria-label="Invite a colleague"
       onSubmit={(event) => {
         event.preventDefault();
         invite.mutate();
@@ -36,7 +36,7 @@ export function InviteForm({ onDone }: { onDone: (id: number, link: string | und
       sx={{ display: 'grid', gap: 2, p: 2, maxWidth: 640, alignContent: 'start' }}
     >
       <Box component="h2" sx={{ m: 0, fontFamily: bookSerif, fontSize: '1.25rem', fontWeight: 600 }}>
-        Ask somebody in
+        Invite a colleague
       </Box>
       <TextField
         label="Name"

@@ -59,7 +59,7 @@ function Steps({ of, id, first, without }: Props & { first: LadderStep[] }) {
           />
           <Button
             onClick={() => setSteps(steps.filter((_, j) => j !== i))}
-            aria-label={`Take out step ${i + 1}`}
+            aria-label={`Remove step ${i + 1}`}
             sx={{ py: 0 }}
           >
             ×
@@ -77,7 +77,7 @@ function Steps({ of, id, first, without }: Props & { first: LadderStep[] }) {
             <Button variant="contained" disabled={save.isPending} onClick={send}>
               Save the ladder
             </Button>
-            <Button onClick={edits.asItWas}>As it was</Button>
+            <Button onClick={edits.asItWas}>Undo changes</Button>
           </>
         )}
       </Box>

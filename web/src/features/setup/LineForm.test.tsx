@@ -42,7 +42,7 @@ function look(answers: Answers = {}) {
 
 const field = (label: RegExp | string) => screen.getByLabelText<HTMLInputElement>(label);
 const fill = (label: RegExp | string, value: string) => fireEvent.change(field(label), { target: { value } });
-const save = () => screen.getByRole<HTMLButtonElement>('button', { name: 'Save, at once for everyone' });
+const save = () => screen.getByRole<HTMLButtonElement>('button', { name: 'Save' });
 
 describe('setting up a line', () => {
   it('changes nothing until it is saved, and then says how many are due at another time', async () => {
@@ -79,7 +79,7 @@ describe('setting up a line', () => {
     page.again(<LineForm id={1} first={{ ...SETUP, name: 'Harbour desk', promiseMinutes: 45, version: 5 }} />);
     expect(screen.getByText(/A colleague has changed the promise here meanwhile/)).toBeTruthy();
     expect(field(/^Working minutes/).value).toBe('90');
-    fireEvent.click(screen.getByRole('button', { name: 'As it was' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Undo changes' }));
     expect(field(/^Working minutes/).value).toBe('45');
     expect(screen.queryByText(/meanwhile/)).toBeNull();
     await screen.findByRole('list', { name: 'When a text would be due' });
@@ -100,7 +100,7 @@ describe('setting up a line', () => {
     expect(screen.getByText(/overlap/).getAttribute('role')).toBe('alert');
     expect(screen.getByText(/Mars/)).toBeTruthy();
     expect(field(/^Working minutes/).value).toBe('0');
-    fireEvent.click(screen.getByRole('button', { name: 'As it was' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Undo changes' }));
     expect(field(/^Working minutes/).value).toBe('60');
     expect(screen.queryByText(/^A promise is between/)).toBeNull();
   });

@@ -164,7 +164,7 @@ export function LineForm({ id, first }: Props) {
         ))}
       </Part>
       {id !== undefined && (
-        <Part title="Who is told when it is late">
+        <Part title="Alerts when an answer is late">
           <LadderEditor of="lines" id={id} without="As its team has it, under Teams." />
         </Part>
       )}
@@ -184,7 +184,7 @@ export function LineForm({ id, first }: Props) {
       >
         <Crossed what={edits.crossed.flatMap((field) => FIELDS[field] ?? [])} />
         <Button type="submit" variant="contained" disabled={!edits.changed || save.isPending}>
-          {id === undefined ? 'Add the line' : 'Save, at once for everyone'}
+          {id === undefined ? 'Add the line' : 'Save'}
         </Button>
         {edits.changed && (
           <Button
@@ -193,7 +193,7 @@ export function LineForm({ id, first }: Props) {
               edits.asItWas();
             }}
           >
-            As it was
+            Undo changes
           </Button>
         )}
         {save.data && (

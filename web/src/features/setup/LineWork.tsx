@@ -56,7 +56,7 @@ export function LineWork({ line, onChange }: Props) {
       <FormControlLabel
         sx={{ mt: 0.5 }}
         control={<Checkbox size="small" checked={line.narrowed} onChange={(_, narrowed) => onChange({ narrowed })} />}
-        label="Narrowed: one sees only what nobody owns, or is one’s own. Leads see all."
+        label="Staff see only their own conversations and those nobody owns. Leads see all."
       />
     </Box>
   );

@@ -24,7 +24,7 @@ function People({ people, me }: { people: Person[]; me: number }) {
           <PersonLink key={person.staff.id} person={person} chosen={person === chosen} />
         ))}
         <Button sx={{ mx: 1, mt: 1 }} onClick={() => void navigate('/setup/people/new')}>
-          Ask somebody in
+          Invite a colleague
         </Button>
       </Box>
       {id === 'new' ? (

@@ -72,7 +72,7 @@ export function PersonFields({ setup, problem, onChange }: Props) {
         ))}
       </Box>
       <TextField
-        label="Is given no more than so many on our turn"
+        label="Most open conversations at once"
         type="number"
         placeholder="no limit"
         value={setup.limit ?? ''}

@@ -27,8 +27,8 @@ function look(answers: Answers = {}) {
   });
 }
 
-const limit = () => screen.getByLabelText<HTMLInputElement>(/^Is given no more/);
-const save = () => screen.getByRole<HTMLButtonElement>('button', { name: 'Save, at once' });
+const limit = () => screen.getByLabelText<HTMLInputElement>(/^Most open conversations/);
+const save = () => screen.getByRole<HTMLButtonElement>('button', { name: 'Save' });
 
 describe('a person as leads set them up', () => {
   it('is changed when it is saved', async () => {
@@ -58,8 +58,8 @@ describe('a person as leads set them up', () => {
   it('is not saved with when they are in, which is another thing', async () => {
     const page = look({ [`PUT ${PATH}/plan`]: undefined });
     fireEvent.change(limit(), { target: { value: '8' } });
-    fireEvent.click(screen.getByRole('button', { name: /^When Priya is in/ }));
-    const plan = await screen.findByRole('form', { name: 'When they are in' });
+    fireEvent.click(screen.getByRole('button', { name: /^Availability of Priya/ }));
+    const plan = await screen.findByRole('form', { name: 'Their availability' });
     fireEvent.click(within(plan).getByRole('button', { name: 'Add days' }));
     fireEvent.click(within(plan).getByRole('button', { name: 'Save' }));
     await within(plan).findByText('Saved.');

@@ -60,7 +60,7 @@ export function PersonForm({ person, me }: Props) {
         </Box>
         {standing === 'INVITED' && (
           <Box role="note" sx={{ pl: 1.5, borderLeft: 3, borderColor: 'info.main' }}>
-            Asked in, and has not come yet.{' '}
+            Invited, not joined yet.{' '}
             {person.invitationEnds ? (
               <>
                 The link works until <Moment at={person.invitationEnds} zone={zone} />.
@@ -78,8 +78,8 @@ export function PersonForm({ person, me }: Props) {
         )}
         {standing === 'OFF' && (
           <Box role="note" sx={{ pl: 1.5, borderLeft: 3, borderColor: 'info.main' }}>
-            Switched off: may not sign in. What they wrote stays theirs.{' '}
-            <Button onClick={() => act.mutate({ path: '/on' })}>Let in again</Button>
+            Deactivated: cannot sign in. Their texts and notes keep their name.{' '}
+            <Button onClick={() => act.mutate({ path: '/on' })}>Reactivate</Button>
           </Box>
         )}
         <PersonFields setup={edits.now} problem={act.error} onChange={edits.change} />
@@ -87,15 +87,15 @@ export function PersonForm({ person, me }: Props) {
         <Crossed what={edits.crossed.map((field) => FIELDS[field])} />
         <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap' }}>
           <Button type="submit" variant="contained" disabled={!edits.changed || act.isPending}>
-            Save, at once
+            Save
           </Button>
-          {edits.changed && <Button onClick={edits.asItWas}>As it was</Button>}
+          {edits.changed && <Button onClick={edits.asItWas}>Undo changes</Button>}
           <Button aria-expanded={planning} onClick={() => setPlanning(!planning)}>
-            When {staff.name.split(' ')[0]} is in
+            Availability of {staff.name.split(' ')[0]}
           </Button>
           {standing !== 'OFF' && staff.id !== me && (
             <Button aria-haspopup="dialog" onClick={() => setLeaving(true)}>
-              Switch off…
+              Deactivate…
             </Button>
           )}
         </Box>

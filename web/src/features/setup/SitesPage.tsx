@@ -63,7 +63,7 @@ function NameForm({ id, name, hint }: { id: number | undefined; name: string; hi
         <Button type="submit" variant="outlined" disabled={words.trim() === '' || !edits.changed || save.isPending}>
           {id === undefined ? 'Add' : 'Rename'}
         </Button>
-        {id !== undefined && edits.changed && <Button onClick={edits.asItWas}>As it was</Button>}
+        {id !== undefined && edits.changed && <Button onClick={edits.asItWas}>Undo changes</Button>}
       </Box>
       <Crossed what={edits.crossed.map(() => 'the name')} />
       {save.error && <ProblemNote problem={save.error} />}

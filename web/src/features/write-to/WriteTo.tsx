@@ -115,7 +115,9 @@ export function WriteTo({ carry, onClose }: Props) {
                   <Box className="figures">{person.number}</Box>
                   <Box sx={{ flex: 1, color: 'text.secondary', typography: 'caption' }}>{person.detail}</Box>
                   <Box sx={{ color: 'text.secondary', typography: 'caption' }}>
-                    {person.conversations.some((each) => each.lineId === line) ? 'go on in the conversation' : 'begin'}
+                    {person.conversations.some((each) => each.lineId === line)
+                      ? 'Open conversation'
+                      : 'New conversation'}
                   </Box>
                 </MenuItem>
               ))}
@@ -145,7 +147,7 @@ export function WriteTo({ carry, onClose }: Props) {
           {!typed && people.length === 0 && words.trim() !== '' && found && (
             <Box sx={{ color: 'text.secondary', typography: 'body2' }}>
               {digits >= 7
-                ? 'Nobody has this number, and there can be no such number in the country of this line. Look at its digits again.'
+                ? 'Nobody has this number, and it is not a valid phone number in the country of this line. Please check its digits.'
                 : 'Nobody is called so. Type the whole number to write to someone new.'}
             </Box>
           )}

@@ -35,11 +35,11 @@ export function PartMeter({ parts, onPlain }: Props) {
                 : 'UCS-2: 70 units, 67 in each of several parts'
             }
           >
-            <span>{parts.encoding === 'BASIC' ? 'basic characters' : 'all characters'}</span>
+            <span>{parts.encoding === 'BASIC' ? 'basic characters' : 'special characters'}</span>
           </Tooltip>
           {parts.forcing.length > 0 && (
             <Box component="span" sx={{ color: 'warning.main' }}>
-              dearer because of {forcingWords(parts)}
+              These characters cost extra: {forcingWords(parts)}
             </Box>
           )}
           {plain && <Button onClick={() => onPlain(plain.words)}>{offerWords(parts)}</Button>}

@@ -1,7 +1,7 @@
 import { Box } from '@mui/material';
 
 /** Says what a colleague has set up otherwise while one was changing it here. */
-export function Crossed({ what, leave = 'As it was' }: { what: string[]; leave?: string }) {
+export function Crossed({ what, leave = 'Undo changes' }: { what: string[]; leave?: string }) {
   if (what.length === 0) return null;
   return (
     <Box role="status" sx={{ color: 'warning.main', flexBasis: '100%' }}>

@@ -30,7 +30,7 @@ export function MarkPicker({ mark, onChange }: Props) {
           </ButtonBase>
         ))}
       </Box>
-      <Box role="radiogroup" aria-label="Ink of my mark" sx={{ display: 'flex', gap: 0.5, flexWrap: 'wrap' }}>
+      <Box role="radiogroup" aria-label="Colour" sx={{ display: 'flex', gap: 0.5, flexWrap: 'wrap' }}>
         {INKS.map((ink) => (
           <ButtonBase
             key={ink}

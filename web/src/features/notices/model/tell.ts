@@ -5,7 +5,7 @@ const KINDS: Record<NoticeKind, string> = {
   NOBODYS: 'nobody’s yet',
   MENTION: 'names you',
   UNDELIVERED: 'not delivered',
-  SOON: 'soon late',
+  SOON: 'due soon',
   LATE: 'late',
 };
 

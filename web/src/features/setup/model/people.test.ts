@@ -24,8 +24,8 @@ describe('people who are set up', () => {
   it.each([
     [{}, 'staff, in'],
     [{ in: false }, 'staff, away'],
-    [{ standing: 'INVITED' as const }, 'asked in, has not come yet'],
-    [{ standing: 'OFF' as const }, 'switched off'],
+    [{ standing: 'INVITED' as const }, 'invited, not joined yet'],
+    [{ standing: 'OFF' as const }, 'deactivated'],
   ])('stand as they do', (more, words) => {
     expect(standingWords(person(more))).toBe(words);
   });

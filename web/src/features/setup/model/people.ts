@@ -32,10 +32,10 @@ export function suits(permission: Permission, role: Role): boolean {
   return role !== 'VIEWER' || permission === 'EXPORT' || permission === 'SEE_ALL_LINES';
 }
 
-/** "lead, in", "invited", "switched off" */
+/** "lead, in", "invited", "deactivated" */
 export function standingWords({ staff, standing, in: isIn }: Person): string {
-  if (standing === 'INVITED') return 'asked in, has not come yet';
-  if (standing === 'OFF') return 'switched off';
+  if (standing === 'INVITED') return 'invited, not joined yet';
+  if (standing === 'OFF') return 'deactivated';
   const role = ROLES.find((one) => one.value === staff.role)?.words ?? '';
   return `${role}, ${isIn ? 'in' : 'away'}`;
 }

@@ -27,8 +27,8 @@ function visible(character: string): string {
 export function offerWords(parts: Parts): string {
   if (!parts.plain) return '';
   if (parts.plain.saved > 0)
-    return `Plain wording: saves ${parts.plain.saved === 1 ? '1 part' : `${parts.plain.saved} parts`}`;
-  return `Plain wording: leaves ${parts.plain.unitsLeft}`;
+    return `Use plain characters (saves ${parts.plain.saved === 1 ? '1 part' : `${parts.plain.saved} parts`})`;
+  return `Use plain characters (leaves ${parts.plain.unitsLeft})`;
 }
 
 /** What the button says it will do. */

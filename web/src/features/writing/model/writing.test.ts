@@ -27,10 +27,10 @@ describe('the part meter', () => {
   it('says what the plain wording is good for', () => {
     expect(offerWords(parts({}))).toBe('');
     expect(offerWords(parts({ plain: { words: 'x', parts: 1, saved: 2, unitsLeft: 4 } }))).toBe(
-      'Plain wording: saves 2 parts',
+      'Use plain characters (saves 2 parts)',
     );
     expect(offerWords(parts({ plain: { words: 'x', parts: 1, saved: 0, unitsLeft: 90 } }))).toBe(
-      'Plain wording: leaves 90',
+      'Use plain characters (leaves 90)',
     );
   });
 

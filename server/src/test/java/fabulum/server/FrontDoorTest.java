@@ -68,7 +68,7 @@ class FrontDoorTest {
     Answer wrong = browser.signIn("wen", "not the password").require(401);
     assertThat(wrong.problem()).isEqualTo("wrong-password");
     assertThat(wrong.json().path("detail").asString())
-        .isEqualTo("That name and password do not go together.");
+        .isEqualTo("Wrong name or password.");
     assertThat(browser.signIn("", "").require(422).json().path("fields").size()).isEqualTo(2);
     assertThat(
             browser

@@ -144,7 +144,7 @@ class SetUpTest {
       value = {
         "name|' '|A line has a name of at most 80 characters.",
         "name|Dock office|Another line has this name.",
-        "number|12|There can be no such phone number in United States.",
+        "number|12|Not a valid phone number in United States.",
         "number|(920) 555-0101|Another line has this number.",
         "zone|Mars/Olympus|There is no time zone “Mars/Olympus”. Choose one such as America/Chicago.",
         "promiseMinutes|0|A promise is between 1 minute and 30 days of working time.",

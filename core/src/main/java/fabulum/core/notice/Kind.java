@@ -14,7 +14,7 @@ public enum Kind {
   /** A text of ours was not delivered. */
   UNDELIVERED("what was not delivered"),
   /** An answer nears its promise. */
-  SOON("what is soon late"),
+  SOON("what is due soon"),
   /** An answer is late. */
   LATE("what is late");
 

@@ -209,6 +209,6 @@ public class WriteTo {
         List.of(
             new FieldProblem(
                 "number",
-                "There can be no such phone number in " + country + ". Nothing was made.")));
+                "Not a valid phone number in " + country + ". Nothing was made.")));
   }
 }

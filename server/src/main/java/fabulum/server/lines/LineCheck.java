@@ -70,7 +70,7 @@ class LineCheck {
     if (readNumber(wanted).isEmpty()) {
       bad.add(
           new FieldProblem(
-              "number", "There can be no such phone number in " + country(wanted.region()) + "."));
+              "number", "Not a valid phone number in " + country(wanted.region()) + "."));
     }
     if (!ZoneId.getAvailableZoneIds().contains(wanted.zone())) {
       bad.add(

@@ -65,10 +65,10 @@ public final class Problem extends RuntimeException {
   /** Kinds of problem: each has a stable name that callers may rely on, and its HTTP status. */
   public enum Kind {
     NOT_FOUND("not-found", 404, "Not found"),
-    BAD_FIELDS("bad-fields", 422, "Something in it cannot be so"),
+    BAD_FIELDS("bad-fields", 422, "Please check the marked fields"),
     UNREADABLE("unreadable", 400, "The request could not be read"),
     NOT_SIGNED_IN("not-signed-in", 401, "Not signed in"),
-    WRONG_PASSWORD("wrong-password", 401, "That name and password do not go together"),
+    WRONG_PASSWORD("wrong-password", 401, "Wrong name or password"),
     TOO_MANY_TRIES("too-many-tries", 429, "Too many tries"),
     PASSWORD_CHANGE_NEEDED("password-change-needed", 403, "Choose your own password first"),
     NOT_ALLOWED("not-allowed", 403, "Not allowed"),

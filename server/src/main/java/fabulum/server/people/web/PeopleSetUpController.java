@@ -87,7 +87,7 @@ class PeopleSetUpController {
 
   record InviteRequest(
       @NotNull(message = "A name is needed.") String name,
-      @NotNull(message = "A mail address is needed.") String email,
+      @NotNull(message = "An e-mail address is needed.") String email,
       @Valid @NotNull(message = "Say what they may.") PersonRequest setup) {}
 
   record MadeResponse(long id) {}

@@ -78,7 +78,7 @@ class SessionController {
                   Kind.TOO_MANY_TRIES,
                   "That was tried too often. Try again in " + seconds + " s."));
     }
-    return ProblemDocument.of(Kind.WRONG_PASSWORD, "That name and password do not go together.")
+    return ProblemDocument.of(Kind.WRONG_PASSWORD, "Wrong name or password.")
         .answer();
   }
 
