@@ -67,8 +67,7 @@ class FrontDoorTest {
     Browser browser = fabulum.browser();
     Answer wrong = browser.signIn("wen", "not the password").require(401);
     assertThat(wrong.problem()).isEqualTo("wrong-password");
-    assertThat(wrong.json().path("detail").asString())
-        .isEqualTo("Wrong name or password.");
+    assertThat(wrong.json().path("detail").asString()).isEqualTo("Wrong name or password.");
     assertThat(browser.signIn("", "").require(422).json().path("fields").size()).isEqualTo(2);
     assertThat(
             browser

@@ -208,7 +208,6 @@ public class WriteTo {
     return Problem.fields(
         List.of(
             new FieldProblem(
-                "number",
-                "Not a valid phone number in " + country + ". Nothing was made.")));
+                "number", "Not a valid phone number in " + country + ". Nothing was made.")));
   }
 }

@@ -78,8 +78,7 @@ class SessionController {
                   Kind.TOO_MANY_TRIES,
                   "That was tried too often. Try again in " + seconds + " s."));
     }
-    return ProblemDocument.of(Kind.WRONG_PASSWORD, "Wrong name or password.")
-        .answer();
+    return ProblemDocument.of(Kind.WRONG_PASSWORD, "Wrong name or password.").answer();
   }
 
   @GetMapping
