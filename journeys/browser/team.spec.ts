@@ -141,14 +141,14 @@ test('a note names a colleague, is changed, and is withdrawn with its trace', as
   await expect(page.getByLabel('Note for the team')).toHaveValue('@Eli Castellanos could you?');
 });
 
-test('somebody is asked in by mail, comes in once, and leaves again', async ({ office }) => {
+test('a colleague is invited by mail, joins once, and leaves again', async ({ office }) => {
   const page = await office.pageOf();
   const name = `Ada Birch ${office.tag}`;
   await page.goto('/setup/people/new');
   await page.getByLabel('Name').fill(name);
   await page.getByLabel('Mail address; they sign in with it').fill(`ada.${office.tag}@quillhaven.example`);
   await page.getByRole('button', { name: 'Mail the invitation' }).click();
-  await expect(page.getByRole('note')).toContainText('Asked in, and has not come yet.');
+  await expect(page.getByRole('note')).toContainText('Invited, not joined yet.');
 
   const ada = await (await office.browserOf()).newPage();
   const mail = ada.getByRole('article', { name: 'Join the front office' }).filter({ hasText: `Hello ${name}` });
