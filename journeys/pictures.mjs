@@ -89,7 +89,7 @@ await picture('hand-over', {}, async (page) => {
 await picture('people', {}, async (page) => {
   await page.goto(`${APP}/setup/people`);
   await page.getByRole('link', { name: /^Wen Zhao/ }).click();
-  await page.getByRole('button', { name: 'When Wen is in' }).click();
+  await page.getByRole('button', { name: 'Availability of Wen' }).click();
   await page.getByText('Who covers').waitFor();
 });
 await picture('notices', {}, async (page) => {
