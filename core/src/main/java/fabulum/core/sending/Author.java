@@ -63,11 +63,6 @@ public sealed interface Author {
   /** A rule of the business. */
   record Rule(long rule) implements Author {
     @Override
-    public OptionalLong writer() {
-      return OptionalLong.empty();
-    }
-
-    @Override
     public Effect effect() {
       return Effect.AUTOMATIC;
     }
@@ -75,11 +70,6 @@ public sealed interface Author {
 
   /** Another program, by the API. */
   record Program(long program) implements Author {
-    @Override
-    public OptionalLong writer() {
-      return OptionalLong.empty();
-    }
-
     @Override
     public Effect effect() {
       return Effect.LATER_ANSWER;
@@ -89,18 +79,15 @@ public sealed interface Author {
   /** Fabulum itself: confirmations, codes, thanks. */
   record Itself() implements Author {
     @Override
-    public OptionalLong writer() {
-      return OptionalLong.empty();
-    }
-
-    @Override
     public Effect effect() {
       return Effect.AUTOMATIC;
     }
   }
 
-  /** The member of staff who wrote the words, by their id. */
-  OptionalLong writer();
+  /** The member of staff who wrote the words, by their id; empty when no person did. */
+  default OptionalLong writer() {
+    return OptionalLong.empty();
+  }
 
   /** What the text does to its conversation. */
   Effect effect();

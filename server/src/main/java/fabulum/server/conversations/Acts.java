@@ -287,7 +287,7 @@ public class Acts {
     return TakenBack.DONE;
   }
 
-  /** What stands in a conversation now. */
+  /** What a page shows of a conversation now. */
   @Transactional(readOnly = true)
   public Shown shown(ConversationId id, StaffId asking) {
     return undelivered.shown(inSight.row(id, asking));

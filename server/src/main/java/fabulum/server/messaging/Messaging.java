@@ -74,7 +74,7 @@ public class Messaging {
     Instant now = clock.instant();
     outbox.insert(entry.value(), conversation.value(), author.effect().lane(), now);
     if (author.effect().lane() == Lane.SINGLE) {
-      // In one conversation texts go in order, so what stands before it there goes with it.
+      // Texts of one conversation go in order, so earlier ones must not wait in the other lane.
       outbox.moveUp(conversation.value());
     }
     author.writer().ifPresent(by -> people.answered(new StaffId(by), now));
