@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import org.apache.ibatis.annotations.Mapper;
 
-/** The outbox in the database. Whoever takes a text to the network claims it before. */
+/** The outbox in the database. A process claims a text before it takes it to the network. */
 @Mapper
 public interface OutboxMapper {
   void insert(long entryId, long conversationId, Lane lane, Instant wantedAt);
