@@ -84,8 +84,8 @@ export function NoticeChoices() {
       </Box>
       {(query.error ?? choose.error) && <ProblemNote problem={query.error ?? choose.error} />}
       <Box component="p" sx={{ color: 'text.secondary', maxWidth: '62ch' }}>
-        You are told once a wait, not once a text, and not while the conversation is in front of you. Where a lead has
-        put you on a ladder, what it tells stands in Notices whatever is chosen here.
+        You are told once a wait, not once a text, and not while the conversation is in front of you. Alerts that a lead
+        has set up for you always appear in Notices.
       </Box>
       {permission === 'default' && (
         <Button

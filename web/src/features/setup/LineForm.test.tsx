@@ -34,7 +34,7 @@ function look(answers: Answers = {}) {
     'GET /api/lines': [],
     'GET /api/setup/holidays': [{ code: 'US', name: 'United States', regions: [] }],
     'GET /api/setup/holidays/US': [{ day: '2026-06-19', name: 'Juneteenth' }],
-    'GET /api/setup/lines/1/ladder': { steps: [] },
+    'GET /api/setup/lines/1/escalation': { steps: [] },
     'POST /api/setup/lines/preview': { at: '2026-06-09T19:05:00Z', due: '2026-06-09T20:05:00Z', open: true },
     ...answers,
   });

@@ -8,7 +8,7 @@ import { Blank, Crossed, ProblemNote, useEdits, useNow } from '../../shared/ui';
 import { WeekEditor } from '../../shared/week';
 import { bookSerif } from '../../theme';
 import { ClosedDays } from './ClosedDays';
-import { LadderEditor } from './LadderEditor';
+import { LineEscalation } from './EscalationEditor';
 import { LinePreview } from './LinePreview';
 import { LineWork } from './LineWork';
 import { outcomeWords } from './outcome';
@@ -165,7 +165,7 @@ export function LineForm({ id, first }: Props) {
       </Part>
       {id !== undefined && (
         <Part title="Alerts when an answer is late">
-          <LadderEditor of="lines" id={id} without="As its team has it, under Teams." />
+          <LineEscalation line={id} />
         </Part>
       )}
       <Box

@@ -1,18 +1,38 @@
 import { Box, Button, TextField } from '@mui/material';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { allLinesQuery, ask, staffQuery, type Team, teamsQuery, readAllAgain } from '../../shared/api';
+import {
+  allLinesQuery,
+  ask,
+  type EscalationStep,
+  readAllAgain,
+  staffQuery,
+  type Team,
+  teamEscalationsQuery,
+  teamsQuery,
+} from '../../shared/api';
 import { Answered, ProblemNote, whyOf } from '../../shared/ui';
 import { bookSerif } from '../../theme';
-import { LadderEditor } from './LadderEditor';
+import { EscalationEditor } from './EscalationEditor';
 
 /** Teams: who is in them, what they answer, and who is told when something there is late. */
 export function TeamsPage() {
   const teams = useQuery(teamsQuery);
+  const escalations = useQuery(teamEscalationsQuery);
   const [adding, setAdding] = useState(false);
   return (
     <Box sx={{ p: 2, display: 'grid', gap: 3, maxWidth: 820, alignContent: 'start' }}>
-      <Answered query={teams}>{(all) => all.map((team) => <TeamPart key={team.id} team={team} />)}</Answered>
+      <Answered query={teams}>
+        {(all) => (
+          <Answered query={escalations}>
+            {(of) =>
+              all.map((team) => (
+                <TeamPart key={team.id} team={team} steps={of.find((each) => each.teamId === team.id)?.steps ?? NONE} />
+              ))
+            }
+          </Answered>
+        )}
+      </Answered>
       {adding ? (
         <NameForm label="New team" path="teams" method="POST" first="" onDone={() => setAdding(false)} />
       ) : (
@@ -26,7 +46,9 @@ export function TeamsPage() {
   );
 }
 
-function TeamPart({ team }: { team: Team }) {
+const NONE: EscalationStep[] = [];
+
+function TeamPart({ team, steps }: { team: Team; steps: EscalationStep[] }) {
   const staff = useQuery(staffQuery).data ?? [];
   const lines = (useQuery(allLinesQuery).data ?? []).filter((line) => line.teamId === team.id);
   const [naming, setNaming] = useState(false);
@@ -52,12 +74,10 @@ function TeamPart({ team }: { team: Team }) {
         </Box>
       )}
       <Box sx={{ color: 'text.secondary', mb: 1 }}>
-        {members.length === 0
-          ? 'Nobody is in it yet; people are put into teams under People.'
-          : members.map((one) => one.name).join(', ')}
+        {members.length === 0 ? 'No members yet. Add them under People.' : members.map((one) => one.name).join(', ')}
         {lines.length > 0 && `. Answers ${lines.map((line) => line.name).join(', ')}.`}
       </Box>
-      <LadderEditor of="teams" id={team.id} without="Nobody is told but the owners." />
+      <EscalationEditor of="teams" id={team.id} first={steps} without="Only the owner is alerted." />
     </Box>
   );
 }

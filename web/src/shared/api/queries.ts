@@ -2,7 +2,8 @@ import { infiniteQueryOptions, queryOptions } from '@tanstack/react-query';
 import { ApiProblem, ask } from './client';
 import type {
   AccessChange,
-  Ladder,
+  Escalation,
+  TeamEscalation,
   NoteBefore,
   NoticeChoice,
   NoticePage,
@@ -289,11 +290,18 @@ export const planQuery = (path: string) =>
     queryFn: () => ask<Plan>('GET', path),
   });
 
-export const ladderQuery = (of: 'lines' | 'teams', id: number) =>
+/** Whom a line alerts, and when; without steps, those of its team hold. */
+export const lineEscalationQuery = (line: number) =>
   queryOptions({
-    queryKey: [...keys.setup, 'ladder', of, id] as const,
-    queryFn: () => ask<Ladder>('GET', `/api/setup/${of}/${id}/ladder`),
+    queryKey: [...keys.setup, 'escalation', line] as const,
+    queryFn: () => ask<Escalation>('GET', `/api/setup/lines/${line}/escalation`),
   });
+
+/** Whom teams alert, of all teams that have steps: one request, however many teams there are. */
+export const teamEscalationsQuery = queryOptions({
+  queryKey: [...keys.setup, 'escalation', 'teams'] as const,
+  queryFn: () => ask<TeamEscalation[]>('GET', '/api/setup/teams/escalations'),
+});
 
 /** What keeps the program from its work, for leads. */
 export const troublesQuery = (leads: boolean) =>

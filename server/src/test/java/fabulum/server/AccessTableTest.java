@@ -266,16 +266,16 @@ class AccessTableTest {
   }
 
   private void setUp() {
-    Map<String, Object> ladder =
+    Map<String, Object> escalation =
         Map.of("steps", List.of(Map.of("afterMinutes", 0, "told", "LEADS")));
     row("GET", "/api/setup/lines", Door.LEADS);
     row("GET", "/api/setup/lines/{line}", Door.LEADS);
     row("POST", "/api/setup/lines", Door.LEADS, line());
     row("PUT", "/api/setup/lines/{line}", Door.LEADS, line());
-    row("GET", "/api/setup/lines/{line}/ladder", Door.LEADS);
-    row("PUT", "/api/setup/lines/{line}/ladder", Door.LEADS, ladder);
-    row("GET", "/api/setup/teams/{team}/ladder", Door.LEADS);
-    row("PUT", "/api/setup/teams/{team}/ladder", Door.LEADS, ladder);
+    row("GET", "/api/setup/lines/{line}/escalation", Door.LEADS);
+    row("PUT", "/api/setup/lines/{line}/escalation", Door.LEADS, escalation);
+    row("GET", "/api/setup/teams/escalations", Door.LEADS);
+    row("PUT", "/api/setup/teams/{team}/escalation", Door.LEADS, escalation);
     row("POST", "/api/setup/lines/preview", Door.EVERYBODY, line());
     row("GET", "/api/setup/holidays", Door.EVERYBODY);
     row("GET", "/api/setup/holidays/{country}", Door.EVERYBODY);

@@ -60,8 +60,8 @@ class NoticesTest {
     return office.fabulum.comesTo("select count(*) from rung_taken", String.valueOf(wanted));
   }
 
-  private void ladder(List<Map<String, Object>> steps) {
-    maren.put("/api/setup/lines/1/ladder", Map.of("steps", steps)).require(200);
+  private void escalation(List<Map<String, Object>> steps) {
+    maren.put("/api/setup/lines/1/escalation", Map.of("steps", steps)).require(200);
   }
 
   private void take(Browser who, long id) {
@@ -122,8 +122,8 @@ class NoticesTest {
   }
 
   @Test
-  void theLadderTellsEachStepOnceAWaitAlsoAcrossARestart() {
-    ladder(
+  void theEscalationTellsEachStepOnceAWaitAlsoAcrossARestart() {
+    escalation(
         List.of(
             Map.of("afterMinutes", -15, "told", "TEAM"),
             Map.of("afterMinutes", 0, "told", "LEADS"),
@@ -156,7 +156,7 @@ class NoticesTest {
 
   @Test
   void aStepTellsTheCoverOfWhoIsAwayAndOnlyInWorkingTime() {
-    ladder(List.of(Map.of("afterMinutes", 0, "told", "PERSON", "staffId", office.id("tom"))));
+    escalation(List.of(Map.of("afterMinutes", 0, "told", "PERSON", "staffId", office.id("tom"))));
     Browser tom = office.fabulum.signedIn("tom");
     tom.put("/api/me/plan", office.coveredBy("priya")).require(204);
     tom.put("/api/me/in", Map.of("in", false)).require(204);
@@ -179,11 +179,11 @@ class NoticesTest {
   }
 
   @Test
-  void aLadderThatCannotBeIsRefusedWhole() {
+  void anEscalationThatCannotBeIsRefusedWhole() {
     var refused =
         maren
             .put(
-                "/api/setup/lines/1/ladder",
+                "/api/setup/lines/1/escalation",
                 Map.of(
                     "steps",
                     List.of(
@@ -193,7 +193,7 @@ class NoticesTest {
                         Map.of("afterMinutes", 0, "told", "TEAM"))))
             .require(422);
     assertThat(refused.json().path("fields")).hasSize(3);
-    assertThat(maren.get("/api/setup/lines/1/ladder").json().path("steps")).isEmpty();
+    assertThat(maren.get("/api/setup/lines/1/escalation").json().path("steps")).isEmpty();
   }
 
   @Test
@@ -248,10 +248,10 @@ class NoticesTest {
   }
 
   @Test
-  void aLineHasItsOwnLadderOrThatOfItsTeam() {
+  void aLineHasItsOwnEscalationOrThatOfItsTeam() {
     maren
         .put(
-            "/api/setup/teams/1/ladder",
+            "/api/setup/teams/1/escalation",
             Map.of("steps", List.of(Map.of("afterMinutes", 5, "told", "LEADS"))))
         .require(200);
     long id = office.text(Fabulum.DOCK, "by the team's");

@@ -1,6 +1,6 @@
 package fabulum.core.notice;
 
-/** Whom a step of a ladder tells. */
+/** Whom an escalation step alerts. */
 public enum Told {
   /** Whoever owns the conversation; nobody while it is nobody's. */
   OWNER,

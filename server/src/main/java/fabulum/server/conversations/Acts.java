@@ -3,7 +3,7 @@ package fabulum.server.conversations;
 import fabulum.core.conversation.Back;
 import fabulum.core.conversation.ConversationState;
 import fabulum.core.hours.Openings;
-import fabulum.server.conversations.Step.Snapshot;
+import fabulum.server.conversations.UndoStep.Snapshot;
 import fabulum.server.conversations.store.ConversationMapper;
 import fabulum.server.conversations.store.ConversationRow;
 import fabulum.server.conversations.store.EntryMapper;
@@ -67,7 +67,7 @@ public class Acts {
    *     whatever stands there
    */
   @Transactional
-  public Optional<Step> finish(ConversationId id, @Nullable Shown shown, StaffId by) {
+  public Optional<UndoStep> finish(ConversationId id, @Nullable Shown shown, StaffId by) {
     ConversationRow row = inSight.lockToPutAway(id, shown, by);
     Instant now = books.now();
     ConversationState after = row.state().finished(now);
@@ -87,7 +87,7 @@ public class Acts {
 
   /** Opens it again. */
   @Transactional
-  public Optional<Step> reopen(ConversationId id, StaffId by) {
+  public Optional<UndoStep> reopen(ConversationId id, StaffId by) {
     ConversationRow row = inSight.lock(id, by);
     return stand(row, row.state().reopened(books.now()), EventKind.REOPENED, by, null);
   }
@@ -98,7 +98,7 @@ public class Acts {
    * @param shown as for {@link #finish}
    */
   @Transactional
-  public Optional<Step> setAside(
+  public Optional<UndoStep> setAside(
       ConversationId id, Moment moment, @Nullable Shown shown, StaffId by) {
     ConversationRow row = inSight.lockToPutAway(id, shown, by);
     if (!row.state().isOpen()) {
@@ -129,7 +129,7 @@ public class Acts {
 
   /** Takes up again what was set aside. */
   @Transactional
-  public Optional<Step> takeUp(ConversationId id, StaffId by) {
+  public Optional<UndoStep> takeUp(ConversationId id, StaffId by) {
     ConversationRow row = inSight.lock(id, by);
     ConversationState after = row.state().takenUp();
     return stand(row, after, EventKind.BACK, by, Back.TAKEN_UP.name());
@@ -142,7 +142,7 @@ public class Acts {
    * @param shown as for {@link #finish}
    */
   @Transactional
-  public Optional<Step> needsNoAnswer(ConversationId id, @Nullable Shown shown, StaffId by) {
+  public Optional<UndoStep> needsNoAnswer(ConversationId id, @Nullable Shown shown, StaffId by) {
     ConversationRow row = inSight.lockToPutAway(id, shown, by);
     ConversationState after = row.state().neededNoAnswer(books.now());
     if (after.equals(row.state())) {
@@ -155,7 +155,7 @@ public class Acts {
 
   /** Leaves a text of ours as it is, not delivered; nothing when somebody has dealt with it. */
   @Transactional
-  public Optional<Step> leave(ConversationId id, EntryId text, StaffId by) {
+  public Optional<UndoStep> leave(ConversationId id, EntryId text, StaffId by) {
     ConversationRow row = inSight.lock(id, by);
     EntryRow lost = entries.find(text.value());
     if (lost == null || lost.conversationId() != row.id() || lost.kind() != EntryKind.OUT) {
@@ -170,7 +170,7 @@ public class Acts {
     return Optional.of(stood(row, after, EventKind.LEFT_UNDELIVERED, by, before, touched));
   }
 
-  private Step stood(
+  private UndoStep stood(
       ConversationRow row,
       ConversationState after,
       EventKind kind,
@@ -183,7 +183,7 @@ public class Acts {
     return books.done(row, kind, new EntryId(event), before, touched);
   }
 
-  private Optional<Step> stand(
+  private Optional<UndoStep> stand(
       ConversationRow row,
       ConversationState after,
       EventKind kind,
@@ -200,7 +200,7 @@ public class Acts {
 
   /** Says what it is about. */
   @Transactional
-  public Optional<Step> addTopic(ConversationId id, TopicId topic, StaffId by) {
+  public Optional<UndoStep> addTopic(ConversationId id, TopicId topic, StaffId by) {
     ConversationRow row = inSight.lock(id, by);
     TopicView wanted = topics.find(topic).orElseThrow(() -> Problem.notFound("topic"));
     topicObjection(row.lineId(), wanted)
@@ -232,7 +232,7 @@ public class Acts {
 
   /** It is not about that. */
   @Transactional
-  public Optional<Step> removeTopic(ConversationId id, TopicId topic, StaffId by) {
+  public Optional<UndoStep> removeTopic(ConversationId id, TopicId topic, StaffId by) {
     ConversationRow row = inSight.lock(id, by);
     TopicView gone = topics.find(topic).orElseThrow(() -> Problem.notFound("topic"));
     Snapshot before = books.snapshot(row);
@@ -242,7 +242,7 @@ public class Acts {
   }
 
   /** A topic may bring another promise with it. */
-  private Step topicDone(
+  private UndoStep topicDone(
       ConversationRow row, EventKind kind, TopicView topic, StaffId by, Snapshot before) {
     books.save(row, row.state(), books.now());
     long event = books.event(row, kind, by, topic.name());
@@ -261,7 +261,7 @@ public class Acts {
    * take it back also where it took the conversation out of their sight.
    */
   @Transactional
-  public TakenBack takeBack(Step step, StaffId by) {
+  public TakenBack takeBack(UndoStep step, StaffId by) {
     ConversationRow row = inSight.lockForUndo(step.conversation(), by);
     if (!books.snapshot(row).equals(step.after())) {
       return TakenBack.CHANGED_SINCE;

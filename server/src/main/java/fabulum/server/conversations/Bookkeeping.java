@@ -2,7 +2,7 @@ package fabulum.server.conversations;
 
 import fabulum.core.conversation.ConversationState;
 import fabulum.core.promise.Promise;
-import fabulum.server.conversations.Step.Snapshot;
+import fabulum.server.conversations.UndoStep.Snapshot;
 import fabulum.server.conversations.store.ConversationMapper;
 import fabulum.server.conversations.store.ConversationRow;
 import fabulum.server.conversations.store.EntryMapper;
@@ -147,12 +147,12 @@ class Bookkeeping {
   }
 
   /** The step an act was, told to everybody. */
-  Step done(
+  UndoStep done(
       ConversationRow row, EventKind kind, EntryId event, Snapshot before, List<Long> touched) {
     ConversationId id = new ConversationId(row.id());
     Snapshot after = snapshot(row(id));
     changed(row.id(), touched);
-    return new Step(id, kind, event, before, after);
+    return new UndoStep(id, kind, event, before, after);
   }
 
   void changed(long conversation, List<Long> touched) {

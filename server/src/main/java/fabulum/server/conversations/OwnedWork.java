@@ -59,15 +59,15 @@ public class OwnedWork {
    *
    * @return the steps, for taking back
    */
-  public List<Step> handAll(List<ConversationId> ids, StaffId from, HandTo to, StaffId by) {
-    List<Step> steps = new ArrayList<>();
+  public List<UndoStep> handAll(List<ConversationId> ids, StaffId from, HandTo to, StaffId by) {
+    List<UndoStep> steps = new ArrayList<>();
     for (ConversationId id : ids) {
       transactions.execute(status -> handOne(id, from, to, by)).ifPresent(steps::add);
     }
     return steps;
   }
 
-  private Optional<Step> handOne(ConversationId id, StaffId from, HandTo to, StaffId by) {
+  private Optional<UndoStep> handOne(ConversationId id, StaffId from, HandTo to, StaffId by) {
     ConversationRow row = books.lock(id);
     if (!Objects.equals(row.ownerId(), from.value())) {
       return Optional.empty();

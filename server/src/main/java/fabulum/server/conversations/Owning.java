@@ -1,7 +1,7 @@
 package fabulum.server.conversations;
 
 import fabulum.core.attendance.Presence;
-import fabulum.server.conversations.Step.Snapshot;
+import fabulum.server.conversations.UndoStep.Snapshot;
 import fabulum.server.conversations.store.ConversationMapper;
 import fabulum.server.conversations.store.ConversationRow;
 import fabulum.server.conversations.store.EntryMapper;
@@ -66,7 +66,7 @@ public class Owning {
    *     it. When somebody else has it by now, it is refused and says who.
    */
   @Transactional
-  public Optional<Step> take(ConversationId id, @Nullable Long shown, StaffId by) {
+  public Optional<UndoStep> take(ConversationId id, @Nullable Long shown, StaffId by) {
     ConversationRow row = inSight.lock(id, by);
     Long owner = row.ownerId();
     if (owner != null && owner == by.value()) {
@@ -83,7 +83,7 @@ public class Owning {
 
   /** Back to nobody. */
   @Transactional
-  public Optional<Step> letGo(ConversationId id, StaffId by) {
+  public Optional<UndoStep> letGo(ConversationId id, StaffId by) {
     ConversationRow row = inSight.lock(id, by);
     return row.ownerId() == null
         ? Optional.empty()
@@ -96,7 +96,7 @@ public class Owning {
    * @param why in a few words, kept as a note; blank for none
    */
   @Transactional
-  public Optional<Step> handOver(ConversationId id, HandTo to, String why, StaffId by) {
+  public Optional<UndoStep> handOver(ConversationId id, HandTo to, String why, StaffId by) {
     ConversationRow row = inSight.lock(id, by);
     requirePossible(row, to);
     if (why.strip().length() > LONGEST_WHY) {
@@ -144,7 +144,7 @@ public class Owning {
   }
 
   /** Hands over a conversation whose row is held, to whom it can be handed. */
-  Optional<Step> hand(ConversationRow row, HandTo to, String why, StaffId by) {
+  Optional<UndoStep> hand(ConversationRow row, HandTo to, String why, StaffId by) {
     Long owner = to.person() == null ? null : Long.valueOf(to.person().value());
     Long team = teamAfter(row, to);
     if (Objects.equals(owner, row.ownerId()) && Objects.equals(team, row.teamId())) {
@@ -204,7 +204,7 @@ public class Owning {
   /** How it changes hands, beyond the owner. */
   private record Handing(HandTo to, String why) {}
 
-  private Step move(
+  private UndoStep move(
       ConversationRow row,
       @Nullable Long owner,
       @Nullable Long team,

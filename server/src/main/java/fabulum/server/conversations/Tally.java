@@ -43,8 +43,8 @@ class Tally implements MoreLines {
   private final ConversationMapper conversations;
   private final Lines lines;
   private final Map<Long, Placed> placed = new HashMap<>();
-  private final Map<Standing, Integer> counts = new HashMap<>();
-  private final Map<Standing, Standing> known = new HashMap<>();
+  private final Map<Placing, Integer> counts = new HashMap<>();
+  private final Map<Placing, Placing> known = new HashMap<>();
   private volatile boolean loaded;
 
   Tally(ConversationMapper conversations, Lines lines) {
@@ -53,7 +53,7 @@ class Tally implements MoreLines {
   }
 
   /** What many conversations have in common. */
-  private record Standing(
+  private record Placing(
       Group group,
       long line,
       @Nullable Long owner,
@@ -63,7 +63,7 @@ class Tally implements MoreLines {
       boolean toIdentify,
       boolean failed) {}
 
-  private record Placed(long version, Standing standing) {}
+  private record Placed(long version, Placing standing) {}
 
   /**
    * Counts all anew. The database is never asked while the counters are held: whoever tells of a
@@ -109,8 +109,8 @@ class Tally implements MoreLines {
     if (before != null && before.version() > row.version()) {
       return;
     }
-    Standing fresh =
-        new Standing(
+    Placing fresh =
+        new Placing(
             row.box(),
             row.lineId(),
             row.ownerId(),
@@ -119,7 +119,7 @@ class Tally implements MoreLines {
             topics,
             row.toIdentify(),
             row.failed());
-    Standing standing = known.computeIfAbsent(fresh, Function.identity());
+    Placing standing = known.computeIfAbsent(fresh, Function.identity());
     placed.put(row.id(), new Placed(row.version(), standing));
     counts.merge(standing, 1, Integer::sum);
     if (before != null) {
@@ -148,7 +148,7 @@ class Tally implements MoreLines {
     return sums;
   }
 
-  private static Facts facts(Standing standing, LineView line) {
+  private static Facts facts(Placing standing, LineView line) {
     return new Facts(
         line.id(),
         line.siteId(),
@@ -160,7 +160,7 @@ class Tally implements MoreLines {
         standing.failed());
   }
 
-  private static Spot spot(Standing standing) {
+  private static Spot spot(Placing standing) {
     return new Spot(standing.line(), id(standing.owner()), id(standing.team()));
   }
 

@@ -29,7 +29,7 @@ public class Undoing {
     this.acts = acts;
   }
 
-  private record Kept(StaffId by, List<Step> steps) {}
+  private record Kept(StaffId by, List<UndoStep> steps) {}
 
   /**
    * What taking back came to.
@@ -44,7 +44,7 @@ public class Undoing {
   }
 
   /** Keeps steps; the answer names them. Nothing for no steps. */
-  public @Nullable String keep(StaffId by, List<Step> steps) {
+  public @Nullable String keep(StaffId by, List<UndoStep> steps) {
     if (steps.isEmpty()) {
       return null;
     }
@@ -54,7 +54,7 @@ public class Undoing {
   }
 
   /** Keeps one step, if there is one. */
-  public @Nullable String keep(StaffId by, Optional<Step> step) {
+  public @Nullable String keep(StaffId by, Optional<UndoStep> step) {
     return keep(by, step.stream().toList());
   }
 
@@ -67,7 +67,7 @@ public class Undoing {
     }
     int undone = 0;
     List<String> left = new ArrayList<>();
-    for (Step step : found.steps()) {
+    for (UndoStep step : found.steps()) {
       if (acts.takeBack(step, by) == Acts.TakenBack.DONE) {
         undone++;
       } else {

@@ -11,7 +11,7 @@ import fabulum.server.conversations.HandTo;
 import fabulum.server.conversations.Inbox;
 import fabulum.server.conversations.OwnedWork;
 import fabulum.server.conversations.Owning;
-import fabulum.server.conversations.Step;
+import fabulum.server.conversations.UndoStep;
 import fabulum.server.conversations.Undoing;
 import fabulum.server.office.OfficeView.PersonAtWork;
 import fabulum.server.people.Attendances;
@@ -143,7 +143,7 @@ public class Office {
 
   private Moved move(List<ConversationId> ids, StaffId from, HandTo to, StaffId by) {
     owning.requireReceiver(to);
-    List<Step> steps = work.handAll(ids, from, to, by);
+    List<UndoStep> steps = work.handAll(ids, from, to, by);
     boolean meant = to.person() != null;
     long nobodys = steps.stream().filter(step -> meant && step.after().owner() == null).count();
     return new Moved(steps.size(), (int) nobodys, undoing.keep(by, steps));

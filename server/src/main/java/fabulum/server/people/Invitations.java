@@ -103,7 +103,7 @@ public class Invitations {
               wanted.setup().role(),
               "",
               false,
-              Standing.INVITED,
+              AccountState.INVITED,
               email);
       staff.setProfile(id, name, initials(name), Mark.nth(id));
       String what = wanted.setup().role().name().toLowerCase(Locale.ROOT) + ", " + email;
@@ -147,7 +147,7 @@ public class Invitations {
     permits.require(by, Act.LEAD);
     return setUp.carryOut(() -> {
       StaffRow row = row(id);
-      if (row.standing() != Standing.INVITED) {
+      if (row.standing() != AccountState.INVITED) {
         throw Problem.conflict(Kind.ENDED, row.fullName() + " has come already. Nothing was sent.");
       }
       record.note(by, row.fullName(), "invited again", null, row.email());
@@ -226,13 +226,13 @@ public class Invitations {
     if (!bad.isEmpty()) {
       throw Problem.fields(bad);
     }
-    if (row.standing() != Standing.INVITED
+    if (row.standing() != AccountState.INVITED
         || invitations.use(invitation.id(), clock.instant()) == 0) {
       throw Problem.conflict(
           Kind.ENDED, "This link was used already. Sign in, or ask a lead for a new one.");
     }
     staff.setPassword(row.id(), passwords.encode(wanted.password()));
-    staff.setStanding(row.id(), Standing.ACTIVE);
+    staff.setStanding(row.id(), AccountState.ACTIVE);
     StaffId id = new StaffId(row.id());
     people.setProfile(id, wanted.profile());
     record.note(id, row.fullName(), "came in", null, null);

@@ -177,7 +177,7 @@ public class People {
             wanted.role(),
             passwords.encode(wanted.password()),
             wanted.mustChangePassword(),
-            Standing.ACTIVE,
+            AccountState.ACTIVE,
             null);
     staff.setProfile(id, wanted.name(), wanted.initials(), Mark.nth(id));
     Permission.usual(wanted.role()).forEach(given -> staff.insertPermission(id, given));

@@ -82,7 +82,7 @@ public class PeopleSetUp {
         given.stream().sorted().toList(),
         teams.of(id).stream().sorted().toList(),
         row.workLimit(),
-        row.standing() == Standing.INVITED ? invitations.findEnd(row.id()).orElse(null) : null,
+        row.standing() == AccountState.INVITED ? invitations.findEnd(row.id()).orElse(null) : null,
         presence.in(),
         presence.why(),
         presence.until().orElse(null));
@@ -188,8 +188,8 @@ public class PeopleSetUp {
       List<Long> leads = staff.lockLeads();
       StaffRow row = row(id);
       requireAnotherLead(row, leads);
-      if (row.standing() != Standing.OFF) {
-        staff.setStanding(row.id(), Standing.OFF);
+      if (row.standing() != AccountState.OFF) {
+        staff.setStanding(row.id(), AccountState.OFF);
         record.note(by, row.fullName(), "switched off", null, null);
       }
     });
@@ -201,9 +201,9 @@ public class PeopleSetUp {
     permits.require(by, Act.LEAD);
     carryOut(() -> {
       StaffRow row = row(id);
-      if (row.standing() == Standing.OFF) {
+      if (row.standing() == AccountState.OFF) {
         boolean came = !row.passwordHash().isEmpty();
-        staff.setStanding(row.id(), came ? Standing.ACTIVE : Standing.INVITED);
+        staff.setStanding(row.id(), came ? AccountState.ACTIVE : AccountState.INVITED);
         record.note(by, row.fullName(), "switched on", null, null);
       }
     });

@@ -17,7 +17,7 @@ import org.jspecify.annotations.Nullable;
  */
 public record PersonView(
     StaffView staff,
-    Standing standing,
+    AccountState standing,
     @Nullable String email,
     List<Permission> permissions,
     List<Long> teams,

@@ -8,8 +8,8 @@ import fabulum.server.lines.LineId;
 import fabulum.server.lines.LineSetup;
 import fabulum.server.lines.Lines;
 import fabulum.server.lines.SiteView;
-import fabulum.server.notices.Ladders;
-import fabulum.server.notices.Step;
+import fabulum.server.notices.EscalationStep;
+import fabulum.server.notices.Escalations;
 import fabulum.server.people.AccessRecord;
 import fabulum.server.people.Permits;
 import fabulum.server.people.StaffId;
@@ -40,7 +40,7 @@ public class SetUp {
   /** How often what waits is reckoned again after a change, in case a text came in just then. */
   private static final int AGAIN = 2;
 
-  private static final String LADDER = "who is told";
+  private static final String ESCALATION = "who is told";
 
   private final Lines lines;
   private final Topics topics;
@@ -48,7 +48,7 @@ public class SetUp {
   private final Conversations conversations;
   private final Reckoning reckoning;
   private final OwnedWork work;
-  private final Ladders ladders;
+  private final Escalations escalations;
   private final Permits permits;
   private final AccessRecord record;
   private final ChangeBook changes;
@@ -63,7 +63,7 @@ public class SetUp {
       Conversations conversations,
       Reckoning reckoning,
       OwnedWork work,
-      Ladders ladders,
+      Escalations escalations,
       Permits permits,
       AccessRecord record,
       ChangeBook changes,
@@ -75,7 +75,7 @@ public class SetUp {
     this.conversations = conversations;
     this.reckoning = reckoning;
     this.work = work;
-    this.ladders = ladders;
+    this.escalations = escalations;
     this.permits = permits;
     this.record = record;
     this.changes = changes;
@@ -151,34 +151,34 @@ public class SetUp {
         .orElse("");
   }
 
-  /** Gives a line other steps of a ladder; without any, those of its team hold. */
-  public Outcome setLadder(LineId line, List<Step> wanted, StaffId by) {
+  /** Gives a line other escalation steps; without any, those of its team hold. */
+  public Outcome setEscalation(LineId line, List<EscalationStep> wanted, StaffId by) {
     return carryOut(
         by,
         () -> {
           String subject = subject(lines.setup(line));
-          String before = ladders.said(ladders.of(line));
-          ladders.set(line, wanted);
-          noteLadder(by, subject, before, ladders.said(ladders.of(line)));
+          String before = escalations.said(escalations.of(line));
+          escalations.set(line, wanted);
+          noteEscalation(by, subject, before, escalations.said(escalations.of(line)));
           return line.value();
         });
   }
 
-  /** Gives a team other steps of a ladder. */
-  public Outcome setLadder(TeamId team, List<Step> wanted, StaffId by) {
+  /** Gives a team other escalation steps. */
+  public Outcome setEscalation(TeamId team, List<EscalationStep> wanted, StaffId by) {
     return carryOut(
         by,
         () -> {
           String subject = "team " + teams.get(team).name();
-          String before = ladders.said(ladders.of(team));
-          ladders.set(team, wanted);
-          noteLadder(by, subject, before, ladders.said(ladders.of(team)));
+          String before = escalations.said(escalations.of(team));
+          escalations.set(team, wanted);
+          noteEscalation(by, subject, before, escalations.said(escalations.of(team)));
           return team.value();
         });
   }
 
-  private void noteLadder(StaffId by, String subject, String before, String after) {
-    changes.noteAll(by, subject, Map.of(LADDER, before), Map.of(LADDER, after));
+  private void noteEscalation(StaffId by, String subject, String before, String after) {
+    changes.noteAll(by, subject, Map.of(ESCALATION, before), Map.of(ESCALATION, after));
   }
 
   /** Adds a site. */

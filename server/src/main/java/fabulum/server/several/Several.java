@@ -12,7 +12,7 @@ import fabulum.server.conversations.InboxQuery;
 import fabulum.server.conversations.Moment;
 import fabulum.server.conversations.Said;
 import fabulum.server.conversations.Shown;
-import fabulum.server.conversations.Step;
+import fabulum.server.conversations.UndoStep;
 import fabulum.server.conversations.Undoing;
 import fabulum.server.messaging.Messaging;
 import fabulum.server.people.Permits;
@@ -191,7 +191,7 @@ public class Several {
 
   private void carryOut(long id) {
     BatchRow batch = batches.find(id).orElseThrow();
-    List<Step> steps = new ArrayList<>();
+    List<UndoStep> steps = new ArrayList<>();
     for (PendingRow pending : batches.listPending(id)) {
       long conversation = pending.conversationId();
       try {
@@ -214,7 +214,7 @@ public class Several {
     batches.setOutcome(batch, conversation, ItemRow.Outcome.SKIPPED, why);
   }
 
-  private Optional<Step> one(BatchRow batch, PendingRow pending) {
+  private Optional<UndoStep> one(BatchRow batch, PendingRow pending) {
     ConversationId id = new ConversationId(pending.conversationId());
     Shown shown = pending.shown() == null ? null : Shown.read(pending.shown());
     StaffId by = new StaffId(batch.staffId());
@@ -229,7 +229,7 @@ public class Several {
     };
   }
 
-  private Optional<Step> text(BatchRow batch, ConversationId id, StaffId by) {
+  private Optional<UndoStep> text(BatchRow batch, ConversationId id, StaffId by) {
     String reference = reference(batch.id()) + id.value();
     String words = Objects.requireNonNull(batch.words());
     SendDecision decision =

@@ -99,7 +99,7 @@ class UndoLawsTest {
       TreeMap<String, List<?>> was = tables(id);
       StaffId by = people.get(random.nextInt(people.size()));
       int kind = random.nextInt(12);
-      Optional<Step> step = step(id, kind, by);
+      Optional<UndoStep> step = step(id, kind, by);
       if (step.isEmpty()) {
         continue;
       }
@@ -158,7 +158,7 @@ class UndoLawsTest {
   }
 
   /** Does something, as far as they see the conversation and may. */
-  private Optional<Step> step(ConversationId id, int kind, StaffId by) {
+  private Optional<UndoStep> step(ConversationId id, int kind, StaffId by) {
     try {
       return switch (kind) {
         case 0 -> owning.take(id, null, by);
@@ -182,7 +182,7 @@ class UndoLawsTest {
     return people.get(random.nextInt(people.size()));
   }
 
-  private Optional<Step> topic(ConversationId id, StaffId by) {
+  private Optional<UndoStep> topic(ConversationId id, StaffId by) {
     TopicId topic = new TopicId(1 + random.nextInt(2));
     return random.nextBoolean() ? acts.addTopic(id, topic, by) : acts.removeTopic(id, topic, by);
   }

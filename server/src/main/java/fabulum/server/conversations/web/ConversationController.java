@@ -9,7 +9,7 @@ import fabulum.server.conversations.NoteBefore;
 import fabulum.server.conversations.Notes;
 import fabulum.server.conversations.Owning;
 import fabulum.server.conversations.Shown;
-import fabulum.server.conversations.Step;
+import fabulum.server.conversations.UndoStep;
 import fabulum.server.conversations.Undoing;
 import fabulum.server.people.SignedIn;
 import fabulum.server.people.StaffId;
@@ -250,7 +250,7 @@ class ConversationController {
     return wanted == null ? null : wanted.shown();
   }
 
-  private ActResponse done(SignedIn me, Optional<Step> step) {
+  private ActResponse done(SignedIn me, Optional<UndoStep> step) {
     return new ActResponse(undoing.keep(me.id(), step));
   }
 }

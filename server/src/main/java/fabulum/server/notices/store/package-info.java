@@ -1,4 +1,4 @@
-/** Tables of notices and ladders. */
+/** Tables of notices and escalations. */
 @NullMarked
 package fabulum.server.notices.store;
 

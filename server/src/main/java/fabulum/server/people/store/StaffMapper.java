@@ -2,8 +2,8 @@ package fabulum.server.people.store;
 
 import fabulum.core.access.Permission;
 import fabulum.core.access.Role;
+import fabulum.server.people.AccountState;
 import fabulum.server.people.Mark;
-import fabulum.server.people.Standing;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
@@ -30,7 +30,7 @@ public interface StaffMapper {
       Role role,
       String passwordHash,
       boolean mustChangePassword,
-      Standing standing,
+      AccountState standing,
       @Nullable String email);
 
   void setPassword(long id, String passwordHash);
@@ -39,7 +39,7 @@ public interface StaffMapper {
 
   void setRole(long id, Role role);
 
-  void setStanding(long id, Standing standing);
+  void setStanding(long id, AccountState standing);
 
   void setLimit(long id, @Nullable Integer limit);
 

@@ -1,8 +1,8 @@
 package fabulum.server.people.store;
 
 import fabulum.core.access.Role;
+import fabulum.server.people.AccountState;
 import fabulum.server.people.Mark;
-import fabulum.server.people.Standing;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 
@@ -15,7 +15,7 @@ public record StaffRow(
     Role role,
     String passwordHash,
     boolean mustChangePassword,
-    Standing standing,
+    AccountState standing,
     @Nullable String email,
     Mark.Shape shape,
     Mark.Ink ink,
@@ -29,7 +29,7 @@ public record StaffRow(
 
   /** Whether they may come in. */
   public boolean isActive() {
-    return standing == Standing.ACTIVE;
+    return standing == AccountState.ACTIVE;
   }
 
   @Override

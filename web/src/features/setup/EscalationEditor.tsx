@@ -1,38 +1,34 @@
 import { Box, Button } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
-import { ladderQuery, type LadderStep, staffQuery } from '../../shared/api';
+import { type EscalationStep, lineEscalationQuery, staffQuery } from '../../shared/api';
 import { Answered, Blank, Crossed, ProblemNote, useEdits } from '../../shared/ui';
-import { AFTER, afterWords, toldKey, toldOf } from './model/ladder';
+import { AFTER, afterWords, toldKey, toldOf } from './model/escalation';
 import { useSetUpChange } from './useSetUpChange';
 
 interface Props {
   of: 'lines' | 'teams';
   id: number;
+  first: EscalationStep[];
   /** What holds while there are no steps. */
   without: string;
 }
 
-/** Who is told when an answer nears its promise, is late, and is late by so much more. */
-export function LadderEditor({ of, id, without }: Props) {
-  const ladder = useQuery(ladderQuery(of, id));
-  return <Answered query={ladder}>{({ steps }) => <Steps of={of} id={id} first={steps} without={without} />}</Answered>;
-}
-
-function Steps({ of, id, first, without }: Props & { first: LadderStep[] }) {
+/** Who is alerted when an answer is due soon, is late, and is late by a given time. */
+export function EscalationEditor({ of, id, first, without }: Props) {
   const staff = (useQuery(staffQuery).data ?? []).filter((one) => one.active);
   const edits = useEdits({ steps: first });
   const { steps } = edits.now;
-  const setSteps = (next: LadderStep[]) => edits.change({ steps: next });
+  const setSteps = (next: EscalationStep[]) => edits.change({ steps: next });
   const save = useSetUpChange();
   const send = () =>
-    save.mutate({ method: 'PUT', path: `${of}/${id}/ladder`, body: { steps } }, { onSuccess: edits.asItWas });
+    save.mutate({ method: 'PUT', path: `${of}/${id}/escalation`, body: { steps } }, { onSuccess: edits.asItWas });
   const told = [
-    { value: 'OWNER', words: 'whoever has it' },
+    { value: 'OWNER', words: 'its owner' },
     { value: 'TEAM', words: 'the team' },
     { value: 'LEADS', words: 'the leads' },
     ...staff.map((one) => ({ value: `PERSON ${one.id}`, words: one.name })),
   ];
-  const set = (at: number, next: Partial<LadderStep>) =>
+  const set = (at: number, next: Partial<EscalationStep>) =>
     setSteps(steps.map((step, i) => (i === at ? { ...step, ...next } : step)));
   const minutes = [...new Set([...AFTER, ...steps.map((step) => step.afterMinutes)])].sort((a, b) => a - b);
   return (
@@ -67,7 +63,7 @@ function Steps({ of, id, first, without }: Props & { first: LadderStep[] }) {
         </Box>
       ))}
       {save.error && <ProblemNote problem={save.error} />}
-      <Crossed what={edits.crossed.map(() => 'who is told')} />
+      <Crossed what={edits.crossed.map(() => 'alerts')} />
       <Box sx={{ display: 'flex', gap: 1.5, mt: 0.5 }}>
         <Button sx={{ px: 0 }} onClick={() => setSteps([...steps, { afterMinutes: 30, told: 'LEADS' }])}>
           Add a step
@@ -75,12 +71,22 @@ function Steps({ of, id, first, without }: Props & { first: LadderStep[] }) {
         {edits.changed && (
           <>
             <Button variant="contained" disabled={save.isPending} onClick={send}>
-              Save the ladder
+              Save alerts
             </Button>
             <Button onClick={edits.asItWas}>Undo changes</Button>
           </>
         )}
       </Box>
     </Box>
+  );
+}
+
+/** The same for one line, read when its form is open. */
+export function LineEscalation({ line }: { line: number }) {
+  const query = useQuery(lineEscalationQuery(line));
+  return (
+    <Answered query={query}>
+      {({ steps }) => <EscalationEditor of="lines" id={line} first={steps} without="Same as its team (see Teams)." />}
+    </Answered>
   );
 }

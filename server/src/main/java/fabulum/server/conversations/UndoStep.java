@@ -10,7 +10,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param event the entry that tells of it
  */
-public record Step(
+public record UndoStep(
     ConversationId conversation, EventKind kind, EntryId event, Snapshot before, Snapshot after) {
 
   /**

@@ -4,12 +4,12 @@ import fabulum.core.notice.Told;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A step of a ladder.
+ * One step of an escalation: when, and whom it alerts.
  *
  * @param afterMinutes of working time after the promise is due; negative for before it
  * @param staffId for {@link Told#PERSON}
  */
-public record Step(int afterMinutes, Told told, @Nullable Long staffId) {
+public record EscalationStep(int afterMinutes, Told told, @Nullable Long staffId) {
 
   /** Names it among the steps a wait has taken. At most 20 characters. */
   String key() {

@@ -16,7 +16,7 @@ import java.util.Random;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 
-class RungTest {
+class EscalationPointTest {
   private static final Hours NINE_TO_FIVE =
       new Hours(
           ZoneId.of("UTC"),
@@ -30,17 +30,18 @@ class RungTest {
   void aStepIsReachedByWhatHasSoMuchWorkingTimeLeft() {
     Instant tenToFive = Instant.parse("2026-06-08T16:50:00Z");
     // 15 working minutes on is five past nine on Tuesday.
-    assertThat(Rung.SOON.reachedBy(tenToFive, NINE_TO_FIVE))
+    assertThat(EscalationPoint.SOON.reachedBy(tenToFive, NINE_TO_FIVE))
         .contains(Instant.parse("2026-06-09T09:05:00Z"));
-    assertThat(Rung.LATE.reachedBy(tenToFive, NINE_TO_FIVE)).contains(tenToFive);
-    assertThat(new Rung(Duration.ofHours(1)).reachedBy(tenToFive, NINE_TO_FIVE))
+    assertThat(EscalationPoint.LATE.reachedBy(tenToFive, NINE_TO_FIVE)).contains(tenToFive);
+    assertThat(new EscalationPoint(Duration.ofHours(1)).reachedBy(tenToFive, NINE_TO_FIVE))
         .contains(Instant.parse("2026-06-08T15:50:00Z"));
   }
 
   @Test
   void noStepIsTakenOutsideWorkingTime() {
-    assertThat(Rung.LATE.reachedBy(Instant.parse("2026-06-08T17:00:00Z"), NINE_TO_FIVE)).isEmpty();
-    assertThat(Rung.LATE.reachedBy(Instant.parse("2026-06-09T09:00:00Z"), NINE_TO_FIVE))
+    assertThat(EscalationPoint.LATE.reachedBy(Instant.parse("2026-06-08T17:00:00Z"), NINE_TO_FIVE))
+        .isEmpty();
+    assertThat(EscalationPoint.LATE.reachedBy(Instant.parse("2026-06-09T09:00:00Z"), NINE_TO_FIVE))
         .isPresent();
   }
 
@@ -51,7 +52,7 @@ class RungTest {
     for (int i = 0; i < Rounds.of(4_000); i++) {
       Instant now = monday.plusSeconds(random.nextInt(7 * 24 * 60) * 60L);
       Instant due = monday.plusSeconds((random.nextInt(14 * 24 * 60) - 7 * 24 * 60) * 60L);
-      Rung rung = new Rung(Duration.ofMinutes(random.nextInt(400) - 200));
+      EscalationPoint rung = new EscalationPoint(Duration.ofMinutes(random.nextInt(400) - 200));
       boolean wanted =
           NINE_TO_FIVE.isOpen(now)
               && NINE_TO_FIVE.between(now, due).compareTo(rung.after().negated()) <= 0;
@@ -63,6 +64,6 @@ class RungTest {
 
   @Test
   void aStepLiesWithinAWeekOfThePromise() {
-    assertThatIllegalArgumentException().isThrownBy(() -> new Rung(Duration.ofDays(8)));
+    assertThatIllegalArgumentException().isThrownBy(() -> new EscalationPoint(Duration.ofDays(8)));
   }
 }

@@ -6,22 +6,22 @@ import java.time.Instant;
 import java.util.Optional;
 
 /**
- * A step of a ladder: when somebody is told that an answer nears its promise, is late, or is late
- * by so much more.
+ * A point of an escalation: the moment, counted in working time from the promise, at which people
+ * are alerted to an answer.
  *
  * @param after working time after the promise is due; negative for before it
  */
-public record Rung(Duration after) {
+public record EscalationPoint(Duration after) {
   /** The earliest and the latest there is. */
   public static final Duration FARTHEST = Duration.ofDays(7);
 
   /** When an answer nears its promise, where nobody chose otherwise. */
-  public static final Rung SOON = new Rung(Duration.ofMinutes(-15));
+  public static final EscalationPoint SOON = new EscalationPoint(Duration.ofMinutes(-15));
 
   /** When it is late. */
-  public static final Rung LATE = new Rung(Duration.ZERO);
+  public static final EscalationPoint LATE = new EscalationPoint(Duration.ZERO);
 
-  public Rung {
+  public EscalationPoint {
     if (after.abs().compareTo(FARTHEST) > 0) {
       throw new IllegalArgumentException("A step lies within a week of the promise");
     }

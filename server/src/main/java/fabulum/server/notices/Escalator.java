@@ -4,9 +4,9 @@ import fabulum.core.access.Act;
 import fabulum.core.access.Role;
 import fabulum.core.attendance.Presence;
 import fabulum.core.conversation.Group;
+import fabulum.core.notice.EscalationPoint;
 import fabulum.core.notice.Kind;
 import fabulum.core.notice.Receivers;
-import fabulum.core.notice.Rung;
 import fabulum.core.notice.Told;
 import fabulum.server.conversations.ConversationId;
 import fabulum.server.conversations.ConversationView;
@@ -17,7 +17,7 @@ import fabulum.server.lines.LinePromise;
 import fabulum.server.lines.LineView;
 import fabulum.server.lines.Lines;
 import fabulum.server.notices.Telling.Notice;
-import fabulum.server.notices.store.LadderMapper;
+import fabulum.server.notices.store.EscalationMapper;
 import fabulum.server.notices.store.ReachedRow;
 import fabulum.server.people.Attendances;
 import fabulum.server.people.People;
@@ -45,25 +45,25 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
- * Tells people when an answer reaches a step of its ladder. That a wait has taken a step is written
- * down in the transaction that tells of it, so each step is told of once, whatever happens between.
- * Owners are told when something of theirs nears its promise and when it is late; the ladder says
- * who else is.
+ * Tells people when an answer reaches an escalation step of its line. That a wait has taken a step
+ * is written down in the transaction that tells of it, so each step is told of once, whatever
+ * happens between. Owners are told when something of theirs nears its promise and when it is late;
+ * the escalation says who else is.
  */
 @Component
-class LadderWalk {
-  private static final Logger log = LoggerFactory.getLogger(LadderWalk.class);
+class Escalator {
+  private static final Logger log = LoggerFactory.getLogger(Escalator.class);
   private static final int AT_ONCE = 200;
   private static final Duration LONG_LATE = Duration.ofDays(60);
 
   /** What every owner is told of, as far as they chose to be. */
-  private static final List<Step> OWN =
+  private static final List<EscalationStep> OWN =
       List.of(
-          new Step((int) Rung.SOON.after().toMinutes(), Told.OWNER, null),
-          new Step((int) Rung.LATE.after().toMinutes(), Told.OWNER, null));
+          new EscalationStep((int) EscalationPoint.SOON.after().toMinutes(), Told.OWNER, null),
+          new EscalationStep((int) EscalationPoint.LATE.after().toMinutes(), Told.OWNER, null));
 
-  private final LadderMapper steps;
-  private final Ladders ladders;
+  private final EscalationMapper steps;
+  private final Escalations escalations;
   private final Telling telling;
   private final Inbox inbox;
   private final Conversations conversations;
@@ -76,11 +76,11 @@ class LadderWalk {
   private final Clock clock;
   private final Steadily<Taking> steadily = new Steadily<>("A step could not be told");
 
-  private record Taking(long conversation, Step step) {}
+  private record Taking(long conversation, EscalationStep step) {}
 
-  LadderWalk(
-      LadderMapper steps,
-      Ladders ladders,
+  Escalator(
+      EscalationMapper steps,
+      Escalations escalations,
       Telling telling,
       Inbox inbox,
       Conversations conversations,
@@ -92,7 +92,7 @@ class LadderWalk {
       TransactionTemplate transactions,
       Clock clock) {
     this.steps = steps;
-    this.ladders = ladders;
+    this.escalations = escalations;
     this.telling = telling;
     this.inbox = inbox;
     this.conversations = conversations;
@@ -111,7 +111,7 @@ class LadderWalk {
       try {
         walk(line);
       } catch (RuntimeException e) {
-        log.warn("The ladder of a line could not be walked; trying again", e);
+        log.warn("The escalation of a line could not be checked; trying again", e);
       }
     }
   }
@@ -119,19 +119,19 @@ class LadderWalk {
   private void walk(LineView line) {
     LineId id = new LineId(line.id());
     LinePromise promise = lines.promise(id);
-    List<Step> standing = ladders.standing(id, new TeamId(line.teamId()));
-    List<Step> all = new ArrayList<>(standing);
+    List<EscalationStep> standing = escalations.standing(id, new TeamId(line.teamId()));
+    List<EscalationStep> all = new ArrayList<>(standing);
     OWN.stream().filter(step -> !standing.contains(step)).forEach(all::add);
     Instant now = clock.instant();
-    for (Step step : all) {
+    for (EscalationStep step : all) {
       boolean always = standing.contains(step);
-      new Rung(Duration.ofMinutes(step.afterMinutes()))
+      new EscalationPoint(Duration.ofMinutes(step.afterMinutes()))
           .reachedBy(now, promise.hours())
           .ifPresent(due -> takeAll(id, step, due, always));
     }
   }
 
-  private void takeAll(LineId line, Step step, Instant due, boolean always) {
+  private void takeAll(LineId line, EscalationStep step, Instant due, boolean always) {
     List<ReachedRow> reached =
         steps.listReached(
             line.value(), due.minus(LONG_LATE), due, step.key(), AT_ONCE + steadily.failing());
@@ -142,7 +142,7 @@ class LadderWalk {
     }
   }
 
-  private void take(ReachedRow row, Step step, boolean always) {
+  private void take(ReachedRow row, EscalationStep step, boolean always) {
     ConversationId id = new ConversationId(row.id());
     if (!conversations.hold(id) || steps.isTaken(row.id(), row.since(), step.key())) {
       return;
@@ -161,7 +161,7 @@ class LadderWalk {
         .forEach(who -> telling.tell(who, notice));
   }
 
-  private Notice notice(ConversationView view, Step step, boolean always) {
+  private Notice notice(ConversationView view, EscalationStep step, boolean always) {
     boolean late = view.secondsLeft() != null && view.secondsLeft() <= 0;
     String words = late ? "It was due " + told(view) : "It is due " + told(view);
     // What is late already is told as late, by all the steps before that together.
@@ -188,7 +188,7 @@ class LadderWalk {
     return attendances.presence(new StaffId(who));
   }
 
-  private Collection<Long> meant(Step step, ConversationView view) {
+  private Collection<Long> meant(EscalationStep step, ConversationView view) {
     Long one = step.staffId();
     return switch (step.told()) {
       case OWNER -> view.owner() == null ? List.of() : List.of(view.owner().id());

@@ -1,20 +1,23 @@
 package fabulum.server.notices.store;
 
-import fabulum.server.notices.Step;
+import fabulum.server.notices.EscalationStep;
 import java.time.Instant;
 import java.util.List;
 import org.apache.ibatis.annotations.Mapper;
 
-/** Ladders in the database. */
+/** Escalations in the database. */
 @Mapper
-public interface LadderMapper {
-  List<Step> listOfLine(long lineId);
+public interface EscalationMapper {
+  List<EscalationStep> listOfLine(long lineId);
 
-  List<Step> listOfTeam(long teamId);
+  List<EscalationStep> listOfTeam(long teamId);
 
-  void insertOfLine(long lineId, Step step);
+  /** Of all teams that have any, by team. */
+  List<TeamStepRow> listOfTeams();
 
-  void insertOfTeam(long teamId, Step step);
+  void insertOfLine(long lineId, EscalationStep step);
+
+  void insertOfTeam(long teamId, EscalationStep step);
 
   void deleteOfLine(long lineId);
 

@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { AFTER, afterWords, toldKey, toldOf } from './ladder';
+import { AFTER, afterWords, toldKey, toldOf } from './escalation';
 
 it.each([
   [-15, '15 min from late'],

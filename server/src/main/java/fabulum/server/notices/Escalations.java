@@ -1,9 +1,10 @@
 package fabulum.server.notices;
 
-import fabulum.core.notice.Rung;
+import fabulum.core.notice.EscalationPoint;
 import fabulum.core.notice.Told;
 import fabulum.server.lines.LineId;
-import fabulum.server.notices.store.LadderMapper;
+import fabulum.server.notices.store.EscalationMapper;
+import fabulum.server.notices.store.TeamStepRow;
 import fabulum.server.people.People;
 import fabulum.server.people.StaffView;
 import fabulum.server.people.TeamId;
@@ -11,7 +12,9 @@ import fabulum.server.platform.Problem;
 import fabulum.server.platform.Problem.FieldProblem;
 import java.util.ArrayList;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
@@ -19,50 +22,60 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Who is told when an answer nears its promise, is late, and is late by so much more. */
 @Service
-public class Ladders {
+public class Escalations {
   private static final int MOST = 20;
 
-  private final LadderMapper ladders;
+  private final EscalationMapper escalations;
   private final People people;
 
-  Ladders(LadderMapper ladders, People people) {
-    this.ladders = ladders;
+  Escalations(EscalationMapper escalations, People people) {
+    this.escalations = escalations;
     this.people = people;
   }
 
   /** The steps of a line; without any, those of its team hold. */
-  public List<Step> of(LineId line) {
-    return ladders.listOfLine(line.value());
+  public List<EscalationStep> of(LineId line) {
+    return escalations.listOfLine(line.value());
   }
 
   /** The steps of a team. */
-  public List<Step> of(TeamId team) {
-    return ladders.listOfTeam(team.value());
+  public List<EscalationStep> of(TeamId team) {
+    return escalations.listOfTeam(team.value());
+  }
+
+  /** The steps of all teams that have any, in one query. */
+  public Map<TeamId, List<EscalationStep>> ofTeams() {
+    return escalations.listOfTeams().stream()
+        .collect(
+            Collectors.groupingBy(
+                row -> new TeamId(row.teamId()),
+                LinkedHashMap::new,
+                Collectors.mapping(TeamStepRow::step, Collectors.toList())));
   }
 
   /** The steps that hold on a line of a team. */
-  List<Step> standing(LineId line, TeamId team) {
-    List<Step> own = of(line);
+  List<EscalationStep> standing(LineId line, TeamId team) {
+    List<EscalationStep> own = of(line);
     return own.isEmpty() ? of(team) : own;
   }
 
   /** Gives a line other steps. Refuses what cannot be, with every reason. */
   @Transactional
-  public void set(LineId line, List<Step> wanted) {
+  public void set(LineId line, List<EscalationStep> wanted) {
     require(wanted);
-    ladders.deleteOfLine(line.value());
-    wanted.forEach(step -> ladders.insertOfLine(line.value(), step));
+    escalations.deleteOfLine(line.value());
+    wanted.forEach(step -> escalations.insertOfLine(line.value(), step));
   }
 
   /** Gives a team other steps. Refuses what cannot be, with every reason. */
   @Transactional
-  public void set(TeamId team, List<Step> wanted) {
+  public void set(TeamId team, List<EscalationStep> wanted) {
     require(wanted);
-    ladders.deleteOfTeam(team.value());
-    wanted.forEach(step -> ladders.insertOfTeam(team.value(), step));
+    escalations.deleteOfTeam(team.value());
+    wanted.forEach(step -> escalations.insertOfTeam(team.value(), step));
   }
 
-  private void require(List<Step> wanted) {
+  private void require(List<EscalationStep> wanted) {
     List<FieldProblem> bad = new ArrayList<>();
     Set<Long> here =
         people.list().stream()
@@ -70,8 +83,8 @@ public class Ladders {
             .map(StaffView::id)
             .collect(Collectors.toSet());
     Set<String> met = new HashSet<>();
-    for (Step step : wanted) {
-      if (Math.abs((long) step.afterMinutes()) > Rung.FARTHEST.toMinutes()) {
+    for (EscalationStep step : wanted) {
+      if (Math.abs((long) step.afterMinutes()) > EscalationPoint.FARTHEST.toMinutes()) {
         bad.add(new FieldProblem("steps", "A step lies within a week of the promise."));
       }
       if ((step.told() == Told.PERSON) != (step.staffId() != null)) {
@@ -84,7 +97,7 @@ public class Ladders {
       }
     }
     if (wanted.size() > MOST) {
-      bad.add(new FieldProblem("steps", "A ladder has at most 20 steps."));
+      bad.add(new FieldProblem("steps", "An alert list has at most 20 steps."));
     }
     if (!bad.isEmpty()) {
       throw Problem.fields(bad.stream().distinct().toList());
@@ -92,13 +105,13 @@ public class Ladders {
   }
 
   /** The steps in words, for the history of the set-up. */
-  public String said(List<Step> steps) {
+  public String said(List<EscalationStep> steps) {
     return steps.isEmpty()
         ? "nobody"
         : steps.stream().map(this::said).collect(Collectors.joining("; "));
   }
 
-  private String said(Step step) {
+  private String said(EscalationStep step) {
     int minutes = step.afterMinutes();
     String when =
         minutes == 0
@@ -107,7 +120,7 @@ public class Ladders {
     return when + ": " + who(step);
   }
 
-  private String who(Step step) {
+  private String who(EscalationStep step) {
     Long one = step.staffId();
     return switch (step.told()) {
       case OWNER -> "the owner";

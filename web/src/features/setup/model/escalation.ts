@@ -1,4 +1,4 @@
-import type { LadderStep } from '../../../shared/api/types';
+import type { EscalationStep } from '../../../shared/api/types';
 
 /** Steps that are offered, in working minutes after the promise is due. */
 export const AFTER = [-60, -30, -15, -5, 0, 15, 30, 60, 120, 240, 480];
@@ -13,11 +13,11 @@ export function afterWords(minutes: number): string {
   return minutes < 0 ? `${time(-minutes)} from late` : `late by ${time(minutes)}`;
 }
 
-export function toldKey({ told, staffId }: LadderStep): string {
+export function toldKey({ told, staffId }: EscalationStep): string {
   return told === 'PERSON' ? `PERSON ${staffId ?? 0}` : told;
 }
 
-export function toldOf(key: string): Pick<LadderStep, 'told' | 'staffId'> {
+export function toldOf(key: string): Pick<EscalationStep, 'told' | 'staffId'> {
   const [told, id] = key.split(' ');
-  return id === undefined ? { told: told as LadderStep['told'] } : { told: 'PERSON', staffId: Number(id) };
+  return id === undefined ? { told: told as EscalationStep['told'] } : { told: 'PERSON', staffId: Number(id) };
 }

@@ -1,7 +1,7 @@
 package fabulum.server.people;
 
 /** Whether somebody works here. */
-public enum Standing {
+public enum AccountState {
   /** Asked in, and not come yet. */
   INVITED,
   ACTIVE,
