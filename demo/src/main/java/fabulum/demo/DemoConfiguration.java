@@ -1,12 +1,12 @@
 package fabulum.demo;
 
-import fabulum.server.conversations.Notes;
-import fabulum.server.conversations.Owning;
 import fabulum.server.lines.Lines;
+import fabulum.server.ownership.Ownership;
 import fabulum.server.people.People;
 import fabulum.server.people.Teams;
 import fabulum.server.platform.DataSettings;
 import fabulum.server.topics.Topics;
+import fabulum.server.writing.Notes;
 import java.time.Clock;
 import javax.sql.DataSource;
 import org.springframework.beans.factory.SmartInitializingSingleton;
@@ -41,7 +41,7 @@ class DemoConfiguration {
       Teams teams,
       Lines lines,
       Topics topics,
-      Owning owning,
+      Ownership owning,
       Notes notes,
       DataSource database,
       TransactionTemplate transactions,

@@ -110,16 +110,16 @@ final class Loader {
     }
     tables.update(
         "insert into staff_permission (staff_id, permission) select id, 'SEE_ALL_LINES' from staff where role = 'LEAD'");
-    tables.update("delete from rung");
+    tables.update("delete from escalation_step");
     tables.update("delete from team");
     for (Quillhaven.TeamOf team : Quillhaven.TEAMS) {
       TeamId id = teams.named(team.name());
       team.members().forEach(member -> teams.join(id, new StaffId(member + 1L)));
     }
     tables.update(
-        "insert into rung (team_id, after_minutes, told) select id, 0, 'LEADS' from team");
+        "insert into escalation_step (team_id, after_minutes, told) select id, 0, 'LEADS' from team");
     tables.update(
-        "insert into rung (team_id, after_minutes, told) select id, -15, 'TEAM' from team");
+        "insert into escalation_step (team_id, after_minutes, told) select id, -15, 'TEAM' from team");
     for (Quillhaven.LineOf line : Quillhaven.LINES) {
       LineId id = lines.add(line.line(Quillhaven.ZONE));
       tables.update(

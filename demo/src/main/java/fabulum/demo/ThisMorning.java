@@ -1,10 +1,10 @@
 package fabulum.demo;
 
 import fabulum.server.conversations.ConversationId;
-import fabulum.server.conversations.HandTo;
-import fabulum.server.conversations.Notes;
-import fabulum.server.conversations.Owning;
+import fabulum.server.ownership.HandTo;
+import fabulum.server.ownership.Ownership;
 import fabulum.server.people.StaffId;
+import fabulum.server.writing.Notes;
 import java.util.List;
 import org.springframework.jdbc.core.JdbcTemplate;
 
@@ -17,11 +17,11 @@ final class ThisMorning {
   private static final long TOBIAS = 2;
   private static final long PRIYA = 3;
 
-  private final Owning owning;
+  private final Ownership owning;
   private final Notes notes;
   private final JdbcTemplate tables;
 
-  ThisMorning(Owning owning, Notes notes, JdbcTemplate tables) {
+  ThisMorning(Ownership owning, Notes notes, JdbcTemplate tables) {
     this.owning = owning;
     this.notes = notes;
     this.tables = tables;

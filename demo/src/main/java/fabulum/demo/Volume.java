@@ -122,7 +122,7 @@ public final class Volume {
   private void told(long after) {
     for (String step : List.of("-15 O", "0 O", "0 L")) {
       tables.update(
-          "insert into rung_taken (conversation_id, wait, rung)"
+          "insert into escalation_step_taken (conversation_id, wait, step)"
               + " select id, since, ? from conversation where box = 'OUR_TURN' and id > ?",
           step,
           after);

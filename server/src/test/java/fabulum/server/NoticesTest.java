@@ -57,7 +57,8 @@ class NoticesTest {
   }
 
   private boolean stepsTaken(int wanted) {
-    return office.fabulum.comesTo("select count(*) from rung_taken", String.valueOf(wanted));
+    return office.fabulum.comesTo(
+        "select count(*) from escalation_step_taken", String.valueOf(wanted));
   }
 
   private void escalation(List<Map<String, Object>> steps) {
@@ -148,7 +149,7 @@ class NoticesTest {
     office.fabulum.clock.advance(Duration.ofMinutes(46));
     assertThat(
             office.fabulum.comesTo(
-                "select count(*) from rung_taken where conversation_id = " + last, "2"))
+                "select count(*) from escalation_step_taken where conversation_id = " + last, "2"))
         .isTrue();
     assertThat(comesTo("maren", "LATE", 1)).as("not again").isTrue();
     assertThat(comesTo("tom", "LATE", 1)).as("not again").isTrue();

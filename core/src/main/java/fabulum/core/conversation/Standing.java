@@ -32,4 +32,21 @@ public sealed interface Standing {
 
   /** In sight, and not just back. */
   Standing OPEN = new Open(Optional.empty());
+
+  /**
+   * How a conversation of a group stands.
+   *
+   * @param back for one in sight
+   * @param asideUntil for one set aside
+   * @param unanswered for one that is done
+   */
+  static Standing of(
+      Group group, Optional<Back> back, Optional<Instant> asideUntil, boolean unanswered) {
+    return switch (group) {
+      case OUR_TURN, THEIR_TURN -> new Open(back);
+      case SET_ASIDE -> new Aside(asideUntil);
+      case DONE -> new Done(unanswered);
+      case BLANK -> new Blank();
+    };
+  }
 }

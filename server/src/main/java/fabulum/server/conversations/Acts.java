@@ -3,11 +3,9 @@ package fabulum.server.conversations;
 import fabulum.core.conversation.Back;
 import fabulum.core.conversation.ConversationState;
 import fabulum.core.hours.Openings;
-import fabulum.server.conversations.UndoStep.Snapshot;
+import fabulum.server.conversations.Bookkeeping.Doing;
 import fabulum.server.conversations.store.ConversationMapper;
-import fabulum.server.conversations.store.ConversationRow;
 import fabulum.server.conversations.store.EntryMapper;
-import fabulum.server.conversations.store.EntryRow;
 import fabulum.server.lines.LineId;
 import fabulum.server.lines.LineView;
 import fabulum.server.lines.Lines;
@@ -22,7 +20,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
-import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -39,7 +36,6 @@ public class Acts {
   private final InSight inSight;
   private final Lines lines;
   private final Topics topics;
-  private final ApplicationEventPublisher events;
 
   Acts(
       ConversationMapper conversations,
@@ -48,8 +44,7 @@ public class Acts {
       Undelivered undelivered,
       InSight inSight,
       Lines lines,
-      Topics topics,
-      ApplicationEventPublisher events) {
+      Topics topics) {
     this.conversations = conversations;
     this.entries = entries;
     this.books = books;
@@ -57,7 +52,6 @@ public class Acts {
     this.inSight = inSight;
     this.lines = lines;
     this.topics = topics;
-    this.events = events;
   }
 
   /**
@@ -68,27 +62,27 @@ public class Acts {
    */
   @Transactional
   public Optional<UndoStep> finish(ConversationId id, @Nullable Shown shown, StaffId by) {
-    ConversationRow row = inSight.lockToPutAway(id, shown, by);
+    Conversation row = inSight.lockToPutAway(id, shown, by);
     Instant now = books.now();
     ConversationState after = row.state().finished(now);
     if (after.equals(row.state())) {
       return Optional.empty();
     }
-    Snapshot before = books.snapshot(row);
+    Doing doing = books.doing(row, by);
     List<Long> touched = new ArrayList<>(undelivered.settleAll(row));
     books.save(row, after, now);
     EventKind kind = after.finishedUnanswered() ? EventKind.DONE_UNANSWERED : EventKind.DONE;
     long took = books.workingSeconds(row, row.openedAt(), now);
-    long event = entries.insert(EntryRow.event(row.id(), now, kind, by.value(), null, took));
+    long event = entries.insert(Entry.event(row.id(), now, kind, by.value(), null, took));
     touched.add(event);
     conversations.setHanded(row.id(), null);
-    return Optional.of(books.done(row, kind, new EntryId(event), before, touched));
+    return Optional.of(books.done(doing, kind, new EntryId(event), touched));
   }
 
   /** Opens it again. */
   @Transactional
   public Optional<UndoStep> reopen(ConversationId id, StaffId by) {
-    ConversationRow row = inSight.lock(id, by);
+    Conversation row = inSight.lock(id, by);
     return stand(row, row.state().reopened(books.now()), EventKind.REOPENED, by, null);
   }
 
@@ -100,7 +94,7 @@ public class Acts {
   @Transactional
   public Optional<UndoStep> setAside(
       ConversationId id, Moment moment, @Nullable Shown shown, StaffId by) {
-    ConversationRow row = inSight.lockToPutAway(id, shown, by);
+    Conversation row = inSight.lockToPutAway(id, shown, by);
     if (!row.state().isOpen()) {
       throw Problem.conflict(
           Problem.Kind.NOT_OPEN, "Only what is open can be set aside. Nothing was changed.");
@@ -113,7 +107,7 @@ public class Acts {
   /** The moments its line's calendar gives now. */
   @Transactional(readOnly = true)
   public Moment.Offer moments(ConversationId id, StaffId asking) {
-    ConversationRow row = inSight.row(id, asking);
+    Conversation row = inSight.row(id, asking);
     Openings openings = openings(row);
     Instant now = books.now();
     return new Moment.Offer(
@@ -123,14 +117,14 @@ public class Acts {
         openings.hours().zone().getId());
   }
 
-  private Openings openings(ConversationRow row) {
+  private Openings openings(Conversation row) {
     return new Openings(lines.promise(new LineId(row.lineId())).hours());
   }
 
   /** Takes up again what was set aside. */
   @Transactional
   public Optional<UndoStep> takeUp(ConversationId id, StaffId by) {
-    ConversationRow row = inSight.lock(id, by);
+    Conversation row = inSight.lock(id, by);
     ConversationState after = row.state().takenUp();
     return stand(row, after, EventKind.BACK, by, Back.TAKEN_UP.name());
   }
@@ -143,48 +137,42 @@ public class Acts {
    */
   @Transactional
   public Optional<UndoStep> needsNoAnswer(ConversationId id, @Nullable Shown shown, StaffId by) {
-    ConversationRow row = inSight.lockToPutAway(id, shown, by);
+    Conversation row = inSight.lockToPutAway(id, shown, by);
     ConversationState after = row.state().neededNoAnswer(books.now());
     if (after.equals(row.state())) {
       return Optional.empty();
     }
-    Snapshot before = books.snapshot(row);
+    Doing doing = books.doing(row, by);
     List<Long> touched = new ArrayList<>(undelivered.settleAll(row));
-    return Optional.of(stood(row, after, EventKind.NO_ANSWER_NEEDED, by, before, touched));
+    return Optional.of(stood(doing, after, EventKind.NO_ANSWER_NEEDED, touched));
   }
 
   /** Leaves a text of ours as it is, not delivered; nothing when somebody has dealt with it. */
   @Transactional
   public Optional<UndoStep> leave(ConversationId id, EntryId text, StaffId by) {
-    ConversationRow row = inSight.lock(id, by);
-    EntryRow lost = entries.find(text.value());
+    Conversation row = inSight.lock(id, by);
+    Entry lost = entries.find(text.value());
     if (lost == null || lost.conversationId() != row.id() || lost.kind() != EntryKind.OUT) {
       throw Problem.notFound("text");
     }
     if (!lost.needsHand()) {
       return Optional.empty();
     }
-    Snapshot before = books.snapshot(row);
+    Doing doing = books.doing(row, by);
     ConversationState after = undelivered.settle(row, lost.id());
     List<Long> touched = new ArrayList<>(List.of(lost.id()));
-    return Optional.of(stood(row, after, EventKind.LEFT_UNDELIVERED, by, before, touched));
+    return Optional.of(stood(doing, after, EventKind.LEFT_UNDELIVERED, touched));
   }
 
-  private UndoStep stood(
-      ConversationRow row,
-      ConversationState after,
-      EventKind kind,
-      StaffId by,
-      Snapshot before,
-      List<Long> touched) {
-    books.save(row, after, books.now());
-    long event = books.event(row, kind, by, null);
+  private UndoStep stood(Doing doing, ConversationState after, EventKind kind, List<Long> touched) {
+    books.save(doing.row(), after, books.now());
+    long event = books.event(doing.row(), kind, doing.by(), null);
     touched.add(event);
-    return books.done(row, kind, new EntryId(event), before, touched);
+    return books.done(doing, kind, new EntryId(event), touched);
   }
 
   private Optional<UndoStep> stand(
-      ConversationRow row,
+      Conversation row,
       ConversationState after,
       EventKind kind,
       StaffId by,
@@ -192,16 +180,16 @@ public class Acts {
     if (after.equals(row.state())) {
       return Optional.empty();
     }
-    Snapshot before = books.snapshot(row);
+    Doing doing = books.doing(row, by);
     books.save(row, after, books.now());
     long event = books.event(row, kind, by, words);
-    return Optional.of(books.done(row, kind, new EntryId(event), before, List.of(event)));
+    return Optional.of(books.done(doing, kind, new EntryId(event), List.of(event)));
   }
 
   /** Says what it is about. */
   @Transactional
   public Optional<UndoStep> addTopic(ConversationId id, TopicId topic, StaffId by) {
-    ConversationRow row = inSight.lock(id, by);
+    Conversation row = inSight.lock(id, by);
     TopicView wanted = topics.find(topic).orElseThrow(() -> Problem.notFound("topic"));
     topicObjection(row.lineId(), wanted)
         .ifPresent(why -> {
@@ -210,9 +198,9 @@ public class Acts {
     if (books.topicsOf(row.id()).contains(topic.value())) {
       return Optional.empty();
     }
-    Snapshot before = books.snapshot(row);
+    Doing doing = books.doing(row, by);
     conversations.addTopic(row.id(), topic.value());
-    return Optional.of(topicDone(row, EventKind.TOPIC_ADDED, wanted, by, before));
+    return Optional.of(topicDone(doing, EventKind.TOPIC_ADDED, wanted));
   }
 
   /** Why a topic cannot be given to what is on a line; empty when it can. */
@@ -233,69 +221,25 @@ public class Acts {
   /** It is not about that. */
   @Transactional
   public Optional<UndoStep> removeTopic(ConversationId id, TopicId topic, StaffId by) {
-    ConversationRow row = inSight.lock(id, by);
+    Conversation row = inSight.lock(id, by);
     TopicView gone = topics.find(topic).orElseThrow(() -> Problem.notFound("topic"));
-    Snapshot before = books.snapshot(row);
+    Doing doing = books.doing(row, by);
     return conversations.removeTopic(row.id(), topic.value()) == 0
         ? Optional.empty()
-        : Optional.of(topicDone(row, EventKind.TOPIC_REMOVED, gone, by, before));
+        : Optional.of(topicDone(doing, EventKind.TOPIC_REMOVED, gone));
   }
 
   /** A topic may bring another promise with it. */
-  private UndoStep topicDone(
-      ConversationRow row, EventKind kind, TopicView topic, StaffId by, Snapshot before) {
+  private UndoStep topicDone(Doing doing, EventKind kind, TopicView topic) {
+    Conversation row = doing.row();
     books.save(row, row.state(), books.now());
-    long event = books.event(row, kind, by, topic.name());
-    return books.done(row, kind, new EntryId(event), before, List.of(event));
-  }
-
-  /** What came of taking a step back. */
-  public enum TakenBack {
-    DONE,
-    /** Something has happened to the conversation since. */
-    CHANGED_SINCE
-  }
-
-  /**
-   * Takes a step back, if nothing has happened to the conversation since. Whoever made the step may
-   * take it back also where it took the conversation out of their sight.
-   */
-  @Transactional
-  public TakenBack takeBack(UndoStep step, StaffId by) {
-    ConversationRow row = inSight.lockForUndo(step.conversation(), by);
-    if (!books.snapshot(row).equals(step.after())) {
-      return TakenBack.CHANGED_SINCE;
-    }
-    Snapshot before = step.before();
-    step.after().topics().stream()
-        .filter(topic -> !before.topics().contains(topic))
-        .forEach(topic -> conversations.removeTopic(row.id(), topic));
-    before.topics().forEach(topic -> conversations.addTopic(row.id(), topic));
-    conversations.setOwner(row.id(), before.owner());
-    conversations.setTeam(row.id(), before.team());
-    conversations.setHanded(row.id(), before.handed());
-    conversations.setStartedBy(row.id(), before.startedBy());
-    undelivered.restore(row, before.undelivered());
-    books.saveAsOpenedAt(row, before.state(), before.openedAt());
-    entries.clearWorkingSeconds(step.event().value());
-    long event = books.event(row, EventKind.UNDONE, by, step.kind().name());
-    events.publishEvent(new StepTakenBack(step.conversation(), step.event()));
-    events.publishEvent(new SightChanged(step.conversation(), row.spot()));
-    List<Long> touched = new ArrayList<>(List.of(step.event().value(), event));
-    touched.addAll(before.undelivered());
-    books.changed(row.id(), touched);
-    return TakenBack.DONE;
+    long event = books.event(row, kind, doing.by(), topic.name());
+    return books.done(doing, kind, new EntryId(event), List.of(event));
   }
 
   /** What a page shows of a conversation now. */
   @Transactional(readOnly = true)
   public Shown shown(ConversationId id, StaffId asking) {
     return undelivered.shown(inSight.row(id, asking));
-  }
-
-  /** What a conversation is called where a step on it could not be taken back. */
-  @Transactional(readOnly = true)
-  public String name(ConversationId id) {
-    return books.name(id);
   }
 }

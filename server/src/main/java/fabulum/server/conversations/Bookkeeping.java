@@ -4,9 +4,7 @@ import fabulum.core.conversation.ConversationState;
 import fabulum.core.promise.Promise;
 import fabulum.server.conversations.UndoStep.Snapshot;
 import fabulum.server.conversations.store.ConversationMapper;
-import fabulum.server.conversations.store.ConversationRow;
 import fabulum.server.conversations.store.EntryMapper;
-import fabulum.server.conversations.store.EntryRow;
 import fabulum.server.conversations.store.StandingRow;
 import fabulum.server.conversations.store.TopicRow;
 import fabulum.server.lines.LineId;
@@ -19,8 +17,10 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
@@ -31,7 +31,7 @@ import org.springframework.stereotype.Component;
  * lists. To be used within a transaction.
  */
 @Component
-class Bookkeeping {
+public class Bookkeeping {
   private final ConversationMapper conversations;
   private final EntryMapper entries;
   private final Lines lines;
@@ -54,18 +54,43 @@ class Bookkeeping {
     this.clock = clock;
   }
 
-  Instant now() {
+  /** Now. */
+  public Instant now() {
     return clock.instant();
   }
 
-  ConversationRow row(ConversationId id) {
+  /** The conversation, if there is one. */
+  public Optional<Conversation> find(ConversationId id) {
+    return conversations.find(id.value());
+  }
+
+  /** The conversation. */
+  public Conversation row(ConversationId id) {
     return conversations.find(id.value()).orElseThrow(() -> Problem.notFound("conversation"));
+  }
+
+  /** Those there are, in no promised order. */
+  public List<Conversation> list(List<ConversationId> ids) {
+    return ids.isEmpty()
+        ? List.of()
+        : conversations.listByIds(ids.stream().map(ConversationId::value).toList());
+  }
+
+  /** Entries, in the order of their time. */
+  public List<Entry> listEntries(List<EntryId> ids) {
+    return ids.isEmpty() ? List.of() : entries.listByIds(ids.stream().map(EntryId::value).toList());
+  }
+
+  /** The newest entries of a script that stand before a place, the newest first. */
+  public List<Entry> listNewest(
+      ConversationId id, @Nullable Instant beforeAt, @Nullable Long beforeId, int limit) {
+    return entries.listNewest(id.value(), beforeAt, beforeId, limit);
   }
 
   /**
    * Holds the row first and reads it then: read in one go, it could be as it was before the wait.
    */
-  ConversationRow lock(ConversationId id) {
+  public Conversation lock(ConversationId id) {
     return conversations
         .lock(id.value())
         .flatMap(conversations::find)
@@ -73,33 +98,40 @@ class Bookkeeping {
   }
 
   /** The customer's name, else the number. */
-  String name(ConversationId id) {
-    ConversationRow row = row(id);
+  public String name(ConversationId id) {
+    Conversation row = row(id);
     return row.customerName() == null ? row.address() : row.customerName();
   }
 
-  Set<Long> topicsOf(long conversation) {
+  /** What it is about. */
+  public Set<Long> topicsOf(long conversation) {
     return conversations.listTopics(List.of(conversation)).stream()
         .map(TopicRow::topicId)
         .collect(Collectors.toCollection(TreeSet::new));
   }
 
-  Map<Long, Set<Long>> topicsOfAll() {
+  /** What conversations are about, of those that are about something. */
+  public Map<Long, Set<Long>> topicsOfAll() {
     return TopicRow.byConversation(conversations.listAllTopics());
   }
 
+  /** What these are about, by conversation; those that are about nothing are left out. */
+  public Map<Long, Set<Long>> topicsOf(List<Long> ids) {
+    return ids.isEmpty() ? Map.of() : TopicRow.byConversation(conversations.listTopics(ids));
+  }
+
   /** Stores how it stands now; what opens by it has been open since then. */
-  void save(ConversationRow row, ConversationState after, Instant at) {
+  public void save(Conversation row, ConversationState after, Instant at) {
     boolean opens = after.isOpen() && !row.state().isOpen();
     save(row, after, opens ? at : row.openedAt(), topicsOf(row.id()));
   }
 
-  void saveAsOpenedAt(ConversationRow row, ConversationState after, Instant openedAt) {
+  void saveAsOpenedAt(Conversation row, ConversationState after, Instant openedAt) {
     save(row, after, openedAt, topicsOf(row.id()));
   }
 
   private void save(
-      ConversationRow row, ConversationState after, Instant openedAt, Set<Long> topicIds) {
+      Conversation row, ConversationState after, Instant openedAt, Set<Long> topicIds) {
     Instant due = due(new LineId(row.lineId()), after, topicIds);
     conversations.setStanding(row.id(), StandingRow.of(after, openedAt, due));
   }
@@ -116,19 +148,21 @@ class Bookkeeping {
   }
 
   /** Working seconds on the line from one instant to another; 0 when the second comes first. */
-  long workingSeconds(ConversationRow row, Instant from, Instant to) {
+  public long workingSeconds(Conversation row, Instant from, Instant to) {
     return to.isBefore(from)
         ? 0
         : lines.promise(new LineId(row.lineId())).hours().between(from, to).toSeconds();
   }
 
   /** Writes an event into the script. */
-  long event(ConversationRow row, EventKind kind, @Nullable StaffId by, @Nullable String words) {
+  public long event(
+      Conversation row, EventKind kind, @Nullable StaffId by, @Nullable String words) {
     return entries.insert(
-        EntryRow.event(row.id(), now(), kind, by == null ? null : by.value(), words, null));
+        Entry.event(row.id(), now(), kind, by == null ? null : by.value(), words, null));
   }
 
-  Snapshot snapshot(ConversationRow row) {
+  /** How a conversation stands now. */
+  public Snapshot snapshot(Conversation row) {
     return new Snapshot(
         row.state(),
         row.openedAt(),
@@ -140,22 +174,91 @@ class Bookkeeping {
         undelivered(row));
   }
 
-  private Set<Long> undelivered(ConversationRow row) {
+  private Set<Long> undelivered(Conversation row) {
     return row.failed()
-        ? entries.listNeedingHand(row.id()).stream().map(EntryRow::id).collect(Collectors.toSet())
+        ? entries.listNeedingHand(row.id()).stream().map(Entry::id).collect(Collectors.toSet())
         : Set.of();
   }
 
-  /** The step an act was, told to everybody. */
-  UndoStep done(
-      ConversationRow row, EventKind kind, EntryId event, Snapshot before, List<Long> touched) {
-    ConversationId id = new ConversationId(row.id());
-    Snapshot after = snapshot(row(id));
-    changed(row.id(), touched);
-    return new UndoStep(id, kind, event, before, after);
+  /** Somebody is about to do something with a conversation whose row is held. */
+  public record Doing(Conversation row, StaffId by, Snapshot before) {}
+
+  /** Notes how a conversation stands before somebody does something with it. */
+  public Doing doing(Conversation row, StaffId by) {
+    return new Doing(row, by, snapshot(row));
   }
 
-  void changed(long conversation, List<Long> touched) {
+  /** The step that an act was; told to the program in the same transaction. */
+  public UndoStep done(Doing doing, EventKind kind, EntryId event, List<Long> touched) {
+    ConversationId id = new ConversationId(doing.row().id());
+    Snapshot after = snapshot(row(id));
+    changed(id.value(), touched);
+    String name = UUID.randomUUID().toString();
+    UndoStep step = new UndoStep(name, doing.by(), id, kind, event, doing.before(), after);
+    events.publishEvent(new ActDone(step));
+    return step;
+  }
+
+  /** Lets a conversation be as it was, but for its script. */
+  public void restore(Conversation row, Snapshot now, Snapshot wanted) {
+    now.topics().stream()
+        .filter(topic -> !wanted.topics().contains(topic))
+        .forEach(topic -> conversations.removeTopic(row.id(), topic));
+    wanted.topics().forEach(topic -> conversations.addTopic(row.id(), topic));
+    conversations.setOwner(row.id(), wanted.owner());
+    conversations.setTeam(row.id(), wanted.team());
+    conversations.setHanded(row.id(), wanted.handed());
+    conversations.setStartedBy(row.id(), wanted.startedBy());
+    saveAsOpenedAt(row, wanted.state(), wanted.openedAt());
+  }
+
+  /** The working time that an act ended counts no more. */
+  public void clearWorkingSeconds(EntryId event) {
+    entries.clearWorkingSeconds(event.value());
+  }
+
+  /** Adds an entry to the script it names; the answer is its id. */
+  public long append(Entry entry) {
+    return entries.insert(entry);
+  }
+
+  /** An entry, if there is one. */
+  public Optional<Entry> findEntry(long id) {
+    return Optional.ofNullable(entries.find(id));
+  }
+
+  /** The entry with a reference, if there is one. */
+  public Optional<Entry> findByReference(String reference) {
+    return Optional.ofNullable(entries.findByReference(reference));
+  }
+
+  /** Gives a conversation another owner, or none. */
+  public void setOwner(Conversation row, @Nullable Long owner) {
+    conversations.setOwner(row.id(), owner);
+  }
+
+  /** Puts a conversation into the hands of a team, or back into those of its line's. */
+  public void setTeam(Conversation row, @Nullable Long team) {
+    conversations.setTeam(row.id(), team);
+  }
+
+  /** Keeps the event of the last handing over that nobody has acted on; null for none. */
+  public void setHanded(Conversation row, @Nullable Long entry) {
+    conversations.setHanded(row.id(), entry);
+  }
+
+  /** Keeps who wrote first since it was opened; null for the customer. */
+  public void setStartedBy(Conversation row, @Nullable Long staff) {
+    conversations.setStartedBy(row.id(), staff);
+  }
+
+  /** Keeps what was said last. */
+  public void setLast(Conversation row, Instant at, String words, SpokeLast by) {
+    conversations.setLast(row.id(), at, Conversation.beginning(words), by);
+  }
+
+  /** Raises the version and tells the program, in this transaction and after it. */
+  public void changed(long conversation, List<Long> touched) {
     conversations.nextVersion(conversation);
     events.publishEvent(ConversationChanged.of(conversation, touched));
   }

@@ -4,9 +4,7 @@ import fabulum.core.conversation.Back;
 import fabulum.core.conversation.ConversationState;
 import fabulum.core.phone.Sender;
 import fabulum.server.conversations.store.ConversationMapper;
-import fabulum.server.conversations.store.ConversationRow;
 import fabulum.server.conversations.store.EntryMapper;
-import fabulum.server.conversations.store.EntryRow;
 import fabulum.server.customers.CustomerId;
 import fabulum.server.customers.Customers;
 import fabulum.server.customers.NumberId;
@@ -21,8 +19,8 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /**
- * What comes in, and which conversation it belongs to. Every change locks the conversation, so that
- * two at once follow each other.
+ * Which conversation something belongs to, and its beginning. Every change locks the conversation,
+ * so that two at once follow each other.
  */
 @Service
 public class Conversations {
@@ -30,7 +28,6 @@ public class Conversations {
   private final EntryMapper entries;
   private final Customers customers;
   private final Bookkeeping books;
-  private final GivingOutWork giving;
   private final ApplicationEventPublisher events;
 
   Conversations(
@@ -38,49 +35,48 @@ public class Conversations {
       EntryMapper entries,
       Customers customers,
       Bookkeeping books,
-      GivingOutWork giving,
       ApplicationEventPublisher events) {
     this.conversations = conversations;
     this.entries = entries;
     this.customers = customers;
     this.books = books;
-    this.giving = giving;
     this.events = events;
   }
 
   /**
-   * Takes in a text from a customer.
+   * A text that was taken in.
    *
-   * @return false when it was already here
+   * @param newWait whether nobody had waited before it
+   * @param touched the entries that this wrote into the script
    */
-  @Transactional
-  public boolean receive(ReceivedText text) {
-    if (entries.existsReceived(text.networkId())) {
-      return false;
-    }
+  public record Received(ConversationId id, boolean newWait, List<Long> touched) {}
+
+  /**
+   * Takes in a text from a customer, which is not here yet: adds it to the script and moves the
+   * turn. To be used within a transaction, which then tells of the change.
+   */
+  public Received receive(ReceivedText text) {
     NumberId number = customers.numberOf(text.from());
-    Optional<ConversationRow> known =
+    Optional<Conversation> known =
         conversations
             .lockByLineAndNumber(text.line().value(), number.value())
             .flatMap(conversations::find);
-    long id = known.map(ConversationRow::id).orElseGet(() -> begin(text, number));
+    long id = known.map(Conversation::id).orElseGet(() -> begin(text, number));
     List<Long> touched = new ArrayList<>();
-    touched.add(entries.insert(EntryRow.received(id, text.when(), text.words(), text.networkId())));
+    touched.add(entries.insert(Entry.received(id, text.when(), text.words(), text.networkId())));
     Instant at = text.when().at();
     // A text that comes late stands where it belongs, and does not pass for the last one.
     if (known.isEmpty() || !at.isBefore(known.get().lastAt())) {
-      conversations.setLast(id, at, ConversationRow.beginning(text.words()), SpokeLast.CUSTOMER);
+      conversations.setLast(id, at, Conversation.beginning(text.words()), SpokeLast.CUSTOMER);
     }
+    boolean newWait = known.map(row -> row.state().waitingSince().isEmpty()).orElse(true);
     if (!text.when().history()) {
-      boolean newWait = known.map(row -> row.state().waitingSince().isEmpty()).orElse(true);
       known.ifPresent(row -> touched.addAll(customerWrote(row, at)));
-      touched.addAll(giving.arrived(new ConversationId(id), newWait));
     }
-    books.changed(id, touched);
-    return true;
+    return new Received(new ConversationId(id), newWait, touched);
   }
 
-  private List<Long> customerWrote(ConversationRow row, Instant at) {
+  private List<Long> customerWrote(Conversation row, Instant at) {
     ConversationState before = row.state();
     ConversationState after = before.customerWrote(at);
     books.save(row, after, at);
@@ -142,11 +138,6 @@ public class Conversations {
   /** Holds it until the transaction ends; false when there is no such conversation. */
   public boolean hold(ConversationId id) {
     return conversations.lock(id.value()).isPresent();
-  }
-
-  /** When the newest text the network told us of was received. */
-  public Optional<Instant> findLastReceived() {
-    return Optional.ofNullable(entries.findLastReceived());
   }
 
   /**

@@ -1,7 +1,6 @@
 package fabulum.server.conversations;
 
 import fabulum.server.conversations.store.EntryMapper;
-import fabulum.server.conversations.store.EntryRow;
 import fabulum.server.conversations.store.MentionRow;
 import fabulum.server.people.People;
 import fabulum.server.people.StaffView;
@@ -13,7 +12,7 @@ import org.springframework.stereotype.Component;
 
 /** Entries as they are told. What was withdrawn has no words. */
 @Component
-class EntryViews {
+public class EntryViews {
   private final EntryMapper entries;
   private final People people;
 
@@ -22,7 +21,8 @@ class EntryViews {
     this.people = people;
   }
 
-  List<EntryView> of(List<EntryRow> rows) {
+  /** Entries as they are told, in the same order. */
+  public List<EntryView> of(List<Entry> rows) {
     Map<Long, StaffView> staff = people.byId();
     Map<Long, List<Long>> mentions = mentions(rows);
     return rows.stream()
@@ -30,9 +30,9 @@ class EntryViews {
         .toList();
   }
 
-  private Map<Long, List<Long>> mentions(List<EntryRow> rows) {
+  private Map<Long, List<Long>> mentions(List<Entry> rows) {
     List<Long> notes =
-        rows.stream().filter(row -> row.kind() == EntryKind.NOTE).map(EntryRow::id).toList();
+        rows.stream().filter(row -> row.kind() == EntryKind.NOTE).map(Entry::id).toList();
     return notes.isEmpty()
         ? Map.of()
         : entries.listMentions(notes).stream()
@@ -42,7 +42,7 @@ class EntryViews {
                     Collectors.mapping(MentionRow::staffId, Collectors.toList())));
   }
 
-  private static EntryView view(EntryRow row, Map<Long, StaffView> staff, List<Long> mentions) {
+  private static EntryView view(Entry row, Map<Long, StaffView> staff, List<Long> mentions) {
     return new EntryView(
         row.id(),
         row.conversationId(),

@@ -1,13 +1,13 @@
 package fabulum.server.conversations;
 
 import fabulum.core.access.Act;
-import fabulum.server.conversations.store.ConversationRow;
+import fabulum.core.access.Sight;
 import fabulum.server.conversations.store.EntryMapper;
-import fabulum.server.conversations.store.EntryRow;
 import fabulum.server.lines.Sights;
 import fabulum.server.people.Permits;
 import fabulum.server.people.StaffId;
 import fabulum.server.platform.Problem;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
@@ -16,7 +16,7 @@ import org.springframework.stereotype.Component;
  * they may act is asked only of what they see.
  */
 @Component
-class InSight {
+public class InSight {
   private final Bookkeeping books;
   private final Sights sights;
   private final Permits permits;
@@ -36,13 +36,20 @@ class InSight {
     this.entries = entries;
   }
 
-  ConversationRow row(ConversationId id, StaffId asking) {
+  /** The conversation, as far as somebody sees it. */
+  public Conversation row(ConversationId id, StaffId asking) {
     return seen(books.row(id), asking);
   }
 
+  /** Which of these somebody sees, in no promised order. */
+  public List<Conversation> list(List<ConversationId> ids, StaffId asking) {
+    Sight sight = sights.of(asking);
+    return books.list(ids).stream().filter(row -> sight.sees(row.spot())).toList();
+  }
+
   /** Holds the row for an act of somebody who may work. */
-  ConversationRow lock(ConversationId id, StaffId by) {
-    ConversationRow row = seen(books.lock(id), by);
+  public Conversation lock(ConversationId id, StaffId by) {
+    Conversation row = seen(books.lock(id), by);
     permits.require(by, Act.WORK);
     return row;
   }
@@ -53,8 +60,8 @@ class InSight {
    *
    * @param shown what the page showed; null to act whatever stands there
    */
-  ConversationRow lockToPutAway(ConversationId id, @Nullable Shown shown, StaffId by) {
-    ConversationRow row = lock(id, by);
+  Conversation lockToPutAway(ConversationId id, @Nullable Shown shown, StaffId by) {
+    Conversation row = lock(id, by);
     if (shown != null) {
       entries
           .findFirstReceivedAfter(row.id(), shown.newest())
@@ -71,8 +78,8 @@ class InSight {
     return row;
   }
 
-  private static String quoted(EntryRow text) {
-    return "“" + ConversationRow.beginning(String.valueOf(text.words())) + "”";
+  private static String quoted(Entry text) {
+    return "“" + Conversation.beginning(String.valueOf(text.words())) + "”";
   }
 
   private static Problem newMeanwhile(String what) {
@@ -83,12 +90,12 @@ class InSight {
   /**
    * Holds the row for somebody who takes back what they did to it; they may not see it any more.
    */
-  ConversationRow lockForUndo(ConversationId id, StaffId by) {
+  public Conversation lockForUndo(ConversationId id, StaffId by) {
     permits.require(by, Act.WORK);
     return books.lock(id);
   }
 
-  private ConversationRow seen(ConversationRow row, StaffId asking) {
+  private Conversation seen(Conversation row, StaffId asking) {
     if (!sights.of(asking).sees(row.spot())) {
       throw Problem.notFound("conversation");
     }

@@ -1,7 +1,6 @@
 package fabulum.server.conversations;
 
 import fabulum.server.conversations.store.ConversationMapper;
-import fabulum.server.conversations.store.ConversationRow;
 import fabulum.server.lines.LineId;
 import fabulum.server.platform.Steadily;
 import java.util.List;
@@ -50,7 +49,7 @@ public class Reckoning {
   public int reckonDue() {
     AtomicInteger changed = new AtomicInteger();
     Map<Long, Set<Long>> topics = books.topicsOfAll();
-    for (ConversationRow listed : conversations.listWaiting()) {
+    for (Conversation listed : conversations.listWaiting()) {
       if (isDueOtherwise(listed, topics.getOrDefault(listed.id(), Set.of()))) {
         steadily.attempt(listed.id(), id -> changed.addAndGet(reckon(new ConversationId(id))));
       }
@@ -61,7 +60,7 @@ public class Reckoning {
   private int reckon(ConversationId id) {
     return Objects.requireNonNull(
         transactions.execute(status -> {
-          ConversationRow row = books.lock(id);
+          Conversation row = books.lock(id);
           if (!isDueOtherwise(row, books.topicsOf(row.id()))) {
             return 0;
           }
@@ -71,7 +70,7 @@ public class Reckoning {
         }));
   }
 
-  private boolean isDueOtherwise(ConversationRow row, Set<Long> topics) {
+  private boolean isDueOtherwise(Conversation row, Set<Long> topics) {
     return !Objects.equals(row.dueAt(), books.due(new LineId(row.lineId()), row.state(), topics));
   }
 }

@@ -3,7 +3,6 @@ package fabulum.server.conversations;
 import fabulum.core.conversation.Back;
 import fabulum.core.conversation.ConversationState;
 import fabulum.server.conversations.store.ConversationMapper;
-import fabulum.server.conversations.store.ConversationRow;
 import fabulum.server.platform.Steadily;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
@@ -18,7 +17,7 @@ import org.springframework.transaction.support.TransactionTemplate;
  * running comes back at the start.
  */
 @Component
-class Returns {
+public class Returns {
   private static final Logger log = LoggerFactory.getLogger(Returns.class);
   private static final int AT_ONCE = 200;
 
@@ -34,8 +33,9 @@ class Returns {
     this.transactions = transactions;
   }
 
+  /** Brings back what is due now. */
   @Scheduled(initialDelay = 1, fixedDelay = 1, timeUnit = TimeUnit.SECONDS)
-  void bringBack() {
+  public void bringBack() {
     try {
       steadily.each(
           conversations.listReturning(books.now(), AT_ONCE + steadily.failing()),
@@ -46,7 +46,7 @@ class Returns {
   }
 
   private void bringBack(ConversationId id) {
-    ConversationRow row = books.lock(id);
+    Conversation row = books.lock(id);
     ConversationState after = row.state().cameBack(books.now());
     if (!after.equals(row.state())) {
       books.save(row, after, books.now());

@@ -3,4 +3,4 @@ package fabulum.server.conversations;
 import fabulum.server.topics.TopicId;
 
 /** Every conversation that had one topic has the other instead. */
-record TopicsMerged(TopicId from, TopicId into) {}
+public record TopicsMerged(TopicId from, TopicId into) {}

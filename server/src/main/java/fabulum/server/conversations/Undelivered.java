@@ -3,9 +3,7 @@ package fabulum.server.conversations;
 import fabulum.core.conversation.ConversationState;
 import fabulum.core.delivery.Failure;
 import fabulum.server.conversations.store.ConversationMapper;
-import fabulum.server.conversations.store.ConversationRow;
 import fabulum.server.conversations.store.EntryMapper;
-import fabulum.server.conversations.store.EntryRow;
 import java.time.Instant;
 import java.util.Collection;
 import java.util.Comparator;
@@ -23,7 +21,7 @@ import org.springframework.stereotype.Component;
  * transaction that holds the conversation.
  */
 @Component
-class Undelivered {
+public class Undelivered {
   private final ConversationMapper conversations;
   private final EntryMapper entries;
   private final Bookkeeping books;
@@ -35,7 +33,7 @@ class Undelivered {
   }
 
   /** A text was not delivered, and needs a hand. */
-  void mark(ConversationRow row, EntryRow text, Failure failure, String reason) {
+  public void mark(Conversation row, Entry text, Failure failure, String reason) {
     entries.setWaitedSince(text.id(), failure.waiting());
     entries.setNeedsHand(text.id(), true);
     conversations.setFailed(row.id(), true, reason);
@@ -43,47 +41,47 @@ class Undelivered {
   }
 
   /** The ids of those of a conversation that nobody has dealt with. */
-  Set<Long> of(ConversationRow row) {
-    return listOf(row).stream().map(EntryRow::id).collect(Collectors.toSet());
+  Set<Long> of(Conversation row) {
+    return listOf(row).stream().map(Entry::id).collect(Collectors.toSet());
   }
 
   /** What a page shows of a conversation now. */
-  Shown shown(ConversationRow row) {
+  public Shown shown(Conversation row) {
     return new Shown(entries.getLastId(row.id()), of(row));
   }
 
   /** Those of a conversation that nobody has dealt with; the newest first. */
-  List<EntryRow> listOf(ConversationRow row) {
+  public List<Entry> listOf(Conversation row) {
     return row.failed() ? entries.listNeedingHand(row.id()) : List.of();
   }
 
   /** Somebody has dealt with all of them. The answer is which they were. */
-  Set<Long> settleAll(ConversationRow row) {
+  Set<Long> settleAll(Conversation row) {
     Set<Long> all = of(row);
     settle(row, all);
     return all;
   }
 
-  private void settle(ConversationRow row, Collection<Long> which) {
+  private void settle(Conversation row, Collection<Long> which) {
     if (which.isEmpty()) {
       return;
     }
     which.forEach(id -> entries.setNeedsHand(id, false));
-    List<EntryRow> left = entries.listNeedingHand(row.id());
+    List<Entry> left = entries.listNeedingHand(row.id());
     conversations.setFailed(
         row.id(), !left.isEmpty(), left.isEmpty() ? null : left.get(0).failureReason());
   }
 
   /** Somebody has dealt with one of them. The answer is how the conversation then stands. */
-  ConversationState settle(ConversationRow row, long text) {
+  public ConversationState settle(Conversation row, long text) {
     settle(row, Set.of(text));
     Stream<Instant> unanswered = Stream.ofNullable(entries.findFirstUnanswered(row.id()));
     Optional<Instant> left = Stream.concat(unanswered, waits(row)).min(Comparator.naturalOrder());
     return row.state().dealtWith(left, books.now());
   }
 
-  private Stream<Instant> waits(ConversationRow row) {
-    return listOf(row).stream().map(EntryRow::answeredSince).filter(Objects::nonNull);
+  private Stream<Instant> waits(Conversation row) {
+    return listOf(row).stream().map(Entry::answeredSince).filter(Objects::nonNull);
   }
 
   /**
@@ -92,7 +90,7 @@ class Undelivered {
    *
    * @param again the text that was not delivered and is sent again with this answer; 0 for none
    */
-  ConversationState answered(ConversationRow row, Instant at, long again) {
+  public ConversationState answered(Conversation row, Instant at, long again) {
     if (again != 0) {
       settle(row, Set.of(again));
     }
@@ -101,11 +99,11 @@ class Undelivered {
   }
 
   /** Lets exactly these need a hand. */
-  void restore(ConversationRow row, Set<Long> needing) {
+  public void restore(Conversation row, Set<Long> needing) {
     Set<Long> now = of(row);
     now.stream().filter(id -> !needing.contains(id)).forEach(id -> entries.setNeedsHand(id, false));
     needing.stream().filter(id -> !now.contains(id)).forEach(id -> entries.setNeedsHand(id, true));
-    List<EntryRow> left = needing.isEmpty() ? List.of() : entries.listNeedingHand(row.id());
+    List<Entry> left = needing.isEmpty() ? List.of() : entries.listNeedingHand(row.id());
     conversations.setFailed(
         row.id(), !left.isEmpty(), left.isEmpty() ? null : left.get(0).failureReason());
   }

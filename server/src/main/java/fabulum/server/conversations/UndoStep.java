@@ -1,6 +1,7 @@
 package fabulum.server.conversations;
 
 import fabulum.core.conversation.ConversationState;
+import fabulum.server.people.StaffId;
 import java.time.Instant;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -8,10 +9,18 @@ import org.jspecify.annotations.Nullable;
 /**
  * One act on one conversation, as far as it must be known to take it back.
  *
+ * @param name by which it is taken back, unique; several acts can be given one name
+ * @param by who did it
  * @param event the entry that tells of it
  */
 public record UndoStep(
-    ConversationId conversation, EventKind kind, EntryId event, Snapshot before, Snapshot after) {
+    String name,
+    StaffId by,
+    ConversationId conversation,
+    EventKind kind,
+    EntryId event,
+    Snapshot before,
+    Snapshot after) {
 
   /**
    * A conversation at one moment.

@@ -1,4 +1,4 @@
-/** Conversations, their script, the inbox and drafts. */
+/** Conversations: their script, whose turn it is, what is done with them. */
 @ApplicationModule(allowedDependencies = {"platform", "people", "lines", "customers", "topics"})
 @NullMarked
 package fabulum.server.conversations;

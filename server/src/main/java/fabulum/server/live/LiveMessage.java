@@ -1,10 +1,10 @@
 package fabulum.server.live;
 
 import fabulum.core.notice.Channel;
-import fabulum.server.conversations.ConversationView;
 import fabulum.server.conversations.EntryView;
-import fabulum.server.conversations.Watchers.Watched;
+import fabulum.server.inbox.ConversationView;
 import fabulum.server.notices.NoticeView;
+import fabulum.server.presence.Watchers.Watched;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 

@@ -3,11 +3,11 @@ package fabulum.server.live;
 import fabulum.core.access.Sight;
 import fabulum.core.access.Spot;
 import fabulum.server.conversations.ConversationChanged;
-import fabulum.server.conversations.ConversationView;
 import fabulum.server.conversations.EntryView;
-import fabulum.server.conversations.Inbox;
 import fabulum.server.conversations.SightChanged;
-import fabulum.server.conversations.Watchers;
+import fabulum.server.inbox.ConversationView;
+import fabulum.server.inbox.Inbox;
+import fabulum.server.inbox.Scripts;
 import fabulum.server.lines.Sights;
 import fabulum.server.notices.NoticeGiven;
 import fabulum.server.notices.Notices;
@@ -18,6 +18,7 @@ import fabulum.server.people.SignedIn;
 import fabulum.server.people.StaffId;
 import fabulum.server.people.StaffView;
 import fabulum.server.platform.Troubles;
+import fabulum.server.presence.Watchers;
 import fabulum.server.setup.SetUpChanged;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -53,6 +54,7 @@ public class LiveStream implements SmartLifecycle {
   private static final int REMEMBERED = 2_000;
 
   private final Inbox inbox;
+  private final Scripts scripts;
   private final Watchers watchers;
   private final Notices notices;
   private final Sights sights;
@@ -63,8 +65,15 @@ public class LiveStream implements SmartLifecycle {
   private final Deque<Told> remembered = new ArrayDeque<>();
   private long last;
 
-  LiveStream(Inbox inbox, Watchers watchers, Notices notices, Sights sights, SignIns signIns) {
+  LiveStream(
+      Inbox inbox,
+      Scripts scripts,
+      Watchers watchers,
+      Notices notices,
+      Sights sights,
+      SignIns signIns) {
     this.inbox = inbox;
+    this.scripts = scripts;
     this.watchers = watchers;
     this.notices = notices;
     this.sights = sights;
@@ -83,7 +92,7 @@ public class LiveStream implements SmartLifecycle {
   void changed(ConversationChanged change) {
     tellLater(() -> {
       // Entries first: the row is then at least as new as they are, and never contradicts them.
-      List<EntryView> entries = inbox.entries(change.entries());
+      List<EntryView> entries = scripts.entries(change.entries());
       inbox
           .find(change.id())
           .ifPresent(row ->

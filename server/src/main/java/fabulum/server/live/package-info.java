@@ -1,6 +1,15 @@
 /** Changes told to open browsers as they happen. */
 @ApplicationModule(
-    allowedDependencies = {"platform", "people", "lines", "conversations", "notices", "setup"})
+    allowedDependencies = {
+      "platform",
+      "people",
+      "lines",
+      "conversations",
+      "inbox",
+      "presence",
+      "notices",
+      "setup"
+    })
 @NullMarked
 package fabulum.server.live;
 

@@ -4,7 +4,6 @@ import fabulum.core.delivery.Gateway;
 import fabulum.core.delivery.Gateway.GatewayUnavailable;
 import fabulum.core.delivery.Gateway.IncomingText;
 import fabulum.core.delivery.Gateway.Listing;
-import fabulum.server.conversations.Conversations;
 import fabulum.server.platform.Problem;
 import java.time.Clock;
 import java.time.Duration;
@@ -37,7 +36,7 @@ class CatchUp {
   private final Gateway gateway;
   private final Inbound inbound;
   private final KeptAside kept;
-  private final Conversations conversations;
+  private final Arrivals arrivals;
   private final NetworkSettings settings;
   private final Clock clock;
   private volatile @Nullable Instant caughtUpTo;
@@ -46,13 +45,13 @@ class CatchUp {
       Gateway gateway,
       Inbound inbound,
       KeptAside kept,
-      Conversations conversations,
+      Arrivals arrivals,
       NetworkSettings settings,
       Clock clock) {
     this.gateway = gateway;
     this.inbound = inbound;
     this.kept = kept;
-    this.conversations = conversations;
+    this.arrivals = arrivals;
     this.settings = settings;
     this.clock = clock;
   }
@@ -95,7 +94,7 @@ class CatchUp {
     if (last != null) {
       return last.minus(OVERLAP);
     }
-    return conversations
+    return arrivals
         .findLastReceived()
         .map(newest -> newest.minus(AT_START))
         .orElse(now.minus(WITHOUT_ANY));

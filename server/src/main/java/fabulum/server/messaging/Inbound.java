@@ -6,13 +6,11 @@ import fabulum.core.delivery.Gateway.IncomingText;
 import fabulum.core.phone.NumberReader;
 import fabulum.core.phone.Region;
 import fabulum.core.phone.Sender;
-import fabulum.server.conversations.Conversations;
-import fabulum.server.conversations.Deliveries;
-import fabulum.server.conversations.Deliveries.Report;
 import fabulum.server.conversations.ReceivedText;
 import fabulum.server.lines.LineId;
 import fabulum.server.lines.LineView;
 import fabulum.server.lines.Lines;
+import fabulum.server.messaging.Deliveries.Report;
 import fabulum.server.messaging.store.UnreportedMapper;
 import fabulum.server.platform.Problem;
 import fabulum.server.platform.Problem.FieldProblem;
@@ -43,7 +41,7 @@ public class Inbound {
   /** Our lines' numbers come with their country code. */
   private static final String WORLD = "ZZ";
 
-  private final Conversations conversations;
+  private final Arrivals arrivals;
   private final Deliveries deliveries;
   private final UnreportedMapper unreported;
   private final Lines lines;
@@ -52,13 +50,13 @@ public class Inbound {
   private final NumberReader numbers = new NumberReader();
 
   Inbound(
-      Conversations conversations,
+      Arrivals arrivals,
       Deliveries deliveries,
       UnreportedMapper unreported,
       Lines lines,
       NetworkSettings settings,
       Clock clock) {
-    this.conversations = conversations;
+    this.arrivals = arrivals;
     this.deliveries = deliveries;
     this.unreported = unreported;
     this.lines = lines;
@@ -151,7 +149,7 @@ public class Inbound {
   private boolean storeOnce(ReceivedText text) {
     for (int tries = 1; ; tries++) {
       try {
-        return conversations.receive(text);
+        return arrivals.receive(text);
       } catch (DuplicateKeyException | ConcurrencyFailureException race) {
         if (tries == TRIES) {
           throw race;

@@ -5,7 +5,7 @@ import fabulum.core.delivery.DeliveryState;
 import fabulum.core.delivery.Gateway;
 import fabulum.core.delivery.Gateway.LookUp;
 import fabulum.core.delivery.ReportPlan;
-import fabulum.server.conversations.Deliveries.Report;
+import fabulum.server.messaging.Deliveries.Report;
 import fabulum.server.messaging.store.UnreportedMapper;
 import fabulum.server.messaging.store.UnreportedRow;
 import fabulum.server.platform.Steadily;

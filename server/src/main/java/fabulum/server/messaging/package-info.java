@@ -1,6 +1,14 @@
 /** Texts in and out: the webhook, the outbox and its dispatcher. */
 @ApplicationModule(
-    allowedDependencies = {"platform", "people", "lines", "customers", "conversations"})
+    allowedDependencies = {
+      "platform",
+      "people",
+      "lines",
+      "customers",
+      "conversations",
+      "ownership",
+      "writing"
+    })
 @NullMarked
 package fabulum.server.messaging;
 

@@ -1,7 +1,7 @@
 package fabulum.server.notices;
 
 import fabulum.core.notice.Kind;
-import fabulum.server.conversations.ConversationView;
+import fabulum.server.inbox.ConversationView;
 import java.time.Instant;
 
 /**

@@ -6,21 +6,19 @@ import fabulum.core.attendance.Presence;
 import fabulum.core.conversation.Group;
 import fabulum.core.notice.Kind;
 import fabulum.core.notice.Receivers;
-import fabulum.server.conversations.ColleagueMentioned;
-import fabulum.server.conversations.ConversationArrived;
-import fabulum.server.conversations.ConversationHanded;
 import fabulum.server.conversations.ConversationId;
-import fabulum.server.conversations.ConversationView;
 import fabulum.server.conversations.EntryId;
-import fabulum.server.conversations.Inbox;
-import fabulum.server.conversations.StepTakenBack;
-import fabulum.server.conversations.TextNotDelivered;
-import fabulum.server.conversations.Watchers;
+import fabulum.server.inbox.ConversationView;
+import fabulum.server.inbox.Inbox;
+import fabulum.server.inbox.Scripts;
 import fabulum.server.lines.LineId;
 import fabulum.server.lines.Lines;
+import fabulum.server.messaging.TextNotDelivered;
 import fabulum.server.notices.Telling.Notice;
 import fabulum.server.notices.store.NoticeMapper;
 import fabulum.server.notices.store.NoticeRow;
+import fabulum.server.ownership.ConversationArrived;
+import fabulum.server.ownership.ConversationHanded;
 import fabulum.server.people.Attendances;
 import fabulum.server.people.People;
 import fabulum.server.people.Permits;
@@ -28,6 +26,9 @@ import fabulum.server.people.StaffId;
 import fabulum.server.people.StaffView;
 import fabulum.server.people.TeamId;
 import fabulum.server.people.Teams;
+import fabulum.server.presence.Watchers;
+import fabulum.server.undo.StepTakenBack;
+import fabulum.server.writing.ColleagueMentioned;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
@@ -50,6 +51,7 @@ public class Notices {
   private final NoticeMapper notices;
   private final Telling telling;
   private final Inbox inbox;
+  private final Scripts scripts;
   private final Lines lines;
   private final Teams teams;
   private final People people;
@@ -61,6 +63,7 @@ public class Notices {
       NoticeMapper notices,
       Telling telling,
       Inbox inbox,
+      Scripts scripts,
       Lines lines,
       Teams teams,
       People people,
@@ -70,6 +73,7 @@ public class Notices {
     this.notices = notices;
     this.telling = telling;
     this.inbox = inbox;
+    this.scripts = scripts;
     this.lines = lines;
     this.teams = teams;
     this.people = people;
@@ -189,7 +193,7 @@ public class Notices {
   }
 
   private String note(EntryId id) {
-    return inbox.entries(List.of(id)).stream()
+    return scripts.entries(List.of(id)).stream()
         .map(entry -> Optional.ofNullable(entry.words()).orElse(""))
         .findFirst()
         .orElse("");

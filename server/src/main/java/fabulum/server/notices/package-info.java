@@ -1,5 +1,18 @@
 /** Telling people what came, what names them, and what is soon late or late. */
-@ApplicationModule(allowedDependencies = {"platform", "people", "mail", "lines", "conversations"})
+@ApplicationModule(
+    allowedDependencies = {
+      "platform",
+      "people",
+      "mail",
+      "lines",
+      "conversations",
+      "inbox",
+      "ownership",
+      "presence",
+      "writing",
+      "undo",
+      "messaging"
+    })
 @NullMarked
 package fabulum.server.notices;
 

@@ -4,16 +4,15 @@ import fabulum.core.access.Act;
 import fabulum.core.access.Role;
 import fabulum.core.attendance.Presence;
 import fabulum.server.conversations.ConversationId;
-import fabulum.server.conversations.ConversationView;
-import fabulum.server.conversations.Desks;
-import fabulum.server.conversations.Desks.Desk;
-import fabulum.server.conversations.HandTo;
-import fabulum.server.conversations.Inbox;
-import fabulum.server.conversations.OwnedWork;
-import fabulum.server.conversations.Owning;
 import fabulum.server.conversations.UndoStep;
-import fabulum.server.conversations.Undoing;
+import fabulum.server.inbox.ConversationView;
+import fabulum.server.inbox.Inbox;
+import fabulum.server.inbox.Workload;
+import fabulum.server.inbox.Workload.Load;
 import fabulum.server.office.OfficeView.PersonAtWork;
+import fabulum.server.ownership.HandTo;
+import fabulum.server.ownership.OwnedWork;
+import fabulum.server.ownership.Ownership;
 import fabulum.server.people.Attendances;
 import fabulum.server.people.Limits;
 import fabulum.server.people.People;
@@ -22,6 +21,7 @@ import fabulum.server.people.Permits;
 import fabulum.server.people.StaffId;
 import fabulum.server.people.StaffView;
 import fabulum.server.people.Teams;
+import fabulum.server.undo.Undo;
 import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;
@@ -40,11 +40,11 @@ public class Office {
   private final Permits permits;
   private final Attendances attendances;
   private final Limits limits;
-  private final Desks desks;
+  private final Workload workload;
   private final Inbox inbox;
-  private final Owning owning;
+  private final Ownership owning;
   private final OwnedWork work;
-  private final Undoing undoing;
+  private final Undo undo;
 
   Office(
       People people,
@@ -53,28 +53,28 @@ public class Office {
       Permits permits,
       Attendances attendances,
       Limits limits,
-      Desks desks,
+      Workload workload,
       Inbox inbox,
-      Owning owning,
+      Ownership owning,
       OwnedWork work,
-      Undoing undoing) {
+      Undo undo) {
     this.people = people;
     this.setUp = setUp;
     this.teams = teams;
     this.permits = permits;
     this.attendances = attendances;
     this.limits = limits;
-    this.desks = desks;
+    this.workload = workload;
     this.inbox = inbox;
     this.owning = owning;
     this.work = work;
-    this.undoing = undoing;
+    this.undo = undo;
   }
 
   /** How the front office stands, for leads. */
   public OfficeView view(StaffId asking) {
     permits.require(asking, Act.LEAD);
-    Map<Long, Desk> all = desks.list(asking);
+    Map<Long, Load> all = workload.list(asking);
     Map<Long, Instant> answered = people.lastAnswers();
     Map<Long, Integer> most = limits.all();
     List<PersonAtWork> working =
@@ -83,16 +83,16 @@ public class Office {
             .map(staff ->
                 person(
                     staff,
-                    all.getOrDefault(staff.id(), Desk.EMPTY),
+                    all.getOrDefault(staff.id(), Load.EMPTY),
                     most.get(staff.id()),
                     answered.get(staff.id())))
             .sorted(Comparator.comparing((PersonAtWork one) -> !one.in()))
             .toList();
-    return new OfficeView(working, all.getOrDefault(Desks.NOBODY, Desk.EMPTY));
+    return new OfficeView(working, all.getOrDefault(Workload.NOBODY, Load.EMPTY));
   }
 
   private PersonAtWork person(
-      StaffView staff, Desk desk, @Nullable Integer limit, @Nullable Instant answeredAt) {
+      StaffView staff, Load desk, @Nullable Integer limit, @Nullable Instant answeredAt) {
     StaffId id = new StaffId(staff.id());
     Presence presence = attendances.presence(id);
     StaffView cover =
@@ -146,7 +146,17 @@ public class Office {
     List<UndoStep> steps = work.handAll(ids, from, to, by);
     boolean meant = to.person() != null;
     long nobodys = steps.stream().filter(step -> meant && step.after().owner() == null).count();
-    return new Moved(steps.size(), (int) nobodys, undoing.keep(by, steps));
+    return new Moved(steps.size(), (int) nobodys, together(steps));
+  }
+
+  /** Steps of one move are taken back together. */
+  private @Nullable String together(List<UndoStep> steps) {
+    if (steps.isEmpty()) {
+      return null;
+    }
+    String name = steps.get(0).name();
+    steps.forEach(step -> undo.join(step, name));
+    return name;
   }
 
   /**

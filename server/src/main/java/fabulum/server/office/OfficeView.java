@@ -1,7 +1,7 @@
 package fabulum.server.office;
 
 import fabulum.core.attendance.Presence;
-import fabulum.server.conversations.Desks.Desk;
+import fabulum.server.inbox.Workload.Load;
 import fabulum.server.people.StaffView;
 import java.time.Instant;
 import java.util.List;
@@ -13,7 +13,7 @@ import org.jspecify.annotations.Nullable;
  * @param people everybody who works here, those who are in first
  * @param nobodys what nobody owns
  */
-public record OfficeView(List<PersonAtWork> people, Desk nobodys) {
+public record OfficeView(List<PersonAtWork> people, Load nobodys) {
   public OfficeView {
     people = List.copyOf(people);
   }
@@ -35,6 +35,6 @@ public record OfficeView(List<PersonAtWork> people, Desk nobodys) {
       @Nullable StaffView cover,
       List<Long> teams,
       @Nullable Integer limit,
-      Desk desk,
+      Load desk,
       @Nullable Instant answeredAt) {}
 }

@@ -1,5 +1,15 @@
 /** The whole front office at a glance, and moving work about in it. */
-@ApplicationModule(allowedDependencies = {"platform", "mail", "people", "lines", "conversations"})
+@ApplicationModule(
+    allowedDependencies = {
+      "platform",
+      "mail",
+      "people",
+      "lines",
+      "conversations",
+      "inbox",
+      "ownership",
+      "undo"
+    })
 @NullMarked
 package fabulum.server.office;
 

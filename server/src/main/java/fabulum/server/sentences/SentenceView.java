@@ -1,7 +1,7 @@
 package fabulum.server.sentences;
 
 import fabulum.core.conversation.Group;
-import fabulum.server.conversations.ListOrder;
+import fabulum.server.inbox.ListOrder;
 import org.jspecify.annotations.Nullable;
 
 /**

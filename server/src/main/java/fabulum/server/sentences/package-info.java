@@ -1,5 +1,5 @@
 /** Sentences that were saved, for oneself or for a team. */
-@ApplicationModule(allowedDependencies = {"platform", "people", "conversations"})
+@ApplicationModule(allowedDependencies = {"platform", "people", "conversations", "inbox"})
 @NullMarked
 package fabulum.server.sentences;
 

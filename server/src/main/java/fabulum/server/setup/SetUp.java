@@ -2,7 +2,6 @@ package fabulum.server.setup;
 
 import fabulum.core.access.Act;
 import fabulum.server.conversations.Conversations;
-import fabulum.server.conversations.OwnedWork;
 import fabulum.server.conversations.Reckoning;
 import fabulum.server.lines.LineId;
 import fabulum.server.lines.LineSetup;
@@ -10,6 +9,7 @@ import fabulum.server.lines.Lines;
 import fabulum.server.lines.SiteView;
 import fabulum.server.notices.EscalationStep;
 import fabulum.server.notices.Escalations;
+import fabulum.server.ownership.OwnedWork;
 import fabulum.server.people.AccessRecord;
 import fabulum.server.people.Permits;
 import fabulum.server.people.StaffId;

@@ -1,6 +1,14 @@
 /** Setting up lines, sites and topics, and who changed what. */
 @ApplicationModule(
-    allowedDependencies = {"platform", "people", "lines", "topics", "conversations", "notices"})
+    allowedDependencies = {
+      "platform",
+      "people",
+      "lines",
+      "topics",
+      "conversations",
+      "ownership",
+      "notices"
+    })
 @NullMarked
 package fabulum.server.setup;
 

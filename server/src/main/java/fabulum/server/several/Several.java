@@ -5,15 +5,14 @@ import fabulum.core.sending.Author;
 import fabulum.core.sending.SendDecision;
 import fabulum.server.conversations.Acts;
 import fabulum.server.conversations.ConversationId;
-import fabulum.server.conversations.ConversationView;
-import fabulum.server.conversations.Deliveries;
-import fabulum.server.conversations.Inbox;
-import fabulum.server.conversations.InboxQuery;
 import fabulum.server.conversations.Moment;
 import fabulum.server.conversations.Said;
 import fabulum.server.conversations.Shown;
 import fabulum.server.conversations.UndoStep;
-import fabulum.server.conversations.Undoing;
+import fabulum.server.inbox.ConversationView;
+import fabulum.server.inbox.Inbox;
+import fabulum.server.inbox.InboxQuery;
+import fabulum.server.messaging.Deliveries;
 import fabulum.server.messaging.Messaging;
 import fabulum.server.people.Permits;
 import fabulum.server.people.StaffId;
@@ -24,13 +23,12 @@ import fabulum.server.several.store.BatchRow;
 import fabulum.server.several.store.ItemRow;
 import fabulum.server.several.store.PendingRow;
 import fabulum.server.topics.TopicId;
+import fabulum.server.undo.Undo;
 import java.time.Clock;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.function.Function;
@@ -62,12 +60,11 @@ public class Several {
   private final Acts acts;
   private final Messaging messaging;
   private final Deliveries deliveries;
-  private final Undoing undoing;
+  private final Undo undo;
   private final Permits permits;
   private final TransactionTemplate transactions;
   private final Clock clock;
   private final ExecutorService worker = Executors.newSingleThreadExecutor(Several::daemon);
-  private final Map<Long, String> undos = new ConcurrentHashMap<>();
 
   Several(
       BatchMapper batches,
@@ -77,7 +74,7 @@ public class Several {
       Acts acts,
       Messaging messaging,
       Deliveries deliveries,
-      Undoing undoing,
+      Undo undo,
       Permits permits,
       TransactionTemplate transactions,
       Clock clock) {
@@ -88,7 +85,7 @@ public class Several {
     this.acts = acts;
     this.messaging = messaging;
     this.deliveries = deliveries;
-    this.undoing = undoing;
+    this.undo = undo;
     this.permits = permits;
     this.transactions = transactions;
     this.clock = clock;
@@ -191,21 +188,17 @@ public class Several {
 
   private void carryOut(long id) {
     BatchRow batch = batches.find(id).orElseThrow();
-    List<UndoStep> steps = new ArrayList<>();
     for (PendingRow pending : batches.listPending(id)) {
       long conversation = pending.conversationId();
       try {
-        transactions.execute(status -> one(batch, pending)).ifPresent(steps::add);
+        transactions.executeWithoutResult(
+            status -> one(batch, pending).ifPresent(step -> undo.join(step, undoName(id))));
       } catch (Problem refused) {
         skip(id, conversation, String.valueOf(refused.getMessage()));
       } catch (RuntimeException e) {
         log.warn("One of several conversations could not be dealt with", e);
         skip(id, conversation, "Something broke on our side; try this one again.");
       }
-    }
-    String undo = undoing.keep(new StaffId(batch.staffId()), steps);
-    if (undo != null) {
-      undos.put(id, undo);
     }
     batches.finish(id);
   }
@@ -259,7 +252,17 @@ public class Several {
         skipped(skips, asking),
         notDelivered(batch, asking),
         !batch.finished(),
-        undos.get(id));
+        undoName(batch, asking));
+  }
+
+  /** All steps of a batch are taken back together. */
+  private static String undoName(long batch) {
+    return "several-" + batch;
+  }
+
+  private @Nullable String undoName(BatchRow batch, StaffId asking) {
+    String name = undoName(batch.id());
+    return batch.finished() && undo.isKept(name, asking) ? name : null;
   }
 
   /** Which texts of it did not arrive. */

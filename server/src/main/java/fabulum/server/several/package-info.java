@@ -1,6 +1,15 @@
 /** One act on several conversations at once. */
 @ApplicationModule(
-    allowedDependencies = {"platform", "people", "lines", "topics", "conversations", "messaging"})
+    allowedDependencies = {
+      "platform",
+      "people",
+      "lines",
+      "topics",
+      "conversations",
+      "inbox",
+      "undo",
+      "messaging"
+    })
 @NullMarked
 package fabulum.server.several;
 

@@ -9,7 +9,6 @@ import fabulum.core.delivery.Gateway;
 import fabulum.core.delivery.Gateway.GatewayUnavailable;
 import fabulum.core.delivery.Gateway.IncomingText;
 import fabulum.core.delivery.Gateway.Listing;
-import fabulum.server.conversations.Conversations;
 import fabulum.server.testing.Browser;
 import fabulum.server.testing.Fabulum;
 import fabulum.server.testing.OnSharedProgram;
@@ -37,7 +36,7 @@ class CatchUpTest {
         gateway,
         fabulum.context.getBean(Inbound.class),
         fabulum.context.getBean(KeptAside.class),
-        fabulum.context.getBean(Conversations.class),
+        fabulum.context.getBean(Arrivals.class),
         fabulum.context.getBean(NetworkSettings.class),
         fabulum.clock);
   }

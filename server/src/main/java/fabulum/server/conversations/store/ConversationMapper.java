@@ -1,6 +1,6 @@
 package fabulum.server.conversations.store;
 
-import fabulum.core.conversation.Group;
+import fabulum.server.conversations.Conversation;
 import fabulum.server.conversations.SpokeLast;
 import java.time.Instant;
 import java.util.List;
@@ -12,10 +12,10 @@ import org.jspecify.annotations.Nullable;
 @Mapper
 public interface ConversationMapper {
 
-  Optional<ConversationRow> find(long id);
+  Optional<Conversation> find(long id);
 
   /** In no promised order. */
-  List<ConversationRow> listByIds(List<Long> ids);
+  List<Conversation> listByIds(List<Long> ids);
 
   /** Holds the row until the transaction ends; read it afterwards. */
   Optional<Long> lock(long id);
@@ -43,26 +43,6 @@ public interface ConversationMapper {
   /** The event of the last handing over that nobody has acted on; null for none. */
   void setHanded(long id, @Nullable Long entryId);
 
-  /** How many each owner has in which it is our turn. */
-  List<OwnerCountRow> listOurTurnByOwner();
-
-  /** How many of those in sight are late, by owner; 0 for nobody. */
-  List<OwnerCountRow> countLateByOwner(Instant now, SightRow sight);
-
-  List<Long> listOpenOfOwner(long ownerId);
-
-  /** Everybody who owns something open. */
-  List<Long> listOwners();
-
-  Optional<Long> findLastOwnerOfCustomer(long customerId);
-
-  Optional<Long> findLastOwnerOfNumber(long numberId);
-
-  /** Whom the line gave something last, and in which turn. */
-  List<TurnRow> listTurns(long lineId);
-
-  void setTurn(long lineId, long staffId, long lastTurn);
-
   void setStartedBy(long id, @Nullable Long staffId);
 
   /** Gives every conversation with the number, where nobody was known, its customer. */
@@ -76,30 +56,13 @@ public interface ConversationMapper {
 
   void nextVersion(long id);
 
-  List<PlaceRow> list(
-      Group box,
-      SortRow order,
-      ChoiceRow choice,
-      @Nullable Instant afterAt,
-      @Nullable Long afterId,
-      int limit);
-
-  /** How many there are, but no more than the limit. */
-  int countUpTo(Group box, ChoiceRow choice, int limit);
-
   /** Everyone who waits on us, also those set aside. */
-  List<ConversationRow> listWaiting();
+  List<Conversation> listWaiting();
 
   /** Those set aside whose time has come. */
   List<Long> listReturning(Instant now, int limit);
 
   List<Long> listByNumber(long numberId);
-
-  List<ConversationRow> listOfNumbers(List<Long> ids, SightRow sight);
-
-  List<FactsRow> listFacts(long after, int limit);
-
-  Optional<FactsRow> findFacts(long id);
 
   List<TopicRow> listAllTopics();
 
@@ -115,7 +78,4 @@ public interface ConversationMapper {
   int nextVersionByTopic(long topicId);
 
   void dropTopic(long topicId);
-
-  List<ConversationRow> listMatching(
-      String pattern, @Nullable String digits, SightRow sight, int limit);
 }

@@ -1,4 +1,4 @@
-/** The inbox over HTTP. */
+/** Conversations over HTTP. */
 @NullMarked
 package fabulum.server.conversations.web;
 

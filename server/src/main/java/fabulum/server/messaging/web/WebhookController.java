@@ -2,7 +2,7 @@ package fabulum.server.messaging.web;
 
 import fabulum.core.delivery.DeliveryState;
 import fabulum.core.delivery.Gateway.IncomingText;
-import fabulum.server.conversations.Deliveries.Report;
+import fabulum.server.messaging.Deliveries.Report;
 import fabulum.server.messaging.Inbound;
 import fabulum.server.messaging.KeptAside;
 import fabulum.server.platform.Problem;

@@ -1,10 +1,10 @@
 package fabulum.server.office.web;
 
 import fabulum.server.conversations.ConversationId;
-import fabulum.server.conversations.ConversationView;
-import fabulum.server.conversations.HandTo;
+import fabulum.server.inbox.ConversationView;
 import fabulum.server.office.Office;
 import fabulum.server.office.OfficeView;
+import fabulum.server.ownership.HandTo;
 import fabulum.server.people.SignedIn;
 import fabulum.server.people.StaffId;
 import fabulum.server.people.TeamId;

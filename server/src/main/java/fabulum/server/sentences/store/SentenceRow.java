@@ -1,7 +1,7 @@
 package fabulum.server.sentences.store;
 
 import fabulum.core.conversation.Group;
-import fabulum.server.conversations.ListOrder;
+import fabulum.server.inbox.ListOrder;
 import org.jspecify.annotations.Nullable;
 
 /** A row of sentence. The id of a row not yet inserted is 0. */

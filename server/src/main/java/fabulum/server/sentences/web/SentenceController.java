@@ -1,7 +1,7 @@
 package fabulum.server.sentences.web;
 
 import fabulum.core.conversation.Group;
-import fabulum.server.conversations.ListOrder;
+import fabulum.server.inbox.ListOrder;
 import fabulum.server.people.SignedIn;
 import fabulum.server.sentences.SavedSentences;
 import fabulum.server.sentences.SavedSentences.NewSentence;

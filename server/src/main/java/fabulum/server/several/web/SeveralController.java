@@ -2,10 +2,10 @@ package fabulum.server.several.web;
 
 import fabulum.core.conversation.Group;
 import fabulum.server.conversations.ConversationId;
-import fabulum.server.conversations.InboxQuery;
-import fabulum.server.conversations.ListOrder;
 import fabulum.server.conversations.Moment;
-import fabulum.server.conversations.Sentences;
+import fabulum.server.inbox.InboxQuery;
+import fabulum.server.inbox.ListOrder;
+import fabulum.server.inbox.Sentences;
 import fabulum.server.people.SignedIn;
 import fabulum.server.several.BatchAct;
 import fabulum.server.several.BatchView;

@@ -1,0 +1,184 @@
+package fabulum.server.conversations;
+
+import fabulum.core.arrival.Arrival;
+import fabulum.core.delivery.DeliveryState;
+import fabulum.core.parts.PartCounter;
+import fabulum.core.sending.Author;
+import java.time.Instant;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * An entry of a script. The id of one not yet added is 0.
+ *
+ * @param answeredSince of a text of ours: since when somebody waits for what it says
+ * @param needsHand of a text of ours: it was not delivered, and nobody has dealt with that yet
+ */
+public record Entry(
+    long id,
+    long conversationId,
+    Instant at,
+    EntryKind kind,
+    @Nullable String words,
+    @Nullable EventKind event,
+    @Nullable Long speakerId,
+    boolean automatic,
+    @Nullable String networkId,
+    @Nullable String reference,
+    @Nullable DeliveryState delivery,
+    @Nullable String failureCode,
+    @Nullable String failureReason,
+    @Nullable Integer parts,
+    @Nullable Long workingSeconds,
+    boolean firstAnswer,
+    @Nullable Long aboutStaff,
+    @Nullable Long aboutTeam,
+    @Nullable Long fromStaff,
+    @Nullable Instant editedAt,
+    boolean withdrawn,
+    @Nullable Instant claimedAt,
+    @Nullable Instant arrivedAt,
+    @Nullable Instant answeredSince,
+    boolean oneOfMany,
+    boolean needsHand) {
+
+  /** The wait that an answer ends: how long it was, and whether it is the first since it opened. */
+  public record WaitEnded(Instant since, long workingSeconds, boolean first) {}
+
+  /** A text from the customer. */
+  public static Entry received(long conversation, Arrival when, String words, String networkId) {
+    Fields draft = new Fields(conversation, when.at(), EntryKind.IN);
+    draft.words = words;
+    draft.networkId = networkId;
+    draft.claimedAt = when.claimed().orElse(null);
+    draft.arrivedAt = when.arrivedAt().orElse(null);
+    return draft.row();
+  }
+
+  /** A text of ours that waits to go, and the wait that it ends. */
+  public static Entry said(long conversation, Instant at, Said said, @Nullable WaitEnded wait) {
+    Author author = said.author();
+    Fields draft = new Fields(conversation, at, EntryKind.OUT);
+    draft.words = said.words();
+    draft.speakerId = author.writer().isPresent() ? author.writer().getAsLong() : null;
+    draft.automatic = !author.effect().endsWait();
+    draft.reference = said.reference();
+    draft.delivery = DeliveryState.WAITING;
+    draft.parts = PartCounter.count(said.words()).count();
+    draft.workingSeconds = wait == null ? null : wait.workingSeconds();
+    draft.firstAnswer = wait != null && wait.first();
+    draft.answeredSince = wait == null ? null : wait.since();
+    draft.oneOfMany = author.effect().isolatesFailure();
+    return draft.row();
+  }
+
+  /** A note. */
+  public static Entry note(long conversation, Instant at, String words, long by, String reference) {
+    Fields draft = new Fields(conversation, at, EntryKind.NOTE);
+    draft.words = words;
+    draft.speakerId = by;
+    draft.reference = reference;
+    return draft.row();
+  }
+
+  /**
+   * An event.
+   *
+   * @param by who did it; null for the program
+   * @param words what more there is to say of it
+   * @param workingSeconds the working time that it ended
+   */
+  public static Entry event(
+      long conversation,
+      Instant at,
+      EventKind event,
+      @Nullable Long by,
+      @Nullable String words,
+      @Nullable Long workingSeconds) {
+    Fields draft = new Fields(conversation, at, EntryKind.EVENT);
+    draft.words = words;
+    draft.event = event;
+    draft.speakerId = by;
+    draft.automatic = by == null;
+    draft.workingSeconds = workingSeconds;
+    return draft.row();
+  }
+
+  /** The same event, about a colleague or a team, and whose it was before. */
+  public Entry about(@Nullable Long from, @Nullable Long staff, @Nullable Long team) {
+    Fields draft = new Fields(conversationId, at, kind);
+    draft.words = words;
+    draft.event = event;
+    draft.speakerId = speakerId;
+    draft.automatic = automatic;
+    draft.workingSeconds = workingSeconds;
+    draft.aboutStaff = staff;
+    draft.aboutTeam = team;
+    draft.fromStaff = from;
+    return draft.row();
+  }
+
+  /** How far a text of ours has come. */
+  public DeliveryState deliveryState() {
+    return delivery == null ? DeliveryState.WAITING : delivery;
+  }
+
+  /** A row before it is inserted; what a kind of entry does not have stays empty. */
+  private static final class Fields {
+    private final long conversationId;
+    private final Instant at;
+    private final EntryKind kind;
+    private @Nullable String words;
+    private @Nullable EventKind event;
+    private @Nullable Long speakerId;
+    private boolean automatic;
+    private @Nullable String networkId;
+    private @Nullable String reference;
+    private @Nullable DeliveryState delivery;
+    private @Nullable Integer parts;
+    private @Nullable Long workingSeconds;
+    private boolean firstAnswer;
+    private @Nullable Long aboutStaff;
+    private @Nullable Long aboutTeam;
+    private @Nullable Long fromStaff;
+    private @Nullable Instant claimedAt;
+    private @Nullable Instant arrivedAt;
+    private @Nullable Instant answeredSince;
+    private boolean oneOfMany;
+
+    Fields(long conversationId, Instant at, EntryKind kind) {
+      this.conversationId = conversationId;
+      this.at = at;
+      this.kind = kind;
+    }
+
+    Entry row() {
+      return new Entry(
+          0,
+          conversationId,
+          at,
+          kind,
+          words,
+          event,
+          speakerId,
+          automatic,
+          networkId,
+          reference,
+          delivery,
+          null,
+          null,
+          parts,
+          workingSeconds,
+          firstAnswer,
+          aboutStaff,
+          aboutTeam,
+          fromStaff,
+          null,
+          false,
+          claimedAt,
+          arrivedAt,
+          answeredSince,
+          oneOfMany,
+          false);
+    }
+  }
+}

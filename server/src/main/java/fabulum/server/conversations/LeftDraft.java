@@ -1,6 +1,0 @@
-package fabulum.server.conversations;
-
-import java.time.Instant;
-
-/** Words that somebody who has left had begun to write. */
-public record LeftDraft(String by, Paper paper, String words, Instant at) {}

@@ -1,7 +1,0 @@
-package fabulum.server.conversations;
-
-/** What one writes on: a reply goes to the customer, a note never does. */
-public enum Paper {
-  REPLY,
-  NOTE
-}

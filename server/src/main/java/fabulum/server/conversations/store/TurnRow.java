@@ -1,4 +1,0 @@
-package fabulum.server.conversations.store;
-
-/** A row of given, without its line. */
-public record TurnRow(long staffId, long lastTurn) {}

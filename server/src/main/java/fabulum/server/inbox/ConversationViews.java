@@ -1,0 +1,102 @@
+package fabulum.server.inbox;
+
+import com.github.benmanes.caffeine.cache.Caffeine;
+import com.github.benmanes.caffeine.cache.LoadingCache;
+import fabulum.core.phone.NumberReader;
+import fabulum.core.phone.Region;
+import fabulum.core.phone.Sender;
+import fabulum.server.conversations.Bookkeeping;
+import fabulum.server.conversations.Conversation;
+import fabulum.server.lines.LineId;
+import fabulum.server.lines.Lines;
+import fabulum.server.people.People;
+import fabulum.server.people.StaffView;
+import java.time.Clock;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+
+/** Conversations as rows of a list. */
+@Component
+class ConversationViews {
+  /** How many numbers are remembered as people at home write them. */
+  private static final int SHOWN_NUMBERS = 20_000;
+
+  private final Bookkeeping books;
+  private final Lines lines;
+  private final People people;
+  private final Clock clock;
+  private final NumberReader numbers = new NumberReader();
+  private final LoadingCache<Shown, String> shownNumbers =
+      Caffeine.newBuilder()
+          .maximumSize(SHOWN_NUMBERS)
+          .build(shown -> numbers.forPeople(shown.other(), shown.region()));
+
+  ConversationViews(Bookkeeping books, Lines lines, People people, Clock clock) {
+    this.books = books;
+    this.lines = lines;
+    this.people = people;
+    this.clock = clock;
+  }
+
+  private record Shown(Sender other, Region region) {}
+
+  List<ConversationView> of(List<Conversation> rows) {
+    Map<Long, Set<Long>> topics = books.topicsOf(rows.stream().map(Conversation::id).toList());
+    Map<Long, StaffView> staff = people.byId();
+    Map<Long, Region> regions =
+        lines.list().stream()
+            .collect(Collectors.toMap(line -> line.id(), line -> new Region(line.region())));
+    return rows.stream()
+        .map(row ->
+            view(
+                row,
+                staff,
+                regions,
+                topics.getOrDefault(row.id(), Set.of()).stream().sorted().toList()))
+        .toList();
+  }
+
+  private ConversationView view(
+      Conversation row, Map<Long, StaffView> staff, Map<Long, Region> regions, List<Long> topics) {
+    Sender other = Sender.ofAddress(row.address());
+    Region region = regions.getOrDefault(row.lineId(), new Region("ZZ"));
+    return new ConversationView(
+        row.id(),
+        row.version(),
+        row.box(),
+        row.since(),
+        row.dueAt(),
+        secondsLeft(row),
+        row.lineId(),
+        shownNumbers.get(new Shown(other, region)),
+        row.address(),
+        other.answerable().isPresent(),
+        row.customerId(),
+        row.customerName(),
+        row.toIdentify(),
+        row.ownerId() == null ? null : staff.get(row.ownerId()),
+        row.teamId(),
+        row.lastAt(),
+        row.lastWords(),
+        row.lastSpeaker(),
+        row.failed(),
+        row.failureReason(),
+        row.openedAt(),
+        row.asideUntil(),
+        row.back(),
+        topics);
+  }
+
+  private @Nullable Long secondsLeft(Conversation row) {
+    return row.dueAt() == null
+        ? null
+        : lines
+            .promise(new LineId(row.lineId()))
+            .timeLeft(row.dueAt(), clock.instant())
+            .toSeconds();
+  }
+}

@@ -1,0 +1,200 @@
+package fabulum.server.inbox;
+
+import fabulum.core.access.Sight;
+import fabulum.core.access.Spot;
+import fabulum.core.conversation.Group;
+import fabulum.core.sentence.Facts;
+import fabulum.core.sentence.Sentence;
+import fabulum.server.conversations.Bookkeeping;
+import fabulum.server.conversations.ConversationChanged;
+import fabulum.server.conversations.TopicsMerged;
+import fabulum.server.inbox.store.FactsRow;
+import fabulum.server.inbox.store.InboxMapper;
+import fabulum.server.lines.LineView;
+import fabulum.server.lines.Lines;
+import fabulum.server.lines.MoreLines;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalLong;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.event.TransactionPhase;
+import org.springframework.transaction.event.TransactionalEventListener;
+
+/**
+ * Counts conversations by what is known of them, kept up with every change, so that counting costs
+ * the same however many there are. Kept in memory and counted anew at the start.
+ */
+@Component
+class Counters implements MoreLines {
+  /** Stands for the owner of what nobody owns. */
+  static final long NOBODY = 0;
+
+  private static final int CHUNK = 20_000;
+
+  private final InboxMapper lists;
+  private final Bookkeeping books;
+  private final Lines lines;
+  private final Map<Long, Placed> placed = new HashMap<>();
+  private final Map<Placing, Integer> counts = new HashMap<>();
+  private final Map<Placing, Placing> known = new HashMap<>();
+  private volatile boolean loaded;
+
+  Counters(InboxMapper lists, Bookkeeping books, Lines lines) {
+    this.lists = lists;
+    this.books = books;
+    this.lines = lines;
+  }
+
+  /** What many conversations have in common. */
+  private record Placing(
+      Group group,
+      long line,
+      @Nullable Long owner,
+      @Nullable Long team,
+      @Nullable Long startedBy,
+      Set<Long> topics,
+      boolean toIdentify,
+      boolean failed) {}
+
+  private record Placed(long version, Placing standing) {}
+
+  /**
+   * Counts all anew. The database is never asked while the counters are held: whoever tells of a
+   * commit still has a connection, and waiting for one another would be for ever.
+   */
+  @EventListener(ApplicationReadyEvent.class)
+  void load() {
+    List<FactsRow> rows = new ArrayList<>();
+    List<FactsRow> chunk = lists.listFacts(0, CHUNK);
+    while (!chunk.isEmpty()) {
+      rows.addAll(chunk);
+      chunk = lists.listFacts(chunk.get(chunk.size() - 1).id(), CHUNK);
+    }
+    Map<Long, Set<Long>> topics = books.topicsOfAll();
+    synchronized (this) {
+      rows.forEach(row -> place(row, topics.getOrDefault(row.id(), Set.of())));
+      loaded = true;
+    }
+  }
+
+  /**
+   * The row is read anew, so being told twice, or in another order, does no harm. Topics are read
+   * after it: they are then at least as new as its version says.
+   */
+  @TransactionalEventListener(phase = TransactionPhase.AFTER_COMMIT)
+  void changed(ConversationChanged change) {
+    long id = change.id().value();
+    Optional<FactsRow> row = lists.findFacts(id);
+    Set<Long> topics = books.topicsOf(id);
+    synchronized (this) {
+      row.ifPresent(read -> place(read, topics));
+    }
+  }
+
+  /** Touches too many to tell one by one. */
+  @TransactionalEventListener(phase = TransactionPhase.AFTER_COMMIT)
+  void merged(TopicsMerged merge) {
+    load();
+  }
+
+  private void place(FactsRow row, Set<Long> topics) {
+    Placed before = placed.get(row.id());
+    if (before != null && before.version() > row.version()) {
+      return;
+    }
+    Placing fresh =
+        new Placing(
+            row.box(),
+            row.lineId(),
+            row.ownerId(),
+            row.teamId(),
+            row.startedBy(),
+            topics,
+            row.toIdentify(),
+            row.failed());
+    Placing standing = known.computeIfAbsent(fresh, Function.identity());
+    placed.put(row.id(), new Placed(row.version(), standing));
+    counts.merge(standing, 1, Integer::sum);
+    if (before != null) {
+      counts.computeIfPresent(before.standing(), (gone, n) -> n == 1 ? null : n - 1);
+    }
+  }
+
+  /** How many stand in each group, for a sentence that facts alone decide. */
+  Map<Group, Integer> count(Sentence sentence, Sight sight) {
+    if (!loaded) {
+      load();
+    }
+    Map<Long, LineView> byId =
+        lines.list().stream().collect(Collectors.toMap(LineView::id, Function.identity()));
+    Map<Group, Integer> sums = new EnumMap<>(Group.class);
+    synchronized (this) {
+      counts.forEach((standing, n) -> {
+        LineView line = byId.get(standing.line());
+        if (line != null
+            && sight.sees(spot(standing))
+            && sentence.agreesWith(facts(standing, line), sight.who())) {
+          sums.merge(standing.group(), n, Integer::sum);
+        }
+      });
+    }
+    return sums;
+  }
+
+  private static Facts facts(Placing standing, LineView line) {
+    return new Facts(
+        line.id(),
+        line.siteId(),
+        standing.team() == null ? line.teamId() : standing.team(),
+        id(standing.owner()),
+        id(standing.startedBy()),
+        standing.topics(),
+        standing.toIdentify(),
+        standing.failed());
+  }
+
+  private static Spot spot(Placing standing) {
+    return new Spot(standing.line(), id(standing.owner()), id(standing.team()));
+  }
+
+  /** How many of those in sight each owner has, by group; {@link #NOBODY} owns the rest. */
+  Map<Long, Map<Group, Integer>> countByOwner(Sight sight) {
+    Map<Long, Map<Group, Integer>> sums = new HashMap<>();
+    synchronized (this) {
+      counts.forEach((standing, n) -> {
+        if (sight.sees(spot(standing))) {
+          long owner = standing.owner() == null ? NOBODY : standing.owner();
+          sums.computeIfAbsent(owner, any -> new EnumMap<>(Group.class))
+              .merge(standing.group(), n, Integer::sum);
+        }
+      });
+    }
+    return sums;
+  }
+
+  @Override
+  public Set<Long> handedTo(Set<Long> teams) {
+    Set<Long> handed = new HashSet<>();
+    synchronized (this) {
+      counts.keySet().stream()
+          .filter(standing -> standing.team() != null && teams.contains(standing.team()))
+          .forEach(standing -> handed.add(standing.line()));
+    }
+    return handed;
+  }
+
+  private static OptionalLong id(@Nullable Long id) {
+    return id == null ? OptionalLong.empty() : OptionalLong.of(id);
+  }
+}

@@ -1,0 +1,73 @@
+package fabulum.server.inbox;
+
+import fabulum.core.access.Act;
+import fabulum.server.conversations.Conversation;
+import fabulum.server.conversations.ConversationId;
+import fabulum.server.conversations.InSight;
+import fabulum.server.conversations.Shown;
+import fabulum.server.conversations.Undelivered;
+import fabulum.server.customers.CustomerId;
+import fabulum.server.customers.CustomerView;
+import fabulum.server.customers.Customers;
+import fabulum.server.customers.NumberId;
+import fabulum.server.ownership.Summaries;
+import fabulum.server.people.Permits;
+import fabulum.server.people.StaffId;
+import fabulum.server.presence.Watchers;
+import fabulum.server.writing.Drafts;
+import java.util.List;
+import org.springframework.stereotype.Service;
+
+/** What a person needs to know before answering. */
+@Service
+public class Dossiers {
+  private final InSight inSight;
+  private final ConversationViews views;
+  private final Customers customers;
+  private final Drafts drafts;
+  private final Summaries summaries;
+  private final Undelivered undelivered;
+  private final Watchers watchers;
+  private final Permits permits;
+
+  Dossiers(
+      InSight inSight,
+      ConversationViews views,
+      Customers customers,
+      Drafts drafts,
+      Summaries summaries,
+      Undelivered undelivered,
+      Watchers watchers,
+      Permits permits) {
+    this.inSight = inSight;
+    this.views = views;
+    this.customers = customers;
+    this.drafts = drafts;
+    this.summaries = summaries;
+    this.undelivered = undelivered;
+    this.watchers = watchers;
+    this.permits = permits;
+  }
+
+  /** The dossier of a conversation, with the drafts of whoever asks. */
+  public DossierView of(ConversationId id, StaffId asking) {
+    Conversation row = inSight.row(id, asking);
+    NumberId number = new NumberId(row.numberId());
+    CustomerView customer =
+        row.customerId() == null
+            ? null
+            : customers.find(new CustomerId(row.customerId()), number).orElse(null);
+    boolean leads = permits.of(asking).may(Act.LEAD);
+    Shown shown = undelivered.shown(row);
+    return new DossierView(
+        views.of(List.of(row)).get(0),
+        customer,
+        customers.holderNames(number),
+        drafts.list(id, asking),
+        leads ? drafts.listLeft(id) : List.of(),
+        summaries.of(row),
+        shown.newest(),
+        shown.lost(),
+        watchers.at(id).watchers());
+  }
+}

@@ -1,0 +1,12 @@
+package fabulum.server.inbox;
+
+import fabulum.server.conversations.EntryView;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A stretch of a script, oldest first.
+ *
+ * @param earlier where the stretch before it ends; empty at the very first text
+ */
+public record ScriptPage(List<EntryView> entries, @Nullable String earlier) {}

@@ -1,0 +1,26 @@
+package fabulum.server.inbox;
+
+import fabulum.core.sentence.Sentence;
+import fabulum.core.sentence.SentenceText;
+import fabulum.server.platform.Problem;
+import fabulum.server.platform.Problem.FieldProblem;
+import java.util.List;
+
+/** Reads sentences that callers send. */
+public final class Sentences {
+  private Sentences() {}
+
+  /**
+   * Reads a sentence as an address carries it; nothing is everything.
+   *
+   * @throws Problem that names the part which cannot be read
+   */
+  public static Sentence read(String text) {
+    try {
+      return SentenceText.read(text);
+    } catch (IllegalArgumentException unreadable) {
+      throw Problem.fields(
+          List.of(new FieldProblem("sentence", String.valueOf(unreadable.getMessage()))));
+    }
+  }
+}

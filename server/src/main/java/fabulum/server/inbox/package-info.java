@@ -1,0 +1,18 @@
+/** The list, its counts, the time ribbon, the script and the dossier, as each person sees them. */
+@ApplicationModule(
+    allowedDependencies = {
+      "platform",
+      "people",
+      "lines",
+      "customers",
+      "topics",
+      "conversations",
+      "ownership",
+      "presence",
+      "writing"
+    })
+@NullMarked
+package fabulum.server.inbox;
+
+import org.jspecify.annotations.NullMarked;
+import org.springframework.modulith.ApplicationModule;

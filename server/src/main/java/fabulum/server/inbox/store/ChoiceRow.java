@@ -1,0 +1,46 @@
+package fabulum.server.inbox.store;
+
+import fabulum.server.conversations.SightColumns;
+import java.time.Instant;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Which conversations, as conditions on columns; null or false leaves one out.
+ *
+ * @param sight what the one who asks sees
+ * @param walked lines on which there can be any; never an empty list
+ * @param team in the hands of this team: handed to it, or on one of its lines and handed to no
+ *     other
+ * @param teamLines that team's lines; never an empty list
+ * @param lines on one of these; never an empty list
+ * @param called a pattern in lower case, for name, number and details
+ * @param digits a pattern for the number
+ * @param saying a pattern in lower case, for words
+ * @param spans bounds line by line; never an empty list
+ */
+public record ChoiceRow(
+    SightColumns sight,
+    List<Long> walked,
+    boolean mine,
+    boolean nobodys,
+    @Nullable Long colleague,
+    @Nullable Long team,
+    @Nullable List<Long> teamLines,
+    @Nullable List<Long> lines,
+    @Nullable Long topic,
+    boolean toIdentify,
+    boolean failed,
+    @Nullable String called,
+    @Nullable String digits,
+    @Nullable String saying,
+    @Nullable List<Span> spans) {
+
+  /** Bounds on one line: from included, to excluded. */
+  public record Span(
+      long line,
+      @Nullable Instant dueFrom,
+      @Nullable Instant dueTo,
+      @Nullable Instant lastFrom,
+      @Nullable Instant lastTo) {}
+}

@@ -1,0 +1,5 @@
+/** Reading the inbox from the database. */
+@NullMarked
+package fabulum.server.inbox.store;
+
+import org.jspecify.annotations.NullMarked;

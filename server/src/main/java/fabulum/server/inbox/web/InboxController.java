@@ -1,0 +1,88 @@
+package fabulum.server.inbox.web;
+
+import fabulum.core.conversation.Group;
+import fabulum.core.sentence.Sentence;
+import fabulum.server.conversations.ConversationId;
+import fabulum.server.inbox.ConversationView;
+import fabulum.server.inbox.DossierView;
+import fabulum.server.inbox.Dossiers;
+import fabulum.server.inbox.Inbox;
+import fabulum.server.inbox.InboxCounts;
+import fabulum.server.inbox.InboxPage;
+import fabulum.server.inbox.InboxQuery;
+import fabulum.server.inbox.ListOrder;
+import fabulum.server.inbox.ScriptPage;
+import fabulum.server.inbox.Scripts;
+import fabulum.server.inbox.Sentences;
+import fabulum.server.people.SignedIn;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Reading the inbox. */
+@RestController
+@RequestMapping("/api/conversations")
+class InboxController {
+  private final Inbox inbox;
+  private final Scripts scripts;
+  private final Dossiers dossiers;
+
+  InboxController(Inbox inbox, Scripts scripts, Dossiers dossiers) {
+    this.inbox = inbox;
+    this.scripts = scripts;
+    this.dossiers = dossiers;
+  }
+
+  @GetMapping
+  InboxPage page(
+      @AuthenticationPrincipal SignedIn me,
+      @RequestParam Group group,
+      @RequestParam(required = false) @Nullable ListOrder order,
+      @RequestParam(defaultValue = "") String sentence,
+      @RequestParam(required = false) @Nullable String from,
+      @RequestParam(defaultValue = "50") int limit) {
+    ListOrder chosen = order == null ? ListOrder.usual(group) : order;
+    Sentence said = Sentences.read(sentence);
+    return inbox.page(new InboxQuery(group, chosen, said, me.id()), from, bounded(limit));
+  }
+
+  @GetMapping("/counts")
+  InboxCounts counts(
+      @AuthenticationPrincipal SignedIn me, @RequestParam(defaultValue = "") String sentence) {
+    return inbox.counts(Sentences.read(sentence), me.id());
+  }
+
+  @GetMapping("/ribbon")
+  List<ConversationView> ribbon(
+      @AuthenticationPrincipal SignedIn me, @RequestParam(defaultValue = "") String sentence) {
+    return inbox.ribbon(Sentences.read(sentence), me.id());
+  }
+
+  @GetMapping("/jump")
+  List<ConversationView> jump(@AuthenticationPrincipal SignedIn me, @RequestParam String words) {
+    return inbox.jump(words, me.id());
+  }
+
+  @GetMapping("/{id}")
+  DossierView dossier(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {
+    return dossiers.of(new ConversationId(id), me.id());
+  }
+
+  @GetMapping("/{id}/script")
+  ScriptPage script(
+      @AuthenticationPrincipal SignedIn me,
+      @PathVariable long id,
+      @RequestParam(required = false) @Nullable String before,
+      @RequestParam(defaultValue = "50") int limit) {
+    return scripts.page(new ConversationId(id), before, bounded(limit), me.id());
+  }
+
+  private static int bounded(int limit) {
+    return Math.max(1, Math.min(limit, Inbox.LONGEST_PAGE));
+  }
+}

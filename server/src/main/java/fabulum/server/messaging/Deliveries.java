@@ -1,0 +1,164 @@
+package fabulum.server.messaging;
+
+import fabulum.core.conversation.Back;
+import fabulum.core.conversation.Standing;
+import fabulum.core.delivery.DeliveryState;
+import fabulum.core.delivery.Failure;
+import fabulum.core.delivery.Failure.Sending;
+import fabulum.core.phone.Sender;
+import fabulum.server.conversations.Bookkeeping;
+import fabulum.server.conversations.Conversation;
+import fabulum.server.conversations.ConversationId;
+import fabulum.server.conversations.Entry;
+import fabulum.server.conversations.EntryId;
+import fabulum.server.conversations.EntryKind;
+import fabulum.server.conversations.EventKind;
+import fabulum.server.conversations.Undelivered;
+import fabulum.server.lines.LineId;
+import fabulum.server.messaging.store.TextMapper;
+import fabulum.server.ownership.Assignment;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Texts of ours on their way. */
+@Service
+public class Deliveries {
+  private final TextMapper texts;
+  private final Bookkeeping books;
+  private final Undelivered undelivered;
+  private final Assignment assignment;
+  private final ApplicationEventPublisher events;
+
+  Deliveries(
+      TextMapper texts,
+      Bookkeeping books,
+      Undelivered undelivered,
+      Assignment assignment,
+      ApplicationEventPublisher events) {
+    this.texts = texts;
+    this.books = books;
+    this.undelivered = undelivered;
+    this.assignment = assignment;
+    this.events = events;
+  }
+
+  /**
+   * What is said of a text of ours; the network's name for it and the failure where there are any.
+   */
+  public record Report(
+      DeliveryState state,
+      @Nullable String networkId,
+      @Nullable String failureCode,
+      @Nullable String failureReason) {}
+
+  /** A text of ours that is to go out. */
+  public record Outgoing(String reference, String words, LineId line, Sender to) {}
+
+  /**
+   * Moves a text of ours on, forward only.
+   *
+   * @return false when there is no such text
+   */
+  @Transactional
+  public boolean reported(String reference, Report report) {
+    Entry entry = books.findByReference(reference).orElse(null);
+    if (entry == null || entry.kind() != EntryKind.OUT) {
+      return false;
+    }
+    // The dispatcher and several reports may speak of one text at once; here they queue up.
+    Conversation row = books.lock(new ConversationId(entry.conversationId()));
+    if (report.networkId() != null) {
+      texts.setNetworkId(entry.id(), report.networkId());
+    }
+    Entry now = books.findEntry(entry.id()).orElseThrow();
+    DeliveryState after = now.deliveryState().after(report.state());
+    if (after != now.deliveryState()) {
+      move(row, now, after, report);
+    }
+    return true;
+  }
+
+  private void move(Conversation row, Entry text, DeliveryState to, Report report) {
+    boolean failed = to == DeliveryState.NOT_DELIVERED;
+    texts.setDelivery(
+        text.id(),
+        to,
+        failed ? report.failureCode() : null,
+        failed ? report.failureReason() : null);
+    List<Long> touched = new ArrayList<>(List.of(text.id()));
+    if (failed) {
+      touched.addAll(failed(row, text, report));
+    } else if (text.needsHand()) {
+      // It arrived after all, so nobody needs to deal with it any more.
+      books.save(row, undelivered.settle(row, text.id()), books.now());
+    }
+    books.changed(row.id(), touched);
+  }
+
+  private List<Long> failed(Conversation row, Entry text, Report report) {
+    ConversationId id = new ConversationId(row.id());
+    String reason =
+        Objects.requireNonNullElse(report.failureReason(), "The network gave no reason.");
+    Sending sending = text.oneOfMany() ? Sending.ONE_OF_MANY : Sending.ANSWER;
+    Failure failure = new Failure(sending, Optional.ofNullable(text.answeredSince()), books.now());
+    List<Long> touched = new ArrayList<>();
+    if (failure.needsAHand()) {
+      boolean outOfSight = !(row.state().standing() instanceof Standing.Open);
+      undelivered.mark(row, text, failure, reason);
+      if (outOfSight) {
+        touched.add(books.event(row, EventKind.BACK, null, Back.NOT_DELIVERED.name()));
+      }
+      touched.addAll(assignment.arrived(id, false));
+    }
+    Conversation after = books.row(id);
+    events.publishEvent(
+        new TextNotDelivered(
+            id,
+            new EntryId(text.id()),
+            after.ownerId(),
+            after.teamId(),
+            text.speakerId(),
+            failure.needsAHand(),
+            reason));
+    return touched;
+  }
+
+  /** One of many texts that was not delivered. */
+  public record Lost(long conversationId, String why) {}
+
+  /** Which of many texts, whose references begin alike, were not delivered. */
+  public List<Lost> listLost(String beginning) {
+    String end = beginning.substring(0, beginning.length() - 1) + (char) (lastOf(beginning) + 1);
+    return texts.listNotDelivered(beginning, end).stream()
+        .map(text -> new Lost(text.conversationId(), String.valueOf(text.failureReason())))
+        .toList();
+  }
+
+  private static char lastOf(String words) {
+    return words.charAt(words.length() - 1);
+  }
+
+  /** The words of a text of ours that is to go out, and whence and whither. */
+  public Optional<Outgoing> find(EntryId id) {
+    return books
+        .findEntry(id.value())
+        .flatMap(entry ->
+            books
+                .find(new ConversationId(entry.conversationId()))
+                .map(row -> outgoing(entry, row)));
+  }
+
+  private static Outgoing outgoing(Entry entry, Conversation row) {
+    return new Outgoing(
+        String.valueOf(entry.reference()),
+        String.valueOf(entry.words()),
+        new LineId(row.lineId()),
+        Sender.ofAddress(row.address()));
+  }
+}

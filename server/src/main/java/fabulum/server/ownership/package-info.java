@@ -1,0 +1,7 @@
+/** Whose a conversation is: taken, handed over, given out, let go. */
+@ApplicationModule(allowedDependencies = {"platform", "people", "lines", "topics", "conversations"})
+@NullMarked
+package fabulum.server.ownership;
+
+import org.jspecify.annotations.NullMarked;
+import org.springframework.modulith.ApplicationModule;

@@ -1,0 +1,5 @@
+/** Tables of ownership. */
+@NullMarked
+package fabulum.server.ownership.store;
+
+import org.jspecify.annotations.NullMarked;

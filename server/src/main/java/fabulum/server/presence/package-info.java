@@ -1,0 +1,7 @@
+/** Who is looking at which conversation, and who is writing. */
+@ApplicationModule(allowedDependencies = {"platform", "people", "conversations"})
+@NullMarked
+package fabulum.server.presence;
+
+import org.jspecify.annotations.NullMarked;
+import org.springframework.modulith.ApplicationModule;

@@ -1,0 +1,101 @@
+package fabulum.server.undo;
+
+import fabulum.server.conversations.ActDone;
+import fabulum.server.conversations.Bookkeeping;
+import fabulum.server.conversations.UndoStep;
+import fabulum.server.people.StaffId;
+import fabulum.server.platform.Problem;
+import fabulum.server.undo.store.UndoMapper;
+import fabulum.server.undo.store.UndoRow;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import org.springframework.context.event.EventListener;
+import org.springframework.scheduling.annotation.Scheduled;
+import org.springframework.stereotype.Service;
+
+/**
+ * Takes back what was done a moment ago. Steps are written in the transaction of the act, so they
+ * survive a restart, and are kept for two minutes: after that a person does the opposite.
+ */
+@Service
+public class Undo {
+  private static final Duration KEPT = Duration.ofMinutes(2);
+
+  private final UndoMapper steps;
+  private final TakingBack takingBack;
+  private final Bookkeeping books;
+  private final Clock clock;
+
+  Undo(UndoMapper steps, TakingBack takingBack, Bookkeeping books, Clock clock) {
+    this.steps = steps;
+    this.takingBack = takingBack;
+    this.books = books;
+    this.clock = clock;
+  }
+
+  /**
+   * What taking back came to.
+   *
+   * @param undone conversations that are as they were
+   * @param left conversations left alone, because something has happened to them since; by name
+   */
+  public record TakenBack(int undone, List<String> left) {
+    public TakenBack {
+      left = List.copyOf(left);
+    }
+  }
+
+  @EventListener
+  void keep(ActDone done) {
+    steps.insert(UndoRow.of(done.step()), clock.instant());
+  }
+
+  /** Gives a step the name of a group of steps that are taken back together. */
+  public void join(UndoStep step, String name) {
+    steps.rename(step.name(), name);
+  }
+
+  /** Whether there is something a person can take back under a name. */
+  public boolean isKept(String name, StaffId by) {
+    return steps.isKept(name, by.value(), expiry());
+  }
+
+  private Instant expiry() {
+    return clock.instant().minus(KEPT);
+  }
+
+  /** Takes back what somebody did themselves; each conversation on its own. */
+  public TakenBack undo(String name, StaffId by) {
+    if (!isKept(name, by)) {
+      throw Problem.conflict(
+          Problem.Kind.TOO_LATE, "That is too long ago to be taken back. Nothing was changed.");
+    }
+    int undone = 0;
+    List<String> left = new ArrayList<>();
+    for (UndoRow row : steps.list(name, by.value())) {
+      UndoStep step = row.step();
+      if (takingBack.takeBack(step)) {
+        undone++;
+      } else {
+        left.add(books.name(step.conversation()));
+      }
+    }
+    // Only what was taken back is gone: a failure on the way can be tried again.
+    steps.delete(name);
+    if (undone == 0) {
+      throw Problem.conflict(
+          Problem.Kind.CHANGED_MEANWHILE,
+          "Something has happened there since, so it was left as it is.");
+    }
+    return new TakenBack(undone, left);
+  }
+
+  @Scheduled(initialDelay = 1, fixedDelay = 1, timeUnit = TimeUnit.MINUTES)
+  void forget() {
+    steps.deleteOlderThan(expiry());
+  }
+}

@@ -1,0 +1,7 @@
+/** Taking back what was done a moment ago. */
+@ApplicationModule(allowedDependencies = {"platform", "people", "conversations"})
+@NullMarked
+package fabulum.server.undo;
+
+import org.jspecify.annotations.NullMarked;
+import org.springframework.modulith.ApplicationModule;

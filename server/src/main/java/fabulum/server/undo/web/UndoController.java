@@ -1,0 +1,23 @@
+package fabulum.server.undo.web;
+
+import fabulum.server.people.SignedIn;
+import fabulum.server.undo.Undo;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Taking back what one did a moment ago. */
+@RestController
+class UndoController {
+  private final Undo undo;
+
+  UndoController(Undo undo) {
+    this.undo = undo;
+  }
+
+  @PostMapping("/api/undo/{name}")
+  Undo.TakenBack undo(@AuthenticationPrincipal SignedIn me, @PathVariable String name) {
+    return undo.undo(name, me.id());
+  }
+}

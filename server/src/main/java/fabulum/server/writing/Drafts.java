@@ -1,0 +1,70 @@
+package fabulum.server.writing;
+
+import fabulum.core.access.Act;
+import fabulum.server.conversations.ConversationId;
+import fabulum.server.conversations.InSight;
+import fabulum.server.people.Permits;
+import fabulum.server.people.StaffId;
+import fabulum.server.writing.store.DraftMapper;
+import java.time.Clock;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What people have begun to write and not sent, each for themselves. */
+@Service
+public class Drafts {
+  private final DraftMapper drafts;
+  private final InSight inSight;
+  private final Permits permits;
+  private final Clock clock;
+
+  Drafts(DraftMapper drafts, InSight inSight, Permits permits, Clock clock) {
+    this.drafts = drafts;
+    this.inSight = inSight;
+    this.permits = permits;
+    this.clock = clock;
+  }
+
+  /**
+   * Words begun and not yet sent.
+   *
+   * @param seen the newest entry that stood there when they were begun
+   * @param reference under which they will be sent
+   * @param again the text that was not delivered and that they replace
+   */
+  public record Draft(
+      Paper paper,
+      String words,
+      @Nullable Long seen,
+      @Nullable String reference,
+      @Nullable Long again) {}
+
+  /** Keeps what somebody has begun to write; no words throw it away. */
+  @Transactional
+  public void keep(ConversationId id, Draft draft, StaffId by) {
+    inSight.row(id, by);
+    permits.require(by, Act.WORK);
+    if (draft.words().isBlank()) {
+      discard(id, draft.paper(), by);
+    } else {
+      drafts.keep(by.value(), id.value(), draft, clock.instant());
+    }
+  }
+
+  /** Throws away what somebody has begun to write on one paper. */
+  public void discard(ConversationId id, Paper paper, StaffId by) {
+    drafts.delete(by.value(), id.value(), paper);
+  }
+
+  /** What somebody has begun to write in a conversation. */
+  public List<DraftView> list(ConversationId id, StaffId by) {
+    return drafts.list(by.value(), id.value());
+  }
+
+  /** What people who have left had begun to write in a conversation. */
+  public List<LeftDraft> listLeft(ConversationId id) {
+    return drafts.listLeft(id.value());
+  }
+}

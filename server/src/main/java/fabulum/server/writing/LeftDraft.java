@@ -1,0 +1,6 @@
+package fabulum.server.writing;
+
+import java.time.Instant;
+
+/** Words that somebody who has left had begun to write. */
+public record LeftDraft(String by, Paper paper, String words, Instant at) {}

@@ -1,0 +1,163 @@
+package fabulum.server.writing;
+
+import fabulum.core.mention.Mentions;
+import fabulum.core.mention.Mentions.Mention;
+import fabulum.core.mention.Mentions.Name;
+import fabulum.server.conversations.Bookkeeping;
+import fabulum.server.conversations.Conversation;
+import fabulum.server.conversations.ConversationId;
+import fabulum.server.conversations.Entry;
+import fabulum.server.conversations.EntryId;
+import fabulum.server.conversations.EntryKind;
+import fabulum.server.conversations.InSight;
+import fabulum.server.ownership.Eligible;
+import fabulum.server.people.People;
+import fabulum.server.people.StaffId;
+import fabulum.server.people.StaffView;
+import fabulum.server.platform.Problem;
+import fabulum.server.platform.Problem.FieldProblem;
+import fabulum.server.writing.store.WritingMapper;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Words for the team only: added, and changed or withdrawn by whoever wrote them. */
+@Service
+public class Notes {
+  private final WritingMapper notes;
+  private final Drafts drafts;
+  private final Bookkeeping books;
+  private final InSight inSight;
+  private final References references;
+  private final Eligible eligible;
+  private final People people;
+  private final ApplicationEventPublisher events;
+
+  Notes(
+      WritingMapper notes,
+      Drafts drafts,
+      Bookkeeping books,
+      InSight inSight,
+      References references,
+      Eligible eligible,
+      People people,
+      ApplicationEventPublisher events) {
+    this.notes = notes;
+    this.drafts = drafts;
+    this.books = books;
+    this.inSight = inSight;
+    this.references = references;
+    this.eligible = eligible;
+    this.people = people;
+    this.events = events;
+  }
+
+  /**
+   * Adds a note. Adding it twice under one reference adds it once. Everybody it names must see the
+   * conversation, else nothing is added.
+   */
+  @Transactional
+  public void add(ConversationId id, String words, String reference, StaffId by) {
+    Conversation row = inSight.lock(id, by);
+    if (references.isKnown(row, words, reference)) {
+      return;
+    }
+    Set<Long> named = named(row, words);
+    long entry = books.append(Entry.note(row.id(), books.now(), words, by.value(), reference));
+    drafts.discard(id, Paper.NOTE, by);
+    tell(id, new EntryId(entry), named, by);
+    books.changed(row.id(), List.of(entry));
+  }
+
+  /** Whom a note names; refused when somebody among them does not see the conversation. */
+  private Set<Long> named(Conversation row, String words) {
+    List<StaffView> staff = people.list().stream().filter(StaffView::active).toList();
+    Set<Long> named =
+        Mentions.find(words, staff.stream().map(one -> new Name(one.id(), one.name())).toList())
+            .stream()
+            .map(Mention::who)
+            .collect(Collectors.toCollection(LinkedHashSet::new));
+    List<String> blind =
+        staff.stream()
+            .filter(one -> named.contains(one.id()) && !eligible.sees(one.id(), row))
+            .map(StaffView::name)
+            .toList();
+    if (!blind.isEmpty()) {
+      String names = String.join(" and ", blind);
+      throw bad(
+          names
+              + (blind.size() == 1 ? " does" : " do")
+              + " not see this conversation and would not be told. Nothing was added; take the name"
+              + " out, or hand the conversation over first.");
+    }
+    return named;
+  }
+
+  private static Problem bad(String why) {
+    return Problem.fields(List.of(new FieldProblem("words", why)));
+  }
+
+  private void tell(ConversationId id, EntryId note, Set<Long> named, StaffId by) {
+    Set<Long> before = Set.copyOf(notes.listMentioned(note.value()));
+    for (long who : named) {
+      if (!before.contains(who)) {
+        notes.insertMention(note.value(), who);
+        events.publishEvent(new ColleagueMentioned(id, note, who, by.value()));
+      }
+    }
+  }
+
+  /** Lets a note of one's own say something else; what it said is kept. */
+  @Transactional
+  public void rewrite(ConversationId id, EntryId note, String words, StaffId by) {
+    Conversation row = inSight.lock(id, by);
+    Entry entry = own(row, note, by);
+    if (words.equals(entry.words())) {
+      return;
+    }
+    Set<Long> named = named(row, words);
+    notes.keepBefore(note.value(), books.now());
+    notes.rewrite(note.value(), words, books.now());
+    tell(id, note, named, by);
+    books.changed(row.id(), List.of(note.value()));
+  }
+
+  /** Withdraws a note of one's own; what it said is kept, out of sight. */
+  @Transactional
+  public void withdraw(ConversationId id, EntryId note, StaffId by) {
+    Conversation row = inSight.lock(id, by);
+    Entry entry = own(row, note, by);
+    notes.keepBefore(entry.id(), books.now());
+    notes.withdraw(note.value(), books.now());
+    books.changed(row.id(), List.of(note.value()));
+  }
+
+  private Entry noteOf(Conversation row, EntryId note) {
+    Entry entry = books.findEntry(note.value()).orElse(null);
+    if (entry == null || entry.conversationId() != row.id() || entry.kind() != EntryKind.NOTE) {
+      throw Problem.notFound("note");
+    }
+    return entry;
+  }
+
+  private Entry own(Conversation row, EntryId note, StaffId by) {
+    Entry entry = noteOf(row, note);
+    if (entry.withdrawn()) {
+      throw Problem.notFound("note");
+    }
+    if (entry.speakerId() == null || entry.speakerId() != by.value()) {
+      throw Problem.notAllowed("Only whoever wrote a note can change it. Add one of your own.");
+    }
+    return entry;
+  }
+
+  /** What a note said before, the oldest first. */
+  public List<NoteBefore> trace(ConversationId id, EntryId note, StaffId asking) {
+    noteOf(inSight.row(id, asking), note);
+    return notes.listBefore(note.value());
+  }
+}

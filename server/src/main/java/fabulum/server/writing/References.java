@@ -1,0 +1,65 @@
+package fabulum.server.writing;
+
+import fabulum.server.conversations.Bookkeeping;
+import fabulum.server.conversations.Conversation;
+import fabulum.server.conversations.Entry;
+import fabulum.server.people.People;
+import fabulum.server.people.StaffId;
+import fabulum.server.platform.Problem;
+import fabulum.server.writing.store.WritingMapper;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+
+/** What must not be sent: what was sent already, and what crossed a colleague's answer. */
+@Component
+public class References {
+  private final Bookkeeping books;
+  private final WritingMapper texts;
+  private final People people;
+
+  References(Bookkeeping books, WritingMapper texts, People people) {
+    this.books = books;
+    this.texts = texts;
+    this.people = people;
+  }
+
+  /**
+   * Whether an entry with this reference is here already. With other words, or elsewhere, it is not
+   * the same one again, and is refused.
+   */
+  public boolean isKnown(Conversation row, String words, String reference) {
+    Entry known = books.findByReference(reference).orElse(null);
+    if (known != null && (known.conversationId() != row.id() || !words.equals(known.words()))) {
+      throw Problem.conflict(
+          Problem.Kind.SENT_WITH_OTHER_WORDS,
+          "An earlier try did get through, with other words; the script shows them."
+              + " These words are kept: send them again if they are still wanted.");
+    }
+    return known != null;
+  }
+
+  /**
+   * Refuses what crossed an answer of a colleague.
+   *
+   * @param seen the newest entry that the writer saw; null to send it whatever stands there
+   */
+  public void requireNobodyAnswered(Conversation row, @Nullable Long seen, StaffId by) {
+    if (seen == null) {
+      return;
+    }
+    texts
+        .findAnswerAfter(row.id(), seen, by.value())
+        .ifPresent(other -> {
+          String who =
+              other.speakerId() == null
+                  ? "A colleague"
+                  : people.get(new StaffId(other.speakerId())).name();
+          throw Problem.conflict(
+              Problem.Kind.ANSWERED_MEANWHILE,
+              who
+                  + " answered since you began to write: “"
+                  + Conversation.beginning(String.valueOf(other.words()))
+                  + "” Nothing was sent; your words are kept.");
+        });
+  }
+}

@@ -1,0 +1,15 @@
+/** What people write: notes, drafts, and whom they write to. */
+@ApplicationModule(
+    allowedDependencies = {
+      "platform",
+      "people",
+      "lines",
+      "customers",
+      "conversations",
+      "ownership"
+    })
+@NullMarked
+package fabulum.server.writing;
+
+import org.jspecify.annotations.NullMarked;
+import org.springframework.modulith.ApplicationModule;

@@ -1,0 +1,127 @@
+package fabulum.server.writing.web;
+
+import fabulum.server.conversations.ConversationId;
+import fabulum.server.conversations.EntryId;
+import fabulum.server.people.SignedIn;
+import fabulum.server.writing.Drafts;
+import fabulum.server.writing.NoteBefore;
+import fabulum.server.writing.Notes;
+import fabulum.server.writing.Paper;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Pattern;
+import jakarta.validation.constraints.Size;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Notes, and drafts of everything. */
+@RestController
+@RequestMapping("/api/conversations/{id}")
+class NoteController {
+  private final Notes notes;
+  private final Drafts drafts;
+
+  NoteController(Notes notes, Drafts drafts) {
+    this.notes = notes;
+    this.drafts = drafts;
+  }
+
+  /**
+   * A note.
+   *
+   * @param reference made by the caller, once for this note: adding it again adds nothing
+   */
+  record NoteRequest(
+      @NotBlank(message = "There are no words in it yet.")
+          @Size(max = 1600, message = "A note has at most 1600 characters.")
+          String words,
+      @NotNull(message = "A reference is needed.")
+          @Pattern(
+              regexp = "[A-Za-z0-9-]{8,64}",
+              message = "A reference has 8 to 64 letters, digits and hyphens.")
+          String reference) {}
+
+  record NoteWords(
+      @NotBlank(message = "There are no words in it yet.")
+          @Size(max = 1600, message = "A note has at most 1600 characters.")
+          String words) {}
+
+  @PostMapping("/notes")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void note(
+      @AuthenticationPrincipal SignedIn me,
+      @PathVariable long id,
+      @Valid @RequestBody NoteRequest note) {
+    notes.add(new ConversationId(id), note.words(), note.reference(), me.id());
+  }
+
+  @PutMapping("/notes/{note}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void rewriteNote(
+      @AuthenticationPrincipal SignedIn me,
+      @PathVariable long id,
+      @PathVariable long note,
+      @Valid @RequestBody NoteWords wanted) {
+    notes.rewrite(new ConversationId(id), new EntryId(note), wanted.words(), me.id());
+  }
+
+  @DeleteMapping("/notes/{note}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void withdrawNote(
+      @AuthenticationPrincipal SignedIn me, @PathVariable long id, @PathVariable long note) {
+    notes.withdraw(new ConversationId(id), new EntryId(note), me.id());
+  }
+
+  /** What a note said before. */
+  @GetMapping("/notes/{note}/trace")
+  List<NoteBefore> trace(
+      @AuthenticationPrincipal SignedIn me, @PathVariable long id, @PathVariable long note) {
+    return notes.trace(new ConversationId(id), new EntryId(note), me.id());
+  }
+
+  /**
+   * Words begun.
+   *
+   * @param seen the newest entry that stood there when they were begun
+   * @param reference under which they will be sent
+   * @param again the text that was not delivered and that they replace
+   */
+  record DraftRequest(
+      @NotNull(message = "Words are needed; empty ones throw the draft away.")
+          @Size(max = 4000, message = "A draft has at most 4000 characters.")
+          String words,
+      @Nullable Long seen,
+      @Nullable
+          @Pattern(
+              regexp = "[A-Za-z0-9-]{8,64}",
+              message = "A reference has 8 to 64 letters, digits and hyphens.")
+          String reference,
+      @Nullable Long again) {
+
+    Drafts.Draft on(Paper paper) {
+      return new Drafts.Draft(paper, words, seen, reference, again);
+    }
+  }
+
+  @PutMapping("/drafts/{paper}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void keepDraft(
+      @AuthenticationPrincipal SignedIn me,
+      @PathVariable long id,
+      @PathVariable Paper paper,
+      @Valid @RequestBody DraftRequest draft) {
+    drafts.keep(new ConversationId(id), draft.on(paper), me.id());
+  }
+}

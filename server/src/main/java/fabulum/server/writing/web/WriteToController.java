@@ -1,0 +1,62 @@
+package fabulum.server.writing.web;
+
+import fabulum.server.lines.LineId;
+import fabulum.server.lines.LineView;
+import fabulum.server.people.SignedIn;
+import fabulum.server.writing.WriteTo;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.Size;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Whom to write to, and where. */
+@RestController
+class WriteToController {
+  private final WriteTo writeTo;
+
+  WriteToController(WriteTo writeTo) {
+    this.writeTo = writeTo;
+  }
+
+  /**
+   * Whom to write to.
+   *
+   * @param number as it was typed
+   * @param makeCustomer whether the number becomes a customer's, when nobody holds it
+   * @param name of that customer; empty for the number as their name
+   */
+  record OpenRequest(
+      long line,
+      @NotBlank(message = "Type a number.") @Size(max = 40, message = "No number is this long.")
+          String number,
+      boolean makeCustomer,
+      @Nullable String name) {}
+
+  record OpenResponse(long id) {}
+
+  @GetMapping("/api/write-to/lines")
+  List<LineView> lines(@AuthenticationPrincipal SignedIn me) {
+    return writeTo.lines(me.id());
+  }
+
+  @GetMapping("/api/write-to")
+  WriteTo.Found find(
+      @AuthenticationPrincipal SignedIn me, @RequestParam String words, @RequestParam long line) {
+    return writeTo.find(words, new LineId(line), me.id());
+  }
+
+  @PostMapping("/api/write-to")
+  OpenResponse open(@AuthenticationPrincipal SignedIn me, @Valid @RequestBody OpenRequest wanted) {
+    String name = wanted.name() == null ? "" : wanted.name();
+    WriteTo.Wanted whom =
+        new WriteTo.Wanted(new LineId(wanted.line()), wanted.number(), wanted.makeCustomer(), name);
+    return new OpenResponse(writeTo.open(whom, me.id()).value());
+  }
+}
