@@ -11,7 +11,7 @@ import fabulum.server.lines.Lines;
 import fabulum.server.lines.NewLine;
 import fabulum.server.people.NewStaff;
 import fabulum.server.people.People;
-import fabulum.server.people.StaffId;
+import fabulum.server.access.StaffId;
 import fabulum.server.people.Teams;
 import java.io.BufferedReader;
 import java.io.InputStream;

@@ -15,7 +15,7 @@ import fabulum.server.lines.NewLine;
 import fabulum.server.messaging.Messaging;
 import fabulum.server.people.NewStaff;
 import fabulum.server.people.People;
-import fabulum.server.people.StaffId;
+import fabulum.server.access.StaffId;
 import fabulum.server.people.Teams;
 import java.io.IOException;
 import java.net.InetSocketAddress;

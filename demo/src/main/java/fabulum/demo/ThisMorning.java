@@ -1,9 +1,9 @@
 package fabulum.demo;
 
+import fabulum.server.access.StaffId;
 import fabulum.server.conversations.ConversationId;
 import fabulum.server.ownership.HandTo;
 import fabulum.server.ownership.Ownership;
-import fabulum.server.people.StaffId;
 import fabulum.server.writing.Notes;
 import java.util.List;
 import org.springframework.jdbc.core.JdbcTemplate;

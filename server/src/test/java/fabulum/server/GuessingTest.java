@@ -3,9 +3,9 @@ package fabulum.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fabulum.core.access.Role;
+import fabulum.server.accounts.SignIns;
 import fabulum.server.people.NewStaff;
 import fabulum.server.people.People;
-import fabulum.server.people.SignIns;
 import fabulum.server.testing.Answer;
 import fabulum.server.testing.Browser;
 import fabulum.server.testing.Fabulum;

@@ -2,12 +2,12 @@ package fabulum.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import fabulum.server.accounts.Accounts;
+import fabulum.server.accounts.SignIn;
+import fabulum.server.accounts.SignIns;
+import fabulum.server.accounts.SignedIn;
 import fabulum.server.live.LiveStream;
 import fabulum.server.live.Subscription;
-import fabulum.server.people.People;
-import fabulum.server.people.SignIn;
-import fabulum.server.people.SignIns;
-import fabulum.server.people.SignedIn;
 import fabulum.server.testing.Browser;
 import fabulum.server.testing.Fabulum;
 import fabulum.server.testing.LiveReader;
@@ -190,9 +190,9 @@ class LiveTest {
 
   /** Somebody whose sign-in lives. */
   private SignedIn signedIn() {
-    People people = fabulum.context.getBean(People.class);
+    Accounts accounts = fabulum.context.getBean(Accounts.class);
     SignIn welcome =
-        people.signIn("maren", Fabulum.PASSWORD, new SignIns.From("127.0.0.1", "a test", null));
+        accounts.signIn("maren", Fabulum.PASSWORD, new SignIns.From("127.0.0.1", "a test", null));
     return ((SignIn.Welcome) welcome).signedIn();
   }
 

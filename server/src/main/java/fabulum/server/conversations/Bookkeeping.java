@@ -2,6 +2,7 @@ package fabulum.server.conversations;
 
 import fabulum.core.conversation.ConversationState;
 import fabulum.core.promise.Promise;
+import fabulum.server.access.StaffId;
 import fabulum.server.conversations.UndoStep.Snapshot;
 import fabulum.server.conversations.store.ConversationMapper;
 import fabulum.server.conversations.store.EntryMapper;
@@ -10,7 +11,6 @@ import fabulum.server.conversations.store.TopicRow;
 import fabulum.server.lines.LineId;
 import fabulum.server.lines.LinePromise;
 import fabulum.server.lines.Lines;
-import fabulum.server.people.StaffId;
 import fabulum.server.platform.Problem;
 import fabulum.server.topics.Topics;
 import java.time.Clock;

@@ -2,10 +2,10 @@ package fabulum.server.conversations;
 
 import fabulum.core.access.Act;
 import fabulum.core.access.Sight;
+import fabulum.server.access.Permits;
+import fabulum.server.access.StaffId;
 import fabulum.server.conversations.store.EntryMapper;
 import fabulum.server.lines.Sights;
-import fabulum.server.people.Permits;
-import fabulum.server.people.StaffId;
 import fabulum.server.platform.Problem;
 import java.util.List;
 import org.jspecify.annotations.Nullable;

@@ -1,7 +1,7 @@
 package fabulum.server.conversations;
 
 import fabulum.core.conversation.ConversationState;
-import fabulum.server.people.StaffId;
+import fabulum.server.access.StaffId;
 import java.time.Instant;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;

@@ -1,5 +1,14 @@
 /** Conversations: their script, whose turn it is, what is done with them. */
-@ApplicationModule(allowedDependencies = {"platform", "people", "lines", "customers", "topics"})
+@ApplicationModule(
+    allowedDependencies = {
+      "platform",
+      "access",
+      "accounts",
+      "people",
+      "lines",
+      "customers",
+      "topics"
+    })
 @NullMarked
 package fabulum.server.conversations;
 

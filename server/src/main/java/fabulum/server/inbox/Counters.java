@@ -12,7 +12,6 @@ import fabulum.server.inbox.store.FactsRow;
 import fabulum.server.inbox.store.InboxMapper;
 import fabulum.server.lines.LineView;
 import fabulum.server.lines.Lines;
-import fabulum.server.lines.MoreLines;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.HashMap;
@@ -36,7 +35,7 @@ import org.springframework.transaction.event.TransactionalEventListener;
  * the same however many there are. Kept in memory and counted anew at the start.
  */
 @Component
-class Counters implements MoreLines {
+class Counters {
   /** Stands for the owner of what nobody owns. */
   static final long NOBODY = 0;
 
@@ -183,8 +182,8 @@ class Counters implements MoreLines {
     return sums;
   }
 
-  @Override
-  public Set<Long> handedTo(Set<Long> teams) {
+  /** Lines on which there is something that was handed to one of these teams. */
+  Set<Long> handedTo(Set<Long> teams) {
     Set<Long> handed = new HashSet<>();
     synchronized (this) {
       counts.keySet().stream()

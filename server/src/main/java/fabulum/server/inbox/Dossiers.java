@@ -1,6 +1,8 @@
 package fabulum.server.inbox;
 
 import fabulum.core.access.Act;
+import fabulum.server.access.Permits;
+import fabulum.server.access.StaffId;
 import fabulum.server.conversations.Conversation;
 import fabulum.server.conversations.ConversationId;
 import fabulum.server.conversations.InSight;
@@ -11,8 +13,6 @@ import fabulum.server.customers.CustomerView;
 import fabulum.server.customers.Customers;
 import fabulum.server.customers.NumberId;
 import fabulum.server.ownership.Summaries;
-import fabulum.server.people.Permits;
-import fabulum.server.people.StaffId;
 import fabulum.server.presence.Watchers;
 import fabulum.server.writing.Drafts;
 import java.util.List;

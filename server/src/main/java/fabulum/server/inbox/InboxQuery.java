@@ -2,7 +2,7 @@ package fabulum.server.inbox;
 
 import fabulum.core.conversation.Group;
 import fabulum.core.sentence.Sentence;
-import fabulum.server.people.StaffId;
+import fabulum.server.access.StaffId;
 
 /**
  * Which conversations, and in what order.

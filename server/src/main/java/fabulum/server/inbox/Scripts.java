@@ -1,5 +1,6 @@
 package fabulum.server.inbox;
 
+import fabulum.server.access.StaffId;
 import fabulum.server.conversations.Bookkeeping;
 import fabulum.server.conversations.ConversationId;
 import fabulum.server.conversations.Entry;
@@ -7,7 +8,6 @@ import fabulum.server.conversations.EntryId;
 import fabulum.server.conversations.EntryView;
 import fabulum.server.conversations.EntryViews;
 import fabulum.server.conversations.InSight;
-import fabulum.server.people.StaffId;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;

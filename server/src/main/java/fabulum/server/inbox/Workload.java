@@ -2,11 +2,11 @@ package fabulum.server.inbox;
 
 import fabulum.core.access.Sight;
 import fabulum.core.conversation.Group;
+import fabulum.server.access.StaffId;
 import fabulum.server.conversations.SightColumns;
 import fabulum.server.inbox.store.InboxMapper;
 import fabulum.server.inbox.store.LateRow;
 import fabulum.server.lines.Sights;
-import fabulum.server.people.StaffId;
 import java.time.Clock;
 import java.util.HashMap;
 import java.util.Map;

@@ -4,8 +4,8 @@ import fabulum.core.access.Access;
 import fabulum.core.access.Permission;
 import fabulum.core.access.Role;
 import fabulum.core.access.Sight;
-import fabulum.server.people.Permits;
-import fabulum.server.people.StaffId;
+import fabulum.server.access.Permits;
+import fabulum.server.access.StaffId;
 import fabulum.server.people.Teams;
 import java.util.List;
 import java.util.Optional;
@@ -19,13 +19,11 @@ public class Sights {
   private final Lines lines;
   private final Teams teams;
   private final Permits permits;
-  private final MoreLines more;
 
-  Sights(Lines lines, Teams teams, Permits permits, MoreLines more) {
+  Sights(Lines lines, Teams teams, Permits permits) {
     this.lines = lines;
     this.teams = teams;
     this.permits = permits;
-    this.more = more;
   }
 
   /** What somebody sees now. */
@@ -49,14 +47,5 @@ public class Sights {
             ? Set.of()
             : all.stream().filter(LineView::narrowed).map(LineView::id).collect(Collectors.toSet());
     return new Sight(who.value(), seen, narrowed, mine);
-  }
-
-  /** The lines somebody meets: those they see, and those of which something was handed to them. */
-  public List<LineView> lines(StaffId who) {
-    Sight sight = of(who);
-    Set<Long> handed = sight.isEverything() ? Set.of() : more.handedTo(sight.teams());
-    return lines.list().stream()
-        .filter(line -> sight.seesLine(line.id()) || handed.contains(line.id()))
-        .toList();
   }
 }

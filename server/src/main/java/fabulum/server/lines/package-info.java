@@ -1,5 +1,5 @@
 /** Sites and the lines texts arrive on and leave from. */
-@ApplicationModule(allowedDependencies = {"platform", "people"})
+@ApplicationModule(allowedDependencies = {"platform", "access", "accounts", "people"})
 @NullMarked
 package fabulum.server.lines;
 

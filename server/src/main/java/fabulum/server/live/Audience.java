@@ -2,7 +2,7 @@ package fabulum.server.live;
 
 import fabulum.core.access.Sight;
 import fabulum.core.access.Spot;
-import fabulum.server.people.StaffId;
+import fabulum.server.access.StaffId;
 
 /** Who is told a message. */
 interface Audience {

@@ -2,6 +2,8 @@
 @ApplicationModule(
     allowedDependencies = {
       "platform",
+      "access",
+      "accounts",
       "people",
       "lines",
       "conversations",

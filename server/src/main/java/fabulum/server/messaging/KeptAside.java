@@ -2,10 +2,10 @@ package fabulum.server.messaging;
 
 import fabulum.core.access.Act;
 import fabulum.core.delivery.Gateway.IncomingText;
+import fabulum.server.access.Permits;
+import fabulum.server.access.StaffId;
 import fabulum.server.messaging.store.KeptAsideMapper;
 import fabulum.server.messaging.store.KeptAsideRow;
-import fabulum.server.people.Permits;
-import fabulum.server.people.StaffId;
 import fabulum.server.platform.Problem;
 import fabulum.server.platform.Troubles;
 import java.nio.charset.StandardCharsets;

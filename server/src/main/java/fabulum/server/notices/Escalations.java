@@ -2,12 +2,12 @@ package fabulum.server.notices;
 
 import fabulum.core.notice.EscalationPoint;
 import fabulum.core.notice.Told;
+import fabulum.server.access.TeamId;
 import fabulum.server.lines.LineId;
 import fabulum.server.notices.store.EscalationMapper;
 import fabulum.server.notices.store.TeamStepRow;
 import fabulum.server.people.People;
 import fabulum.server.people.StaffView;
-import fabulum.server.people.TeamId;
 import fabulum.server.platform.Problem;
 import fabulum.server.platform.Problem.FieldProblem;
 import java.util.ArrayList;

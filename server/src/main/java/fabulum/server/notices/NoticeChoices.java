@@ -2,9 +2,9 @@ package fabulum.server.notices;
 
 import fabulum.core.notice.Channel;
 import fabulum.core.notice.Kind;
+import fabulum.server.access.StaffId;
 import fabulum.server.notices.store.ChosenRow;
 import fabulum.server.notices.store.NoticeMapper;
-import fabulum.server.people.StaffId;
 import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.Map;

@@ -1,7 +1,7 @@
 package fabulum.server.notices;
 
 import fabulum.core.notice.Channel;
-import fabulum.server.people.StaffId;
+import fabulum.server.access.StaffId;
 import java.util.Set;
 
 /**

@@ -2,6 +2,7 @@ package fabulum.server.notices;
 
 import fabulum.core.notice.Channel;
 import fabulum.core.notice.Kind;
+import fabulum.server.access.StaffId;
 import fabulum.server.conversations.ConversationId;
 import fabulum.server.inbox.ConversationView;
 import fabulum.server.lines.Sights;
@@ -9,7 +10,6 @@ import fabulum.server.mail.Mail;
 import fabulum.server.notices.store.NoticeMapper;
 import fabulum.server.notices.store.NoticeRow;
 import fabulum.server.people.People;
-import fabulum.server.people.StaffId;
 import fabulum.server.platform.PageSettings;
 import fabulum.server.presence.Watchers;
 import java.time.Clock;

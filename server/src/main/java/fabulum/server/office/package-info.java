@@ -3,6 +3,8 @@
     allowedDependencies = {
       "platform",
       "mail",
+      "access",
+      "accounts",
       "people",
       "lines",
       "conversations",

@@ -1,7 +1,7 @@
 package fabulum.server.ownership;
 
-import fabulum.server.people.StaffId;
-import fabulum.server.people.TeamId;
+import fabulum.server.access.StaffId;
+import fabulum.server.access.TeamId;
 import org.jspecify.annotations.Nullable;
 
 /** To whom something is handed: one person, or one team, or nobody in particular. */

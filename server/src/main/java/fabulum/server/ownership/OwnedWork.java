@@ -1,5 +1,6 @@
 package fabulum.server.ownership;
 
+import fabulum.server.access.StaffId;
 import fabulum.server.conversations.Bookkeeping;
 import fabulum.server.conversations.Conversation;
 import fabulum.server.conversations.ConversationId;
@@ -9,7 +10,6 @@ import fabulum.server.conversations.UndoStep;
 import fabulum.server.ownership.store.OwnershipMapper;
 import fabulum.server.people.People;
 import fabulum.server.people.PeopleChanged;
-import fabulum.server.people.StaffId;
 import fabulum.server.platform.Steadily;
 import java.util.ArrayList;
 import java.util.List;

@@ -1,6 +1,8 @@
 package fabulum.server.ownership;
 
 import fabulum.core.attendance.Presence;
+import fabulum.server.access.StaffId;
+import fabulum.server.access.TeamId;
 import fabulum.server.conversations.Bookkeeping;
 import fabulum.server.conversations.Bookkeeping.Doing;
 import fabulum.server.conversations.Conversation;
@@ -12,9 +14,7 @@ import fabulum.server.conversations.InSight;
 import fabulum.server.conversations.SightChanged;
 import fabulum.server.conversations.UndoStep;
 import fabulum.server.people.People;
-import fabulum.server.people.StaffId;
 import fabulum.server.people.StaffView;
-import fabulum.server.people.TeamId;
 import fabulum.server.people.TeamView;
 import fabulum.server.people.Teams;
 import fabulum.server.platform.Problem;

@@ -1,5 +1,6 @@
 package fabulum.server.ownership;
 
+import fabulum.server.access.StaffId;
 import fabulum.server.conversations.Bookkeeping;
 import fabulum.server.conversations.Conversation;
 import fabulum.server.conversations.Entry;
@@ -11,7 +12,6 @@ import fabulum.server.lines.LineId;
 import fabulum.server.lines.Lines;
 import fabulum.server.ownership.store.OwnershipMapper;
 import fabulum.server.people.People;
-import fabulum.server.people.StaffId;
 import fabulum.server.topics.Topics;
 import java.util.ArrayList;
 import java.util.List;

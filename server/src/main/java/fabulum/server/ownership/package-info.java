@@ -1,5 +1,14 @@
 /** Whose a conversation is: taken, handed over, given out, let go. */
-@ApplicationModule(allowedDependencies = {"platform", "people", "lines", "topics", "conversations"})
+@ApplicationModule(
+    allowedDependencies = {
+      "platform",
+      "access",
+      "accounts",
+      "people",
+      "lines",
+      "topics",
+      "conversations"
+    })
 @NullMarked
 package fabulum.server.ownership;
 

@@ -7,6 +7,7 @@ import fabulum.core.attendance.Presence;
 import fabulum.core.hours.Hours;
 import fabulum.core.hours.PossibleDates;
 import fabulum.core.hours.Stretch;
+import fabulum.server.access.StaffId;
 import fabulum.server.people.store.AbsenceRow;
 import fabulum.server.people.store.StaffMapper;
 import fabulum.server.people.store.StaffRow;

@@ -1,6 +1,8 @@
 package fabulum.server.people;
 
 import fabulum.core.access.Role;
+import fabulum.server.access.StaffId;
+import fabulum.server.access.TeamId;
 import java.security.SecureRandom;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;

@@ -2,6 +2,14 @@ package fabulum.server.people;
 
 import fabulum.core.access.Act;
 import fabulum.core.text.OneLine;
+import fabulum.server.access.AccessRecord;
+import fabulum.server.access.Permits;
+import fabulum.server.access.StaffId;
+import fabulum.server.accounts.AccountState;
+import fabulum.server.accounts.Accounts;
+import fabulum.server.accounts.Passwords;
+import fabulum.server.accounts.SignIns;
+import fabulum.server.accounts.SignedIn;
 import fabulum.server.mail.Mail;
 import fabulum.server.people.store.InvitationMapper;
 import fabulum.server.people.store.InvitationRow;
@@ -44,6 +52,7 @@ public class Invitations {
   private final People people;
   private final Permits permits;
   private final Passwords passwords;
+  private final Accounts accounts;
   private final AccessRecord record;
   private final Mail mail;
   private final Clock clock;
@@ -56,6 +65,7 @@ public class Invitations {
       People people,
       Permits permits,
       Passwords passwords,
+      Accounts accounts,
       AccessRecord record,
       Mail mail,
       Clock clock) {
@@ -65,6 +75,7 @@ public class Invitations {
     this.people = people;
     this.permits = permits;
     this.passwords = passwords;
+    this.accounts = accounts;
     this.record = record;
     this.mail = mail;
     this.clock = clock;
@@ -91,7 +102,7 @@ public class Invitations {
    */
   public Invited invite(Invite wanted, StaffId by, String page) {
     permits.require(by, Act.LEAD);
-    String email = People.normalised(wanted.email());
+    String email = Accounts.normalised(wanted.email());
     requirePossible(wanted, email);
     return setUp.carryOut(() -> {
       String name = wanted.name().strip();
@@ -123,7 +134,7 @@ public class Invitations {
         .ifPresent(why -> bad.add(new FieldProblem("name", why)));
     if (email.length() > LONGEST_ADDRESS || !ADDRESS.matcher(email).matches()) {
       bad.add(new FieldProblem("email", "Not a valid e-mail address."));
-    } else if (staff.findByName(email).isPresent()) {
+    } else if (accounts.isTaken(email)) {
       bad.add(new FieldProblem("email", "Somebody here has this address already."));
     }
     if (!bad.isEmpty()) {
@@ -231,11 +242,11 @@ public class Invitations {
       throw Problem.conflict(
           Kind.ENDED, "This link was used already. Sign in, or ask a lead for a new one.");
     }
-    staff.setPassword(row.id(), passwords.encode(wanted.password()));
+    accounts.setPassword(new StaffId(row.id()), wanted.password());
     staff.setStanding(row.id(), AccountState.ACTIVE);
     StaffId id = new StaffId(row.id());
     people.setProfile(id, wanted.profile());
     record.note(id, row.fullName(), "came in", null, null);
-    return people.welcome(id, from);
+    return accounts.welcome(id, from);
   }
 }

@@ -2,13 +2,17 @@ package fabulum.server.people;
 
 import fabulum.core.access.Permission;
 import fabulum.core.text.OneLine;
-import fabulum.server.people.SignInView.Outcome;
+import fabulum.server.access.AccessRecord;
+import fabulum.server.access.Permits;
+import fabulum.server.access.StaffId;
+import fabulum.server.accounts.AccountState;
+import fabulum.server.accounts.Accounts;
+import fabulum.server.accounts.Passwords;
 import fabulum.server.people.store.StaffMapper;
 import fabulum.server.people.store.StaffRow;
 import fabulum.server.platform.BriefMemory;
 import fabulum.server.platform.Problem;
 import fabulum.server.platform.Problem.FieldProblem;
-import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -22,13 +26,11 @@ import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** The staff: who they are, and how they come in. */
+/** The staff: who they are. */
 @Service
 public class People {
   private final StaffMapper staff;
   private final Passwords passwords;
-  private final GuessLog guesses;
-  private final SignIns signIns;
   private final AccessRecord record;
   private final Permits permits;
   private final ApplicationEventPublisher events;
@@ -37,83 +39,15 @@ public class People {
   People(
       StaffMapper staff,
       Passwords passwords,
-      GuessLog guesses,
-      SignIns signIns,
       AccessRecord record,
       Permits permits,
       ApplicationEventPublisher events) {
     this.staff = staff;
     this.passwords = passwords;
-    this.guesses = guesses;
-    this.signIns = signIns;
     this.record = record;
     this.permits = permits;
     this.events = events;
     this.everybody = new BriefMemory<>(() -> staff.list().stream().map(People::view).toList());
-  }
-
-  /**
-   * Checks a name and a password. Failures slow down the place they come from; every attempt is
-   * counted in the record.
-   */
-  @Transactional
-  public SignIn signIn(String name, String password, SignIns.From from) {
-    String account = normalised(name);
-    Optional<StaffRow> found = staff.findByName(account);
-    StaffId id = found.map(row -> new StaffId(row.id())).orElse(null);
-    Duration wait = guesses.waitFor(account, from);
-    if (!wait.isZero()) {
-      signIns.refused(id, account, from, Outcome.SLOWED);
-      return new SignIn.SlowDown(wait);
-    }
-    boolean fits = passwords.fits(password, found.map(StaffRow::passwordHash).orElse(""));
-    if (found.isEmpty() || !fits || !found.get().isActive()) {
-      guesses.failed(account, from);
-      signIns.refused(id, account, from, Outcome.WRONG);
-      return new SignIn.Wrong();
-    }
-    guesses.succeeded(account, from);
-    StaffRow row = found.get();
-    return new SignIn.Welcome(begin(row, from, row.mustChangePassword()));
-  }
-
-  private SignedIn begin(StaffRow row, SignIns.From from, boolean mustChangePassword) {
-    StaffId id = new StaffId(row.id());
-    return new SignedIn(row.id(), signIns.begin(id, row.signInName(), from), mustChangePassword);
-  }
-
-  /**
-   * Replaces a password, and ends all other sign-ins. The old one must be known; guessing it slows
-   * down as guessing at the sign-in does.
-   */
-  @Transactional
-  public void changePassword(SignedIn me, String old, String wanted, SignIns.From from) {
-    StaffRow row = row(me.id());
-    Duration wait = guesses.waitFor(row.signInName(), from);
-    if (!wait.isZero()) {
-      throw Problem.conflict(
-          Problem.Kind.TOO_MANY_TRIES,
-          "Too many wrong passwords. Try again in " + (wait.toSeconds() + 1) + " s.");
-    }
-    List<FieldProblem> bad = new ArrayList<>();
-    if (passwords.fits(old, row.passwordHash())) {
-      guesses.succeeded(row.signInName(), from);
-    } else {
-      guesses.failed(row.signInName(), from);
-      bad.add(new FieldProblem("old", "This is not your present password."));
-    }
-    for (String objection : passwords.objections(wanted, row.signInName())) {
-      bad.add(new FieldProblem("wanted", objection));
-    }
-    if (old.equals(wanted)) {
-      bad.add(new FieldProblem("wanted", "Choose another one than now."));
-    }
-    if (!bad.isEmpty()) {
-      throw Problem.fields(bad);
-    }
-    staff.setPassword(row.id(), passwords.encode(wanted));
-    record.note(me.id(), row.fullName(), "password changed", null, null);
-    signIns.endAllBut(me.id(), me.signInId());
   }
 
   private StaffRow row(StaffId id) {
@@ -171,7 +105,7 @@ public class People {
   public StaffId add(NewStaff wanted) {
     long id =
         staff.insert(
-            normalised(wanted.signInName()),
+            Accounts.normalised(wanted.signInName()),
             wanted.name(),
             wanted.initials(),
             wanted.role(),
@@ -233,10 +167,6 @@ public class People {
     permits.forget();
   }
 
-  SignedIn welcome(StaffId id, SignIns.From from) {
-    return begin(row(id), from, false);
-  }
-
   static StaffView view(StaffRow row) {
     return new StaffView(
         row.id(),
@@ -245,9 +175,5 @@ public class People {
         row.role(),
         new Mark(row.shape(), row.ink()),
         row.isActive());
-  }
-
-  static String normalised(String name) {
-    return name.strip().toLowerCase(Locale.ROOT);
   }
 }

@@ -4,6 +4,12 @@ import fabulum.core.access.Act;
 import fabulum.core.access.Permission;
 import fabulum.core.access.Role;
 import fabulum.core.attendance.Presence;
+import fabulum.server.access.AccessRecord;
+import fabulum.server.access.Permits;
+import fabulum.server.access.StaffId;
+import fabulum.server.access.TeamId;
+import fabulum.server.accounts.AccountState;
+import fabulum.server.accounts.SignIns;
 import fabulum.server.people.store.InvitationMapper;
 import fabulum.server.people.store.StaffMapper;
 import fabulum.server.people.store.StaffRow;
@@ -150,9 +156,8 @@ public class PeopleSetUp {
     said.put("role", row.role().name().toLowerCase(Locale.ROOT));
     said.put(
         "permissions",
-        staff.listPermissions().stream()
-            .filter(given -> given.staffId() == row.id())
-            .map(given -> given.permission().words())
+        permits.given().getOrDefault(row.id(), Set.of()).stream()
+            .map(Permission::words)
             .sorted()
             .collect(Collectors.joining(", ")));
     teams.forget();

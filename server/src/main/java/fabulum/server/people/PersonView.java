@@ -2,6 +2,7 @@ package fabulum.server.people;
 
 import fabulum.core.access.Permission;
 import fabulum.core.attendance.Presence;
+import fabulum.server.accounts.AccountState;
 import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;

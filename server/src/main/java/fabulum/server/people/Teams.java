@@ -1,6 +1,8 @@
 package fabulum.server.people;
 
 import fabulum.core.text.OneLine;
+import fabulum.server.access.StaffId;
+import fabulum.server.access.TeamId;
 import fabulum.server.people.store.MemberRow;
 import fabulum.server.people.store.TeamMapper;
 import fabulum.server.people.store.TeamRow;

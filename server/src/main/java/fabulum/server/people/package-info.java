@@ -1,5 +1,5 @@
-/** Staff: who they are, how they sign in. */
-@ApplicationModule(allowedDependencies = {"platform", "mail"})
+/** Staff: who they are, their teams, when they are in. */
+@ApplicationModule(allowedDependencies = {"platform", "mail", "access", "accounts"})
 @NullMarked
 package fabulum.server.people;
 

@@ -1,9 +1,9 @@
 package fabulum.server.presence;
 
+import fabulum.server.access.StaffId;
 import fabulum.server.conversations.ConversationId;
 import fabulum.server.conversations.InSight;
 import fabulum.server.people.People;
-import fabulum.server.people.StaffId;
 import fabulum.server.people.StaffView;
 import java.time.Duration;
 import java.util.ArrayList;

@@ -1,5 +1,6 @@
 /** Who is looking at which conversation, and who is writing. */
-@ApplicationModule(allowedDependencies = {"platform", "people", "conversations"})
+@ApplicationModule(
+    allowedDependencies = {"platform", "access", "accounts", "people", "conversations"})
 @NullMarked
 package fabulum.server.presence;
 

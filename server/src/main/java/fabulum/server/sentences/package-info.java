@@ -1,5 +1,6 @@
 /** Sentences that were saved, for oneself or for a team. */
-@ApplicationModule(allowedDependencies = {"platform", "people", "conversations", "inbox"})
+@ApplicationModule(
+    allowedDependencies = {"platform", "access", "accounts", "people", "conversations", "inbox"})
 @NullMarked
 package fabulum.server.sentences;
 

@@ -1,9 +1,9 @@
 package fabulum.server.setup;
 
 import fabulum.core.access.Act;
+import fabulum.server.access.Permits;
+import fabulum.server.access.StaffId;
 import fabulum.server.people.People;
-import fabulum.server.people.Permits;
-import fabulum.server.people.StaffId;
 import fabulum.server.people.StaffView;
 import fabulum.server.setup.store.ChangeMapper;
 import fabulum.server.setup.store.ChangeRow;

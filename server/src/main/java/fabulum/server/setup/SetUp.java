@@ -1,6 +1,10 @@
 package fabulum.server.setup;
 
 import fabulum.core.access.Act;
+import fabulum.server.access.AccessRecord;
+import fabulum.server.access.Permits;
+import fabulum.server.access.StaffId;
+import fabulum.server.access.TeamId;
 import fabulum.server.conversations.Conversations;
 import fabulum.server.conversations.Reckoning;
 import fabulum.server.lines.LineId;
@@ -10,10 +14,6 @@ import fabulum.server.lines.SiteView;
 import fabulum.server.notices.EscalationStep;
 import fabulum.server.notices.Escalations;
 import fabulum.server.ownership.OwnedWork;
-import fabulum.server.people.AccessRecord;
-import fabulum.server.people.Permits;
-import fabulum.server.people.StaffId;
-import fabulum.server.people.TeamId;
 import fabulum.server.people.TeamView;
 import fabulum.server.people.Teams;
 import fabulum.server.topics.TopicId;

@@ -1,8 +1,8 @@
 package fabulum.server.several;
 
 import fabulum.core.access.Act;
-import fabulum.server.people.Permits;
-import fabulum.server.people.StaffId;
+import fabulum.server.access.Permits;
+import fabulum.server.access.StaffId;
 import fabulum.server.several.store.SeveralDraftMapper;
 import java.time.Clock;
 import java.time.Instant;

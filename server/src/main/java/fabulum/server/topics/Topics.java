@@ -2,7 +2,7 @@ package fabulum.server.topics;
 
 import fabulum.core.promise.Promise;
 import fabulum.core.text.OneLine;
-import fabulum.server.people.TeamId;
+import fabulum.server.access.TeamId;
 import fabulum.server.platform.BriefMemory;
 import fabulum.server.platform.Problem;
 import fabulum.server.platform.Problem.FieldProblem;

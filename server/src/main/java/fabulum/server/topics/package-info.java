@@ -1,5 +1,5 @@
 /** Topics: what conversations are about, a short list for each team. */
-@ApplicationModule(allowedDependencies = {"platform", "people"})
+@ApplicationModule(allowedDependencies = {"platform", "access", "accounts", "people"})
 @NullMarked
 package fabulum.server.topics;
 

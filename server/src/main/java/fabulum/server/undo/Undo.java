@@ -1,9 +1,9 @@
 package fabulum.server.undo;
 
+import fabulum.server.access.StaffId;
 import fabulum.server.conversations.ActDone;
 import fabulum.server.conversations.Bookkeeping;
 import fabulum.server.conversations.UndoStep;
-import fabulum.server.people.StaffId;
 import fabulum.server.platform.Problem;
 import fabulum.server.undo.store.UndoMapper;
 import fabulum.server.undo.store.UndoRow;

@@ -1,5 +1,6 @@
 /** Taking back what was done a moment ago. */
-@ApplicationModule(allowedDependencies = {"platform", "people", "conversations"})
+@ApplicationModule(
+    allowedDependencies = {"platform", "access", "accounts", "people", "conversations"})
 @NullMarked
 package fabulum.server.undo;
 

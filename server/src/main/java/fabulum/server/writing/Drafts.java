@@ -1,10 +1,10 @@
 package fabulum.server.writing;
 
 import fabulum.core.access.Act;
+import fabulum.server.access.Permits;
+import fabulum.server.access.StaffId;
 import fabulum.server.conversations.ConversationId;
 import fabulum.server.conversations.InSight;
-import fabulum.server.people.Permits;
-import fabulum.server.people.StaffId;
 import fabulum.server.writing.store.DraftMapper;
 import java.time.Clock;
 import java.util.List;

@@ -1,10 +1,10 @@
 package fabulum.server.writing;
 
+import fabulum.server.access.StaffId;
 import fabulum.server.conversations.Bookkeeping;
 import fabulum.server.conversations.Conversation;
 import fabulum.server.conversations.Entry;
 import fabulum.server.people.People;
-import fabulum.server.people.StaffId;
 import fabulum.server.platform.Problem;
 import fabulum.server.writing.store.WritingMapper;
 import org.jspecify.annotations.Nullable;

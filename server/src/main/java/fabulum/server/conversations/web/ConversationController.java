@@ -1,12 +1,12 @@
 package fabulum.server.conversations.web;
 
+import fabulum.server.accounts.SignedIn;
 import fabulum.server.conversations.ActResponse;
 import fabulum.server.conversations.Acts;
 import fabulum.server.conversations.ConversationId;
 import fabulum.server.conversations.EntryId;
 import fabulum.server.conversations.Moment;
 import fabulum.server.conversations.Shown;
-import fabulum.server.people.SignedIn;
 import fabulum.server.topics.TopicId;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;

@@ -2,6 +2,7 @@ package fabulum.server.inbox.web;
 
 import fabulum.core.conversation.Group;
 import fabulum.core.sentence.Sentence;
+import fabulum.server.accounts.SignedIn;
 import fabulum.server.conversations.ConversationId;
 import fabulum.server.inbox.ConversationView;
 import fabulum.server.inbox.DossierView;
@@ -14,7 +15,6 @@ import fabulum.server.inbox.ListOrder;
 import fabulum.server.inbox.ScriptPage;
 import fabulum.server.inbox.Scripts;
 import fabulum.server.inbox.Sentences;
-import fabulum.server.people.SignedIn;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;

@@ -1,10 +1,10 @@
 package fabulum.server.live.web;
 
+import fabulum.server.accounts.SignedIn;
 import fabulum.server.live.Listener;
 import fabulum.server.live.LiveMessage;
 import fabulum.server.live.LiveStream;
 import fabulum.server.live.Subscription;
-import fabulum.server.people.SignedIn;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;

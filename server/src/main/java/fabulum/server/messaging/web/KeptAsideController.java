@@ -1,7 +1,7 @@
 package fabulum.server.messaging.web;
 
+import fabulum.server.accounts.SignedIn;
 import fabulum.server.messaging.KeptAside;
-import fabulum.server.people.SignedIn;
 import java.util.List;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;

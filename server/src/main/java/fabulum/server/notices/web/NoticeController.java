@@ -2,11 +2,11 @@ package fabulum.server.notices.web;
 
 import fabulum.core.notice.Channel;
 import fabulum.core.notice.Kind;
+import fabulum.server.accounts.SignedIn;
 import fabulum.server.notices.NoticeChoices;
 import fabulum.server.notices.NoticeId;
 import fabulum.server.notices.NoticePage;
 import fabulum.server.notices.Notices;
-import fabulum.server.people.SignedIn;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import java.util.List;

@@ -1,13 +1,13 @@
 package fabulum.server.office.web;
 
+import fabulum.server.access.StaffId;
+import fabulum.server.access.TeamId;
+import fabulum.server.accounts.SignedIn;
 import fabulum.server.conversations.ConversationId;
 import fabulum.server.inbox.ConversationView;
 import fabulum.server.office.Office;
 import fabulum.server.office.OfficeView;
 import fabulum.server.ownership.HandTo;
-import fabulum.server.people.SignedIn;
-import fabulum.server.people.StaffId;
-import fabulum.server.people.TeamId;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;

@@ -1,9 +1,9 @@
 package fabulum.server.office.web;
 
 import fabulum.core.access.Act;
+import fabulum.server.access.Permits;
+import fabulum.server.accounts.SignedIn;
 import fabulum.server.mail.Mail;
-import fabulum.server.people.Permits;
-import fabulum.server.people.SignedIn;
 import fabulum.server.platform.Troubles;
 import java.util.List;
 import org.springframework.http.HttpStatus;

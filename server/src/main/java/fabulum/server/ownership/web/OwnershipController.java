@@ -1,12 +1,12 @@
 package fabulum.server.ownership.web;
 
+import fabulum.server.access.StaffId;
+import fabulum.server.access.TeamId;
+import fabulum.server.accounts.SignedIn;
 import fabulum.server.conversations.ActResponse;
 import fabulum.server.conversations.ConversationId;
 import fabulum.server.ownership.HandTo;
 import fabulum.server.ownership.Ownership;
-import fabulum.server.people.SignedIn;
-import fabulum.server.people.StaffId;
-import fabulum.server.people.TeamId;
 import fabulum.server.platform.Problem;
 import fabulum.server.platform.Problem.FieldProblem;
 import java.util.List;

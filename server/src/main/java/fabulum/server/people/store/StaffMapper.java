@@ -2,7 +2,7 @@ package fabulum.server.people.store;
 
 import fabulum.core.access.Permission;
 import fabulum.core.access.Role;
-import fabulum.server.people.AccountState;
+import fabulum.server.accounts.AccountState;
 import fabulum.server.people.Mark;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -15,8 +15,6 @@ import org.jspecify.annotations.Nullable;
 @Mapper
 public interface StaffMapper {
   Optional<StaffRow> find(long id);
-
-  Optional<StaffRow> findByName(String signInName);
 
   List<StaffRow> list();
 
@@ -33,8 +31,6 @@ public interface StaffMapper {
       AccountState standing,
       @Nullable String email);
 
-  void setPassword(long id, String passwordHash);
-
   void setProfile(long id, String fullName, String initials, Mark mark);
 
   void setRole(long id, Role role);
@@ -50,8 +46,6 @@ public interface StaffMapper {
   void setLastAnswer(long id, Instant at);
 
   void setLetterKeys(long id, boolean on);
-
-  List<PermissionRow> listPermissions();
 
   void insertPermission(long id, Permission permission);
 

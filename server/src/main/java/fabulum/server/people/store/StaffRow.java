@@ -1,7 +1,7 @@
 package fabulum.server.people.store;
 
 import fabulum.core.access.Role;
-import fabulum.server.people.AccountState;
+import fabulum.server.accounts.AccountState;
 import fabulum.server.people.Mark;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;

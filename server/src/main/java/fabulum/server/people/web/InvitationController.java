@@ -1,8 +1,8 @@
 package fabulum.server.people.web;
 
+import fabulum.server.accounts.SignedIn;
 import fabulum.server.people.Invitations;
 import fabulum.server.people.People;
-import fabulum.server.people.SignedIn;
 import fabulum.server.people.StaffView;
 import fabulum.server.people.web.SessionDesk.SessionResponse;
 import jakarta.servlet.http.HttpServletRequest;

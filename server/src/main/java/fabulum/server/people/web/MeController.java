@@ -1,10 +1,10 @@
 package fabulum.server.people.web;
 
+import fabulum.server.accounts.SignInView;
+import fabulum.server.accounts.SignIns;
+import fabulum.server.accounts.SignedIn;
 import fabulum.server.people.Attendances;
 import fabulum.server.people.People;
-import fabulum.server.people.SignInView;
-import fabulum.server.people.SignIns;
-import fabulum.server.people.SignedIn;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import java.util.List;

@@ -1,9 +1,9 @@
 package fabulum.server.people.web;
 
-import fabulum.server.people.People;
-import fabulum.server.people.SignIn;
-import fabulum.server.people.SignIns;
-import fabulum.server.people.SignedIn;
+import fabulum.server.accounts.Accounts;
+import fabulum.server.accounts.SignIn;
+import fabulum.server.accounts.SignIns;
+import fabulum.server.accounts.SignedIn;
 import fabulum.server.people.web.SessionDesk.SessionResponse;
 import fabulum.server.platform.Problem.Kind;
 import fabulum.server.platform.web.ProblemDocument;
@@ -35,27 +35,27 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/session")
 class SessionController {
-  private final People people;
+  private final Accounts accounts;
   private final SignIns signIns;
   private final SessionDesk desk;
 
-  SessionController(People people, SignIns signIns, SessionDesk desk) {
-    this.people = people;
+  SessionController(Accounts accounts, SignIns signIns, SessionDesk desk) {
+    this.accounts = accounts;
     this.signIns = signIns;
     this.desk = desk;
   }
 
   record SignInRequest(
-      @NotBlank(message = "Who are you?")
+      @NotBlank(message = "Enter your name.")
           @Size(max = 60, message = "A name has at most 60 characters.")
           String name,
-      @NotEmpty(message = "A password is needed.")
-          @Size(max = 200, message = "No password is this long.")
+      @NotEmpty(message = "Enter your password.")
+          @Size(max = 200, message = "A password has at most 200 characters.")
           String password) {}
 
   record PasswordRequest(
-      @NotEmpty(message = "Your present password is needed.") @Size(max = 200) String old,
-      @NotEmpty(message = "A new password is needed.") @Size(max = 200) String wanted) {}
+      @NotEmpty(message = "Enter your current password.") @Size(max = 200) String old,
+      @NotEmpty(message = "Enter a new password.") @Size(max = 200) String wanted) {}
 
   @PostMapping
   @ApiResponse(
@@ -65,7 +65,7 @@ class SessionController {
       @Valid @RequestBody SignInRequest wanted,
       HttpServletRequest request,
       HttpServletResponse response) {
-    SignIn result = people.signIn(wanted.name(), wanted.password(), desk.from(request));
+    SignIn result = accounts.signIn(wanted.name(), wanted.password(), desk.from(request));
     if (result instanceof SignIn.Welcome welcome) {
       return ResponseEntity.ok(desk.letIn(welcome.signedIn(), request, response));
     }
@@ -103,7 +103,7 @@ class SessionController {
       @Valid @RequestBody PasswordRequest wanted,
       HttpServletRequest request,
       HttpServletResponse response) {
-    people.changePassword(signedIn, wanted.old(), wanted.wanted(), desk.from(request));
+    accounts.changePassword(signedIn, wanted.old(), wanted.wanted(), desk.from(request));
     SignedIn changed = new SignedIn(signedIn.staffId(), signedIn.signInId(), false);
     desk.remember(changed, request, response);
     return desk.session(changed);

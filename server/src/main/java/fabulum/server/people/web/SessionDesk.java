@@ -2,12 +2,12 @@ package fabulum.server.people.web;
 
 import fabulum.core.access.Act;
 import fabulum.core.attendance.Presence;
+import fabulum.server.access.Permits;
+import fabulum.server.accounts.KnownBrowsers;
+import fabulum.server.accounts.SignIns;
+import fabulum.server.accounts.SignedIn;
 import fabulum.server.people.Attendances;
-import fabulum.server.people.KnownBrowsers;
 import fabulum.server.people.People;
-import fabulum.server.people.Permits;
-import fabulum.server.people.SignIns;
-import fabulum.server.people.SignedIn;
 import fabulum.server.people.StaffView;
 import fabulum.server.platform.ClockSettings;
 import fabulum.server.platform.PageSettings;

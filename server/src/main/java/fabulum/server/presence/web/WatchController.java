@@ -1,7 +1,7 @@
 package fabulum.server.presence.web;
 
+import fabulum.server.accounts.SignedIn;
 import fabulum.server.conversations.ConversationId;
-import fabulum.server.people.SignedIn;
 import fabulum.server.presence.Watchers;
 import java.util.List;
 import org.springframework.http.HttpStatus;

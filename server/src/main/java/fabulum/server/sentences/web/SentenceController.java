@@ -1,8 +1,8 @@
 package fabulum.server.sentences.web;
 
 import fabulum.core.conversation.Group;
+import fabulum.server.accounts.SignedIn;
 import fabulum.server.inbox.ListOrder;
-import fabulum.server.people.SignedIn;
 import fabulum.server.sentences.SavedSentences;
 import fabulum.server.sentences.SavedSentences.NewSentence;
 import fabulum.server.sentences.SentenceView;

@@ -2,12 +2,12 @@ package fabulum.server.setup.web;
 
 import fabulum.core.access.Act;
 import fabulum.core.notice.Told;
+import fabulum.server.access.Permits;
+import fabulum.server.access.TeamId;
+import fabulum.server.accounts.SignedIn;
 import fabulum.server.lines.LineId;
 import fabulum.server.notices.EscalationStep;
 import fabulum.server.notices.Escalations;
-import fabulum.server.people.Permits;
-import fabulum.server.people.SignedIn;
-import fabulum.server.people.TeamId;
 import fabulum.server.setup.SetUp;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;

@@ -1,9 +1,9 @@
 package fabulum.server.setup.web;
 
+import fabulum.server.access.TeamId;
+import fabulum.server.accounts.SignedIn;
 import fabulum.server.lines.Lines;
 import fabulum.server.lines.SiteView;
-import fabulum.server.people.SignedIn;
-import fabulum.server.people.TeamId;
 import fabulum.server.setup.ChangeBook;
 import fabulum.server.setup.ChangeView;
 import fabulum.server.setup.SetUp;

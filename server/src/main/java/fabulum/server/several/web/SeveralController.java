@@ -1,12 +1,12 @@
 package fabulum.server.several.web;
 
 import fabulum.core.conversation.Group;
+import fabulum.server.accounts.SignedIn;
 import fabulum.server.conversations.ConversationId;
 import fabulum.server.conversations.Moment;
 import fabulum.server.inbox.InboxQuery;
 import fabulum.server.inbox.ListOrder;
 import fabulum.server.inbox.Sentences;
-import fabulum.server.people.SignedIn;
 import fabulum.server.several.BatchAct;
 import fabulum.server.several.BatchView;
 import fabulum.server.several.CheckView;

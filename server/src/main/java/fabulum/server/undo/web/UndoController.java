@@ -1,6 +1,6 @@
 package fabulum.server.undo.web;
 
-import fabulum.server.people.SignedIn;
+import fabulum.server.accounts.SignedIn;
 import fabulum.server.undo.Undo;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.PathVariable;

@@ -1,8 +1,8 @@
 package fabulum.server.writing.web;
 
+import fabulum.server.accounts.SignedIn;
 import fabulum.server.conversations.ConversationId;
 import fabulum.server.conversations.EntryId;
-import fabulum.server.people.SignedIn;
 import fabulum.server.writing.Drafts;
 import fabulum.server.writing.NoteBefore;
 import fabulum.server.writing.Notes;

@@ -1,8 +1,8 @@
 package fabulum.server.writing.web;
 
+import fabulum.server.accounts.SignedIn;
 import fabulum.server.lines.LineId;
 import fabulum.server.lines.LineView;
-import fabulum.server.people.SignedIn;
 import fabulum.server.writing.WriteTo;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;

@@ -1,0 +1,4 @@
+package fabulum.server.access;
+
+/** Names one team. */
+public record TeamId(long value) {}

@@ -1,0 +1,5 @@
+/** Security over HTTP. */
+@NullMarked
+package fabulum.server.accounts.web;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,4 +1,0 @@
-package fabulum.server.people;
-
-/** Names one member of staff. */
-public record StaffId(long value) {}

@@ -1,4 +1,0 @@
-package fabulum.server.people;
-
-/** Names one team. */
-public record TeamId(long value) {}

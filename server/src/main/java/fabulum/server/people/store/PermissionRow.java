@@ -1,6 +1,0 @@
-package fabulum.server.people.store;
-
-import fabulum.core.access.Permission;
-
-/** A row of staff_permission. */
-public record PermissionRow(long staffId, Permission permission) {}
