@@ -13,6 +13,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -124,6 +125,24 @@ class ActsTest {
     }
     try (Fabulum again = Fabulum.start(folder, line)) {
       assertThat(again.comesTo("select box from conversation", "OUR_TURN")).isTrue();
+    }
+  }
+
+  @Test
+  void whatWasDoneBeforeARestartCanBeTakenBackAfterIt(@TempDir Path folder) {
+    String undo;
+    try (Fabulum first = Fabulum.startInBusiness(folder)) {
+      first.webhook().text("+13125550198", Fabulum.DOCK, "still there?").require(200);
+      long id =
+          Objects.requireNonNull(
+              first.tables.queryForObject("select max(id) from conversation", Long.class));
+      undo = undo(first.signedIn("maren").post("/api/conversations/" + id + "/done", Map.of()));
+    }
+    try (Fabulum again = Fabulum.start(folder)) {
+      String last = "select box from conversation order by id desc fetch first 1 row only";
+      assertThat(again.comesTo(last, "DONE")).isTrue();
+      again.signedIn("maren").post("/api/undo/" + undo, null).require(200);
+      assertThat(again.comesTo(last, "OUR_TURN")).isTrue();
     }
   }
 
