@@ -14,10 +14,12 @@ import fabulum.server.testing.LiveReader;
 import fabulum.server.testing.LiveReader.Heard;
 import fabulum.server.testing.OnSharedProgram;
 import fabulum.server.testing.TwoTeams;
+import java.nio.file.Path;
 import java.time.Duration;
 import java.util.Map;
 import java.util.concurrent.CountDownLatch;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
 
 @OnSharedProgram
@@ -105,6 +107,55 @@ class LiveTest {
         assertThat(first.position()).isNotEmpty();
       }
     }
+  }
+
+  @Test
+  void whatHappenedAroundARestartIsToldFromTheFeedAndOnlyToWhoSeesIt(@TempDir Path folder) {
+    String position;
+    String seen = "+13125550181";
+    try (Fabulum first = Fabulum.startInBusiness(folder)) {
+      try (LiveReader reader = first.signedIn("maren").live(null)) {
+        position = reader.next().position();
+      }
+      first.webhook().text(seen, Fabulum.DOCK, "before the restart").require(200);
+    }
+    try (Fabulum again = Fabulum.start(folder)) {
+      try (LiveReader reader = again.signedIn("maren").live(position)) {
+        Heard told = reader.await(message -> isAbout(message, seen, "before the restart"));
+        assertThat(told.position()).as("until all of it was heard").isEqualTo(position);
+        Heard through = reader.await(message -> message.path("type").asString().equals("BEAT"));
+        assertThat(through.position()).isNotEqualTo(position);
+        again.webhook().text(seen, Fabulum.DOCK, "after it").require(200);
+        reader.await(message -> isAbout(message, seen, "after it"));
+      }
+      again.tables.update("update change_feed set kind = 'SET_UP'");
+      try (LiveReader reader = again.signedIn("maren").live(position)) {
+        assertThat(reader.next().type()).as("more than conversations").isEqualTo("READ_AGAIN");
+      }
+    }
+  }
+
+  @Test
+  void whatAnotherProcessChangedIsToldAndCounted() {
+    String number = fabulum.freshNumber();
+    text(number, "of this process");
+    Long id = fabulum.tables.queryForObject("select max(conversation_id) from entry", Long.class);
+    int before = maren.get("/api/conversations/counts").json().path("done").asInt();
+    try (LiveReader reader = maren.live(null)) {
+      reader.next();
+      fabulum.tables.update(
+          "update conversation set box = 'DONE', version = version + 1 where id = ?", id);
+      fabulum.tables.update(
+          "insert into change_feed (at, kind, subject, version, node)"
+              + " values (?, 'CONVERSATION', ?, 99, 'another')",
+          fabulum.clock.instant().toString(),
+          id);
+      reader.await(message ->
+          message.path("conversation").path("id").asLong() == id
+              && message.path("conversation").path("group").asString().equals("DONE"));
+    }
+    assertThat(maren.get("/api/conversations/counts").json().path("done").asInt())
+        .isEqualTo(before + 1);
   }
 
   @Test

@@ -1,5 +1,6 @@
 package fabulum.server.conversations;
 
+import fabulum.core.access.Spot;
 import fabulum.core.conversation.ConversationState;
 import fabulum.core.promise.Promise;
 import fabulum.server.access.StaffId;
@@ -8,6 +9,8 @@ import fabulum.server.conversations.store.ConversationMapper;
 import fabulum.server.conversations.store.EntryMapper;
 import fabulum.server.conversations.store.StandingRow;
 import fabulum.server.conversations.store.TopicRow;
+import fabulum.server.feed.Change;
+import fabulum.server.feed.ChangeFeed;
 import fabulum.server.lines.LineId;
 import fabulum.server.lines.LinePromise;
 import fabulum.server.lines.Lines;
@@ -36,6 +39,7 @@ public class Bookkeeping {
   private final EntryMapper entries;
   private final Lines lines;
   private final Topics topics;
+  private final ChangeFeed feed;
   private final ApplicationEventPublisher events;
   private final Clock clock;
 
@@ -44,12 +48,14 @@ public class Bookkeeping {
       EntryMapper entries,
       Lines lines,
       Topics topics,
+      ChangeFeed feed,
       ApplicationEventPublisher events,
       Clock clock) {
     this.conversations = conversations;
     this.entries = entries;
     this.lines = lines;
     this.topics = topics;
+    this.feed = feed;
     this.events = events;
     this.clock = clock;
   }
@@ -260,6 +266,16 @@ public class Bookkeeping {
   /** Raises the version and tells the program, in this transaction and after it. */
   public void changed(long conversation, List<Long> touched) {
     conversations.nextVersion(conversation);
-    events.publishEvent(ConversationChanged.of(conversation, touched));
+    ConversationChanged change = ConversationChanged.of(conversation, touched);
+    feed.append(
+        Change.Kind.CONVERSATION, conversation, row(change.id()).version(), change.detail());
+    events.publishEvent(change);
+  }
+
+  /** Tells that others may see the conversation now, in this transaction and after it. */
+  public void sightChanged(ConversationId id, Spot before) {
+    SightChanged change = new SightChanged(id, before);
+    feed.append(Change.Kind.SIGHT, id.value(), 0, change.detail());
+    events.publishEvent(change);
   }
 }

@@ -1,6 +1,9 @@
 package fabulum.server.conversations;
 
+import java.util.Arrays;
 import java.util.List;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A conversation changed. Told once the change is committed; may be told twice. {@code entries} are
@@ -14,5 +17,21 @@ public record ConversationChanged(ConversationId id, List<EntryId> entries) {
   static ConversationChanged of(long conversation, List<Long> entries) {
     return new ConversationChanged(
         new ConversationId(conversation), entries.stream().map(EntryId::new).toList());
+  }
+
+  /** The entries, as the feed of changes keeps them. */
+  String detail() {
+    return entries.stream()
+        .map(entry -> String.valueOf(entry.value()))
+        .collect(Collectors.joining(" "));
+  }
+
+  /** The change as the feed has it. */
+  public static ConversationChanged read(long conversation, @Nullable String detail) {
+    return of(
+        conversation,
+        detail == null || detail.isEmpty()
+            ? List.of()
+            : Arrays.stream(detail.split(" ")).map(Long::valueOf).toList());
   }
 }

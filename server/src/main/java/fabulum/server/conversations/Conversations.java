@@ -8,6 +8,8 @@ import fabulum.server.conversations.store.EntryMapper;
 import fabulum.server.customers.CustomerId;
 import fabulum.server.customers.Customers;
 import fabulum.server.customers.NumberId;
+import fabulum.server.feed.Change;
+import fabulum.server.feed.ChangeFeed;
 import fabulum.server.lines.LineId;
 import fabulum.server.topics.TopicId;
 import java.time.Instant;
@@ -28,6 +30,7 @@ public class Conversations {
   private final EntryMapper entries;
   private final Customers customers;
   private final Bookkeeping books;
+  private final ChangeFeed feed;
   private final ApplicationEventPublisher events;
 
   Conversations(
@@ -35,11 +38,13 @@ public class Conversations {
       EntryMapper entries,
       Customers customers,
       Bookkeeping books,
+      ChangeFeed feed,
       ApplicationEventPublisher events) {
     this.conversations = conversations;
     this.entries = entries;
     this.customers = customers;
     this.books = books;
+    this.feed = feed;
     this.events = events;
   }
 
@@ -150,6 +155,7 @@ public class Conversations {
     conversations.copyTopic(from, into);
     int had = conversations.nextVersionByTopic(from);
     conversations.dropTopic(from);
+    feed.append(Change.Kind.TOPICS, from, into, null);
     events.publishEvent(new TopicsMerged(new TopicId(from), new TopicId(into)));
     return had;
   }

@@ -8,6 +8,7 @@ import fabulum.core.sentence.Sentence;
 import fabulum.server.conversations.Bookkeeping;
 import fabulum.server.conversations.ConversationChanged;
 import fabulum.server.conversations.TopicsMerged;
+import fabulum.server.feed.ChangeFeed;
 import fabulum.server.inbox.store.FactsRow;
 import fabulum.server.inbox.store.InboxMapper;
 import fabulum.server.lines.LineView;
@@ -24,6 +25,8 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
@@ -39,19 +42,22 @@ class Counters {
   /** Stands for the owner of what nobody owns. */
   static final long NOBODY = 0;
 
+  private static final Logger log = LoggerFactory.getLogger(Counters.class);
   private static final int CHUNK = 20_000;
 
   private final InboxMapper lists;
   private final Bookkeeping books;
+  private final ChangeFeed feed;
   private final Lines lines;
   private final Map<Long, Placed> placed = new HashMap<>();
   private final Map<Placing, Integer> counts = new HashMap<>();
   private final Map<Placing, Placing> known = new HashMap<>();
   private volatile boolean loaded;
 
-  Counters(InboxMapper lists, Bookkeeping books, Lines lines) {
+  Counters(InboxMapper lists, Bookkeeping books, ChangeFeed feed, Lines lines) {
     this.lists = lists;
     this.books = books;
+    this.feed = feed;
     this.lines = lines;
   }
 
@@ -93,7 +99,15 @@ class Counters {
    */
   @TransactionalEventListener(phase = TransactionPhase.AFTER_COMMIT)
   void changed(ConversationChanged change) {
-    long id = change.id().value();
+    try {
+      read(change.id().value());
+    } catch (RuntimeException e) {
+      log.warn("A change could not be counted; it will be, from the feed", e);
+      feed.missed();
+    }
+  }
+
+  private void read(long id) {
     Optional<FactsRow> row = lists.findFacts(id);
     Set<Long> topics = books.topicsOf(id);
     synchronized (this) {

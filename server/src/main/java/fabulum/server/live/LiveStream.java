@@ -8,6 +8,7 @@ import fabulum.server.accounts.SignedIn;
 import fabulum.server.conversations.ConversationChanged;
 import fabulum.server.conversations.EntryView;
 import fabulum.server.conversations.SightChanged;
+import fabulum.server.feed.ChangeFeed;
 import fabulum.server.inbox.ConversationView;
 import fabulum.server.inbox.Inbox;
 import fabulum.server.inbox.Scripts;
@@ -26,6 +27,8 @@ import java.util.Deque;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
@@ -59,6 +62,8 @@ public class LiveStream implements SmartLifecycle {
   private final Notices notices;
   private final Sights sights;
   private final SignIns signIns;
+  private final ChangeFeed feed;
+  private final MissedChanges missedChanges;
   private final String run = UUID.randomUUID().toString().substring(0, 8);
   private final ExecutorService teller = Executors.newSingleThreadExecutor(LiveStream::daemon);
   private final Set<Subscription> subscriptions = ConcurrentHashMap.newKeySet();
@@ -71,16 +76,29 @@ public class LiveStream implements SmartLifecycle {
       Watchers watchers,
       Notices notices,
       Sights sights,
-      SignIns signIns) {
+      SignIns signIns,
+      ChangeFeed feed,
+      MissedChanges missedChanges) {
     this.inbox = inbox;
     this.scripts = scripts;
     this.watchers = watchers;
     this.notices = notices;
     this.sights = sights;
     this.signIns = signIns;
+    this.feed = feed;
+    this.missedChanges = missedChanges;
   }
 
-  record Told(long number, LiveMessage message, Audience audience) {}
+  /**
+   * A message.
+   *
+   * @param position where whoever has heard it goes on
+   */
+  record Told(String position, long number, LiveMessage message, Audience audience) {}
+
+  private Told told(long number, LiveMessage message, Audience audience) {
+    return new Told(new Position(run, number, feed.settled()).text(), number, message, audience);
+  }
 
   private static Thread daemon(Runnable work) {
     Thread thread = new Thread(work, "live-teller");
@@ -197,7 +215,7 @@ public class LiveStream implements SmartLifecycle {
   }
 
   private synchronized void broadcast(LiveMessage message, Audience audience) {
-    Told told = new Told(++last, message, audience);
+    Told told = told(++last, message, audience);
     remembered.addLast(told);
     if (remembered.size() > REMEMBERED) {
       remembered.removeFirst();
@@ -224,50 +242,62 @@ public class LiveStream implements SmartLifecycle {
    *
    * @param after the position last heard; null for whoever has only just read everything
    */
-  public synchronized Subscription listen(SignedIn who, Listener listener, @Nullable String after) {
-    Subscription subscription = new Subscription(who, listener, run, subscriptions::remove);
-    List<Told> missed = missed(after);
-    subscriptions.add(subscription);
-    if (missed == null) {
-      subscription.offer(told(LiveMessage.readAgain()));
-    } else {
-      // Whoever breaks off again right after this has heard nothing of what they missed.
-      long before = missed.isEmpty() ? last : missed.get(0).number() - 1;
-      subscription.offer(new Told(before, LiveMessage.beat(), Audience.everybody()));
-      Map<Long, Sight> seen = new HashMap<>();
-      missed.forEach(told -> offer(subscription, told, seen));
+  public Subscription listen(SignedIn who, Listener listener, @Nullable String after) {
+    Subscription subscription = new Subscription(who, listener, subscriptions::remove);
+    Optional<Position> heard = Position.read(after);
+    boolean ofThisRun = heard.filter(position -> position.run().equals(run)).isPresent();
+    if (after == null || ofThisRun) {
+      goOn(subscription, heard.map(Position::number).orElse(null));
+      return subscription;
     }
+    // From here on it hears what happens; what happened before comes from the feed. A browser never
+    // lets an older row stand over a newer one.
+    join(subscription);
+    List<LiveMessage> missed =
+        heard.flatMap(position -> missedChanges.since(position.settled())).orElse(null);
+    if (missed == null) {
+      subscription.offer(now(LiveMessage.readAgain()));
+      return subscription;
+    }
+    Map<Long, Sight> seen = new HashMap<>();
+    for (LiveMessage message : missed) {
+      Spot spot = Objects.requireNonNull(message.conversation()).spot();
+      offer(subscription, new Told(after, 0, message, Audience.seeing(spot)), seen);
+    }
+    subscription.offer(now(LiveMessage.beat()));
     return subscription;
   }
 
-  private Told told(LiveMessage message) {
-    return new Told(last, message, Audience.everybody());
+  private synchronized void join(Subscription subscription) {
+    subscriptions.add(subscription);
   }
 
-  private @Nullable List<Told> missed(@Nullable String after) {
-    if (after == null) {
-      return List.of();
-    }
-    int seam = after.indexOf('-');
-    if (seam < 0
-        || !after.substring(0, seam).equals(run)
-        || !after.substring(seam + 1).matches("\\d{1,18}")) {
-      return null;
-    }
-    long heard = Long.parseLong(after.substring(seam + 1));
+  private synchronized void goOn(Subscription subscription, @Nullable Long heard) {
     long oldest = remembered.isEmpty() ? last + 1 : remembered.getFirst().number();
-    if (heard > last || heard < oldest - 1) {
-      return null;
+    boolean tooLong = heard != null && (heard > last || heard < oldest - 1);
+    subscriptions.add(subscription);
+    if (tooLong) {
+      subscription.offer(now(LiveMessage.readAgain()));
+      return;
     }
-    List<Told> missed = new ArrayList<>(remembered);
-    missed.removeIf(told -> told.number() <= heard);
-    return missed;
+    List<Told> missed = heard == null ? List.of() : new ArrayList<>(remembered);
+    List<Told> unheard =
+        missed.stream().filter(told -> heard != null && told.number() > heard).toList();
+    // Whoever breaks off again right after this has heard nothing of what they missed.
+    long before = unheard.isEmpty() ? last : unheard.get(0).number() - 1;
+    subscription.offer(told(before, LiveMessage.beat(), Audience.everybody()));
+    Map<Long, Sight> seen = new HashMap<>();
+    unheard.forEach(told -> offer(subscription, told, seen));
+  }
+
+  private synchronized Told now(LiveMessage message) {
+    return told(last, message, Audience.everybody());
   }
 
   @Scheduled(fixedRate = 15, timeUnit = TimeUnit.SECONDS)
   synchronized void beat() {
     Map<Long, Sight> seen = new HashMap<>();
-    subscriptions.forEach(one -> offer(one, told(LiveMessage.beat()), seen));
+    subscriptions.forEach(one -> offer(one, now(LiveMessage.beat()), seen));
   }
 
   @Override

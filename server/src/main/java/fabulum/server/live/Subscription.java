@@ -14,16 +14,14 @@ public final class Subscription {
 
   private final SignedIn signedIn;
   private final Listener listener;
-  private final String run;
   private final Consumer<Subscription> onEnd;
   private final BlockingQueue<Told> queue = new ArrayBlockingQueue<>(ROOM);
   private final AtomicBoolean closed = new AtomicBoolean();
   private final Thread thread;
 
-  Subscription(SignedIn signedIn, Listener listener, String run, Consumer<Subscription> onEnd) {
+  Subscription(SignedIn signedIn, Listener listener, Consumer<Subscription> onEnd) {
     this.signedIn = signedIn;
     this.listener = listener;
-    this.run = run;
     this.onEnd = onEnd;
     this.thread = new Thread(this::tellOn, "live-listener");
     thread.setDaemon(true);
@@ -47,7 +45,8 @@ public final class Subscription {
   void offer(Told told) {
     if (!queue.offer(told)) {
       queue.clear();
-      queue.add(new Told(told.number(), LiveMessage.readAgain(), Audience.everybody()));
+      queue.add(
+          new Told(told.position(), told.number(), LiveMessage.readAgain(), Audience.everybody()));
     }
   }
 
@@ -55,7 +54,7 @@ public final class Subscription {
     try {
       while (true) {
         Told told = queue.take();
-        listener.tell(run + "-" + told.number(), told.message());
+        listener.tell(told.position(), told.message());
       }
     } catch (InterruptedException | IOException | IllegalStateException gone) {
       close();

@@ -15,7 +15,6 @@ import fabulum.server.conversations.Entry;
 import fabulum.server.conversations.EntryId;
 import fabulum.server.conversations.EntryKind;
 import fabulum.server.conversations.EventKind;
-import fabulum.server.conversations.SightChanged;
 import fabulum.server.lines.LineId;
 import fabulum.server.lines.Lines;
 import fabulum.server.ownership.store.OwnershipMapper;
@@ -87,7 +86,7 @@ public class Assignment {
       tellOfOwner(row, after);
     }
     if (!after.spot().equals(row.spot())) {
-      events.publishEvent(new SightChanged(id, row.spot()));
+      books.sightChanged(id, row.spot());
     }
     return touched;
   }

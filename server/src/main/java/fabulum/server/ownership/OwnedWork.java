@@ -5,7 +5,6 @@ import fabulum.server.conversations.Bookkeeping;
 import fabulum.server.conversations.Conversation;
 import fabulum.server.conversations.ConversationId;
 import fabulum.server.conversations.EventKind;
-import fabulum.server.conversations.SightChanged;
 import fabulum.server.conversations.UndoStep;
 import fabulum.server.ownership.store.OwnershipMapper;
 import fabulum.server.people.People;
@@ -15,7 +14,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
-import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -32,7 +30,6 @@ public class OwnedWork {
   private final Eligible eligible;
   private final People people;
   private final TransactionTemplate transactions;
-  private final ApplicationEventPublisher events;
   private final Steadily<Long> steadily =
       new Steadily<>("What its owner does not see any more could not be let go");
 
@@ -42,15 +39,13 @@ public class OwnedWork {
       Ownership owning,
       Eligible eligible,
       People people,
-      TransactionTemplate transactions,
-      ApplicationEventPublisher events) {
+      TransactionTemplate transactions) {
     this.owners = owners;
     this.books = books;
     this.owning = owning;
     this.eligible = eligible;
     this.people = people;
     this.transactions = transactions;
-    this.events = events;
   }
 
   /** What somebody owns that is open. */
@@ -111,7 +106,7 @@ public class OwnedWork {
       books.setOwner(held, null);
       String why = people.get(new StaffId(owner)).name() + " does not see this line any more";
       long event = books.event(held, EventKind.LET_GO, null, why);
-      events.publishEvent(new SightChanged(id, held.spot()));
+      books.sightChanged(id, held.spot());
       books.changed(held.id(), List.of(event));
     }
   }

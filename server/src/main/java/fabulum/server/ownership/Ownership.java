@@ -11,7 +11,6 @@ import fabulum.server.conversations.Entry;
 import fabulum.server.conversations.EntryId;
 import fabulum.server.conversations.EventKind;
 import fabulum.server.conversations.InSight;
-import fabulum.server.conversations.SightChanged;
 import fabulum.server.conversations.UndoStep;
 import fabulum.server.people.People;
 import fabulum.server.people.StaffView;
@@ -234,7 +233,7 @@ public class Ownership {
               to == null ? null : to.value(),
               by.value()));
     }
-    events.publishEvent(new SightChanged(new ConversationId(row.id()), row.spot()));
+    books.sightChanged(new ConversationId(row.id()), row.spot());
     return books.done(doing, kind, new EntryId(event), touched);
   }
 

@@ -10,6 +10,9 @@ import fabulum.server.access.StaffId;
 import fabulum.server.access.TeamId;
 import fabulum.server.accounts.AccountState;
 import fabulum.server.accounts.SignIns;
+import fabulum.server.feed.Change;
+import fabulum.server.feed.ChangeFeed;
+import fabulum.server.feed.ChangeFound;
 import fabulum.server.people.store.InvitationMapper;
 import fabulum.server.people.store.StaffMapper;
 import fabulum.server.people.store.StaffRow;
@@ -24,6 +27,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 
@@ -44,6 +48,7 @@ public class PeopleSetUp {
   private final SignIns signIns;
   private final AccessRecord record;
   private final TransactionTemplate transactions;
+  private final ChangeFeed feed;
   private final ApplicationEventPublisher events;
 
   PeopleSetUp(
@@ -56,6 +61,7 @@ public class PeopleSetUp {
       SignIns signIns,
       AccessRecord record,
       TransactionTemplate transactions,
+      ChangeFeed feed,
       ApplicationEventPublisher events) {
     this.staff = staff;
     this.invitations = invitations;
@@ -66,6 +72,7 @@ public class PeopleSetUp {
     this.signIns = signIns;
     this.record = record;
     this.transactions = transactions;
+    this.feed = feed;
     this.events = events;
   }
 
@@ -242,11 +249,27 @@ public class PeopleSetUp {
   }
 
   <T> T carryOut(java.util.function.Supplier<T> change) {
-    T done = transactions.execute(status -> change.get());
+    T done =
+        transactions.execute(status -> {
+          T changed = change.get();
+          feed.append(Change.Kind.PEOPLE, 0, 0, null);
+          return changed;
+        });
+    changed();
+    return done;
+  }
+
+  private void changed() {
     people.forget();
     teams.forget();
     attendances.forget();
     events.publishEvent(new PeopleChanged());
-    return done;
+  }
+
+  @EventListener
+  void found(ChangeFound found) {
+    if (found.change().kind() == Change.Kind.PEOPLE) {
+      changed();
+    }
   }
 }

@@ -1,5 +1,5 @@
 /** Staff: who they are, their teams, when they are in. */
-@ApplicationModule(allowedDependencies = {"platform", "mail", "access", "accounts"})
+@ApplicationModule(allowedDependencies = {"platform", "feed", "mail", "access", "accounts"})
 @NullMarked
 package fabulum.server.people;
 

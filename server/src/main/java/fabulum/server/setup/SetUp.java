@@ -7,6 +7,9 @@ import fabulum.server.access.StaffId;
 import fabulum.server.access.TeamId;
 import fabulum.server.conversations.Conversations;
 import fabulum.server.conversations.Reckoning;
+import fabulum.server.feed.Change;
+import fabulum.server.feed.ChangeFeed;
+import fabulum.server.feed.ChangeFound;
 import fabulum.server.lines.LineId;
 import fabulum.server.lines.LineSetup;
 import fabulum.server.lines.Lines;
@@ -27,6 +30,7 @@ import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.context.event.EventListener;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -53,6 +57,7 @@ public class SetUp {
   private final AccessRecord record;
   private final ChangeBook changes;
   private final TransactionTemplate transactions;
+  private final ChangeFeed feed;
   private final ApplicationEventPublisher events;
   private final AtomicInteger owed = new AtomicInteger();
 
@@ -68,6 +73,7 @@ public class SetUp {
       AccessRecord record,
       ChangeBook changes,
       TransactionTemplate transactions,
+      ChangeFeed feed,
       ApplicationEventPublisher events) {
     this.lines = lines;
     this.topics = topics;
@@ -80,6 +86,7 @@ public class SetUp {
     this.record = record;
     this.changes = changes;
     this.transactions = transactions;
+    this.feed = feed;
     this.events = events;
   }
 
@@ -254,7 +261,12 @@ public class SetUp {
   /** The change first, then the reckoning: others go on meanwhile. */
   private Outcome carryOut(StaffId by, Supplier<Long> change) {
     permits.require(by, Act.LEAD);
-    long id = transactions.execute(status -> change.get());
+    long id =
+        transactions.execute(status -> {
+          long changed = change.get();
+          feed.append(Change.Kind.SET_UP, changed, 0, null);
+          return changed;
+        });
     lines.forget();
     topics.forget();
     int reckoned = reckoning.reckonDue();
@@ -272,6 +284,15 @@ public class SetUp {
     if (owed.get() > 0) {
       owed.decrementAndGet();
       reckoning.reckonDue();
+    }
+  }
+
+  @EventListener
+  void found(ChangeFound found) {
+    if (found.change().kind() == Change.Kind.SET_UP) {
+      lines.forget();
+      topics.forget();
+      events.publishEvent(new SetUpChanged());
     }
   }
 }

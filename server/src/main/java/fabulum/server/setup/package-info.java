@@ -2,6 +2,7 @@
 @ApplicationModule(
     allowedDependencies = {
       "platform",
+      "feed",
       "access",
       "accounts",
       "people",

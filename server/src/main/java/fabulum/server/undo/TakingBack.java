@@ -4,7 +4,6 @@ import fabulum.server.conversations.Bookkeeping;
 import fabulum.server.conversations.Conversation;
 import fabulum.server.conversations.EventKind;
 import fabulum.server.conversations.InSight;
-import fabulum.server.conversations.SightChanged;
 import fabulum.server.conversations.Undelivered;
 import fabulum.server.conversations.UndoStep;
 import fabulum.server.conversations.UndoStep.Snapshot;
@@ -52,7 +51,7 @@ class TakingBack {
     books.clearWorkingSeconds(step.event());
     long event = books.event(row, EventKind.UNDONE, step.by(), step.kind().name());
     events.publishEvent(new StepTakenBack(step.conversation(), step.event()));
-    events.publishEvent(new SightChanged(step.conversation(), row.spot()));
+    books.sightChanged(step.conversation(), row.spot());
     List<Long> touched = new ArrayList<>(List.of(step.event().value(), event));
     touched.addAll(before.undelivered());
     books.changed(row.id(), touched);
