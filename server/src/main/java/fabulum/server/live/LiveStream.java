@@ -294,6 +294,11 @@ public class LiveStream implements SmartLifecycle {
     return told(last, message, Audience.everybody());
   }
 
+  /** How many browsers listen. */
+  public int listeners() {
+    return subscriptions.size();
+  }
+
   @Scheduled(fixedRate = 15, timeUnit = TimeUnit.SECONDS)
   synchronized void beat() {
     Map<Long, Sight> seen = new HashMap<>();

@@ -15,6 +15,7 @@ import fabulum.server.messaging.Saying.Ends;
 import fabulum.server.messaging.store.OutboxMapper;
 import fabulum.server.people.People;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.Optional;
 import org.springframework.context.ApplicationEventPublisher;
@@ -78,5 +79,21 @@ public class Messaging {
     }
     author.writer().ifPresent(by -> people.answered(new StaffId(by), now));
     events.publishEvent(new OutboxFilled(entry));
+  }
+
+  /**
+   * How the outbox stands.
+   *
+   * @param waiting texts that wait to go to the network
+   * @param oldest how long the first of them has been due; zero for none
+   */
+  public record Outbox(int waiting, Duration oldest) {}
+
+  /** How the outbox stands now. */
+  public Outbox outbox() {
+    Instant first = outbox.findFirstDue();
+    Instant now = clock.instant();
+    boolean late = first != null && first.isBefore(now);
+    return new Outbox(outbox.count(), late ? Duration.between(first, now) : Duration.ZERO);
   }
 }

@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import org.apache.ibatis.annotations.Mapper;
+import org.jspecify.annotations.Nullable;
 
 /** The outbox in the database. A process claims a text before it takes it to the network. */
 @Mapper
@@ -42,4 +43,9 @@ public interface OutboxMapper {
   int tryAgain(long id, String by, Instant nextAt, boolean askFirst);
 
   int delete(long id, String by);
+
+  int count();
+
+  /** When the first that waits is or was due; null for none. */
+  @Nullable Instant findFirstDue();
 }

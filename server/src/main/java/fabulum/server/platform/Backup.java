@@ -1,0 +1,70 @@
+package fabulum.server.platform;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.sql.Connection;
+import java.sql.PreparedStatement;
+import java.sql.SQLException;
+import java.time.Clock;
+import java.time.ZoneOffset;
+import java.time.format.DateTimeFormatter;
+import java.util.Locale;
+import javax.sql.DataSource;
+import org.springframework.stereotype.Service;
+
+/** Copies of the data, made while the program runs. */
+@Service
+public class Backup {
+  private static final DateTimeFormatter NAME =
+      DateTimeFormatter.ofPattern("yyyyMMdd-HHmmss", Locale.ROOT).withZone(ZoneOffset.UTC);
+
+  private final DataSource database;
+  private final DataSettings settings;
+  private final DiskReserve reserve;
+  private final Clock clock;
+
+  Backup(DataSource database, DataSettings settings, DiskReserve reserve, Clock clock) {
+    this.database = database;
+    this.settings = settings;
+    this.reserve = reserve;
+    this.clock = clock;
+  }
+
+  /**
+   * A backup.
+   *
+   * @param file a ZIP archive of the database file
+   * @param octets its size
+   */
+  public record Made(String file, long octets) {}
+
+  /**
+   * Writes everything that is committed now into the folder {@code backups} beside the data. A
+   * backup that fails leaves no file behind.
+   */
+  public synchronized Made make() {
+    reserve.requireRoom();
+    Path folder = settings.data().toAbsolutePath().normalize().resolve("backups");
+    Path whole = folder.resolve("fabulum-" + NAME.format(clock.instant()) + ".zip");
+    Path part = folder.resolve("part.zip");
+    try {
+      Files.createDirectories(folder);
+      try (Connection connection = database.getConnection();
+          PreparedStatement backup = connection.prepareStatement("backup to ?")) {
+        backup.setString(1, part.toString());
+        backup.execute();
+        Files.move(part, whole, StandardCopyOption.ATOMIC_MOVE);
+      } finally {
+        Files.deleteIfExists(part);
+      }
+      return new Made(whole.toString(), Files.size(whole));
+    } catch (IOException e) {
+      throw new UncheckedIOException("The backup could not be written", e);
+    } catch (SQLException e) {
+      throw new IllegalStateException("The backup could not be made", e);
+    }
+  }
+}
