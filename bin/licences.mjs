@@ -5,7 +5,7 @@ import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
 const [libraries, repository] = process.argv.slice(2);
-const here = dirname(fileURLToPath(import.meta.url));
+const web = join(dirname(fileURLToPath(import.meta.url)), '../web');
 const NAMES = /^meta-inf\/(license|licence|notice)[^/]*$|^(license|licence|notice)(\.txt|\.md)?$/i;
 
 const texts = new Map();
@@ -49,9 +49,9 @@ for (const jar of readdirSync(libraries).filter((name) => name.endsWith('.jar') 
   }
 }
 
-const lock = JSON.parse(readFileSync(join(here, 'package-lock.json'), 'utf8'));
+const lock = JSON.parse(readFileSync(join(web, 'package-lock.json'), 'utf8'));
 for (const [path, found] of Object.entries(lock.packages)) {
-  const folder = join(here, path);
+  const folder = join(web, path);
   if (path === '' || found.dev || found.optional || !existsSync(folder)) continue;
   const name = `${path.replace(/^.*node_modules\//, '')} ${found.version}`;
   rows.push([name, found.license ?? 'see its text below']);
