@@ -77,7 +77,7 @@ await picture('set-aside', {}, async (page) => {
   await page.getByRole('menuitem', { name: /^Later today.*\d/ }).waitFor();
 });
 await picture('office', {}, async (page) => {
-  await page.getByRole('link', { name: 'Front office' }).click();
+  await page.getByRole('link', { name: 'Office', exact: true }).click();
   await page.getByRole('row', { name: /^Nobody’s/ }).waitFor();
   await page.getByRole('region', { name: /^On our turn/ }).getByRole('listitem').first().waitFor();
 });

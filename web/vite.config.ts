@@ -8,6 +8,7 @@ export default defineConfig(({ mode }) => ({
   build: {
     outDir: mode === 'handsets' ? 'dist/handsets' : 'dist/inbox',
     emptyOutDir: true,
+    manifest: true,
     rolldownOptions: { input: mode === 'handsets' ? 'handsets.html' : 'index.html' },
   },
   server: { proxy: { '/api': 'http://localhost:8080' } },

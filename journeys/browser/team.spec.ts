@@ -179,7 +179,7 @@ test('a lead sees who has what, moves work by dragging and by key, and answers a
   const [ben, cora] = [await office.person('Ben'), await office.person('Cora')];
   const number = await office.text('For the lead to give away');
   const page = await office.pageOf();
-  await page.getByRole('link', { name: 'Front office' }).click();
+  await page.getByRole('link', { name: 'Office', exact: true }).click();
   const row = (name: string) => page.getByRole('row', { name });
   const has = row(ben.name).getByRole('cell').nth(1);
   await expect(has).toHaveText('0');
@@ -213,7 +213,7 @@ test('what one may not do is shown, with who can allow it; what one may not see 
   await viewer.getByRole('button', { name: 'Done', exact: true }).hover();
   await expect(viewer.getByRole('tooltip')).toContainText(/You may not change conversations\. .* can allow it\./);
   await expect(viewer.getByRole('button', { name: 'Send', exact: true })).toBeDisabled();
-  await expect(viewer.getByRole('link', { name: 'Set-up' })).toHaveCount(0);
+  await expect(viewer.getByRole('link', { name: 'Office', exact: true })).toHaveCount(0);
   await viewer.getByLabel('Jump to a customer or number').fill('Lantern');
   await expect(viewer.getByText('Nobody here is called so')).toBeVisible();
 
@@ -236,7 +236,7 @@ test('going away shows what one owns and hands over what is picked', async ({ of
     await expect(script(bens)).toContainText(`(${ben.name} takes it.)`);
   }
   await bens.getByRole('button', { name: `${ben.name}, in` }).click();
-  await bens.getByRole('menuitem', { name: 'Go away…' }).click();
+  await bens.getByRole('menuitem', { name: 'Set as away…' }).click();
   await bens.getByRole('button', { name: /^What becomes of it/ }).click();
   await bens.getByRole('menuitem', { name: `hand it over to ${cora.name}` }).click();
   for (const box of await bens.getByRole('dialog').getByRole('checkbox').all()) await box.uncheck();

@@ -229,6 +229,7 @@ test('the list opens where it was, and what comes in above moves nothing one is 
 test('a promise is changed in the set-up, and what waits is due otherwise at once; what is not saved is asked about', async ({ office }) => {
   await office.text('a question about storage');
   const page = await office.pageOf();
+  await page.getByRole('link', { name: 'Office', exact: true }).click();
   await page.getByRole('link', { name: 'Set-up' }).click();
   await page.getByRole('link', { name: new RegExp(`^${office.lineName}`) }).click();
   const form = page.getByRole('form', { name: office.lineName });

@@ -1,9 +1,12 @@
 import { useQuery } from '@tanstack/react-query';
+import { lazy, Suspense } from 'react';
 import { useMatch, useNavigate } from 'react-router';
 import { ChangePassword, Invitation, SignIn, useOnePerson } from '../features/session';
 import { sessionQuery } from '../shared/api';
 import { MeContext, NowProvider, ProblemNote } from '../shared/ui';
-import { Frame } from './Frame';
+
+/** Who has still to sign in waits for nothing of it. */
+const Frame = lazy(() => import('./Frame').then((part) => ({ default: part.Frame })));
 
 /** Lets in whoever is signed in, or has an invitation. */
 export function App() {
@@ -20,7 +23,9 @@ export function App() {
     ) : (
       <NowProvider serverNow={session.data.now} readAt={session.dataUpdatedAt} runs={session.data.clockRuns}>
         <MeContext.Provider value={session.data}>
-          <Frame key={session.data.staff.id} session={session.data} />
+          <Suspense fallback={null}>
+            <Frame key={session.data.staff.id} session={session.data} />
+          </Suspense>
         </MeContext.Provider>
       </NowProvider>
     );

@@ -1,15 +1,17 @@
 import { Box } from '@mui/material';
-import { Suspense, useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { Outlet } from 'react-router';
 import { useTelling } from '../features/notices';
-import { WriteTo } from '../features/write-to';
 import { useLive } from '../realtime';
 import type { LiveMessage, Session } from '../shared/api';
 import { useKeys } from '../shared/ui';
 import { AskBeforeLeaving } from './AskBeforeLeaving';
-import { KeysHelp } from './KeysHelp';
 import { Masthead } from './Masthead';
 import { Troubles } from './Troubles';
+
+/** Fetched when they are first asked for. */
+const KeysHelp = lazy(() => import('./KeysHelp').then((part) => ({ default: part.KeysHelp })));
+const WriteTo = lazy(() => import('../features/write-to').then((feature) => ({ default: feature.WriteTo })));
 
 /** What a new text is announced as, to those who listen rather than look. */
 function announcement(message: LiveMessage): string | undefined {
@@ -46,9 +48,17 @@ export function Frame({ session }: { session: Session }) {
       >
         {announced}
       </Box>
-      {writing && <WriteTo onClose={() => setWriting(false)} />}
+      {writing && (
+        <Suspense fallback={null}>
+          <WriteTo onClose={() => setWriting(false)} />
+        </Suspense>
+      )}
       <AskBeforeLeaving />
-      <KeysHelp open={help} onClose={() => setHelp(false)} />
+      {help && (
+        <Suspense fallback={null}>
+          <KeysHelp onClose={() => setHelp(false)} />
+        </Suspense>
+      )}
     </Box>
   );
 }

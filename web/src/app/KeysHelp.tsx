@@ -39,7 +39,8 @@ const KEYS: [string, string][] = [
   ['?', 'these keys'],
 ];
 
-export function KeysHelp({ open, onClose }: { open: boolean; onClose: () => void }) {
+/** What every key does, and whether single letters are keys. */
+export function KeysHelp({ onClose }: { onClose: () => void }) {
   const queries = useQueryClient();
   const { letterKeys } = useMe();
   const set = useMutation({
@@ -49,7 +50,7 @@ export function KeysHelp({ open, onClose }: { open: boolean; onClose: () => void
     onSettled: () => queries.invalidateQueries({ queryKey: keys.session }),
   });
   return (
-    <Dialog open={open} onClose={onClose} aria-labelledby="keys-title" maxWidth="md" fullWidth>
+    <Dialog open onClose={onClose} aria-labelledby="keys-title" maxWidth="md" fullWidth>
       <DialogTitle id="keys-title">Keys</DialogTitle>
       <DialogContent>
         <Box component="dl" sx={{ columnCount: { md: 2 }, columnGap: 4, m: 0 }}>

@@ -1,11 +1,10 @@
 import { Box } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
-import { useEffect } from 'react';
-import { NavLink } from 'react-router';
+import { Link, NavLink, useLocation } from 'react-router';
 import type { LineState } from '../realtime';
 import { NoticesMenu } from '../features/notices';
 import { countsQuery, noticesQuery, type Session, useOnline } from '../shared/api';
-import { ActButton, useRefusal } from '../shared/ui';
+import { ActButton, useRefusal, useUnseenInTitle } from '../shared/ui';
 import { bookSerif } from '../theme';
 import { JumpBox } from './JumpBox';
 import { MyMenu } from './MyMenu';
@@ -43,9 +42,8 @@ export function Masthead({ session, lineState, onHelp, onWrite }: Props) {
   const leads = session.may.includes('LEAD');
   const mayText = useRefusal('TEXT');
   const online = useOnline();
-  useEffect(() => {
-    document.title = unseen ? `(${unseen}) Fabulum` : 'Fabulum';
-  }, [unseen]);
+  useUnseenInTitle(unseen);
+  const inOffice = /^\/(office|setup)(\/|$)/.test(useLocation().pathname);
   return (
     <Box
       component="header"
@@ -87,18 +85,14 @@ export function Masthead({ session, lineState, onHelp, onWrite }: Props) {
           <Count of={counts?.toIdentify} />
         </Box>
         {leads && (
-          <>
-            <Box component={NavLink} to="/office" sx={place}>
-              Front office
-            </Box>
-            <Box component={NavLink} to="/setup" sx={place}>
-              Set-up
-            </Box>
-          </>
-        )}
-        {session.handsets && (
-          <Box component="a" href={session.handsets} target="_blank" rel="noreferrer" sx={place}>
-            Handsets
+          <Box
+            component={Link}
+            to="/office"
+            aria-current={inOffice ? 'page' : undefined}
+            className={inOffice ? 'active' : undefined}
+            sx={place}
+          >
+            Office
           </Box>
         )}
       </Box>
@@ -116,7 +110,7 @@ export function Masthead({ session, lineState, onHelp, onWrite }: Props) {
       </Box>
       <Box sx={{ order: { xs: 5, sm: 0 } }}>
         <ActButton hint="W" refusal={mayText} variant="outlined" onClick={onWrite} sx={{ whiteSpace: 'nowrap' }}>
-          Write to…
+          Write
         </ActButton>
       </Box>
       <Box sx={{ display: { xs: 'block', sm: 'none' }, flex: 1 }} />

@@ -1,17 +1,19 @@
 import { Box, Button, Divider, Menu, MenuItem } from '@mui/material';
 import { useColorScheme } from '@mui/material/styles';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { Leaving } from '../features/office';
 import { tellEnded } from '../features/session';
 import { ask, endSession, keys, type Session } from '../shared/api';
 import { StaffMark } from '../shared/ui';
 
+/** Fetched when it is first needed. */
+const Leaving = lazy(() => import('../features/office').then((feature) => ({ default: feature.Leaving })));
+
 const SCHEMES = [
   ['light', 'Light paper'],
   ['dark', 'Dark paper'],
-  ['system', 'As the system has it'],
+  ['system', 'Same as the system'],
 ] as const;
 
 /** My name, whether I am in, and what belongs to me. */
@@ -65,7 +67,7 @@ export function MyMenu({ session, onHelp }: { session: Session; onHelp: () => vo
               else setIn.mutate(true);
             }}
           >
-            {session.in ? 'Go away…' : 'I am in again'}
+            {session.in ? 'Set as away…' : 'I am back'}
           </MenuItem>
         )}
         <MenuItem
@@ -74,7 +76,7 @@ export function MyMenu({ session, onHelp }: { session: Session; onHelp: () => vo
             void navigate('/me');
           }}
         >
-          Name, times, notices, password
+          Profile, availability, notifications
         </MenuItem>
         <Divider />
         {SCHEMES.map(([scheme, words]) => (
@@ -90,6 +92,11 @@ export function MyMenu({ session, onHelp }: { session: Session; onHelp: () => vo
           </MenuItem>
         ))}
         <Divider />
+        {session.handsets && (
+          <MenuItem component="a" href={session.handsets} target="_blank" rel="noreferrer" onClick={close}>
+            Handsets of the demonstration
+          </MenuItem>
+        )}
         <MenuItem
           onClick={() => {
             close();
@@ -101,14 +108,16 @@ export function MyMenu({ session, onHelp }: { session: Session; onHelp: () => vo
         <MenuItem onClick={() => signOut.mutate()}>Sign out</MenuItem>
       </Menu>
       {leaving && (
-        <Leaving
-          staff={session.staff}
-          onClose={() => setLeaving(false)}
-          onLeft={() => {
-            setLeaving(false);
-            setIn.mutate(false);
-          }}
-        />
+        <Suspense fallback={null}>
+          <Leaving
+            staff={session.staff}
+            onClose={() => setLeaving(false)}
+            onLeft={() => {
+              setLeaving(false);
+              setIn.mutate(false);
+            }}
+          />
+        </Suspense>
       )}
     </>
   );

@@ -1,12 +1,12 @@
 import { lazy, type ReactElement } from 'react';
 import { Navigate, type RouteObject } from 'react-router';
-import { Inbox } from '../features/inbox';
-import { OfficePage } from '../features/office';
 import { useMe } from '../shared/ui';
 import { App } from './App';
 import { NotHere, PageBroke, PlaceBroke } from './Broke';
 
-/** What is opened now and then is fetched then; the inbox need not wait for it. */
+/** Each place is fetched when it is first opened; whoever signs in waits for none of them. */
+const Inbox = lazy(() => import('../features/inbox').then((feature) => ({ default: feature.Inbox })));
+const OfficePage = lazy(() => import('../features/office').then((feature) => ({ default: feature.OfficePage })));
 const SetUp = lazy(() => import('../features/setup').then((feature) => ({ default: feature.SetUp })));
 const Me = lazy(() => import('../features/me').then((feature) => ({ default: feature.Me })));
 

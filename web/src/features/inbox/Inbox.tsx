@@ -12,7 +12,7 @@ import {
   topicsQuery,
 } from '../../shared/api';
 import { writeSentence } from '../../shared/sentence';
-import { useKeys } from '../../shared/ui';
+import { useKeys, useTitle } from '../../shared/ui';
 import { Script } from '../script';
 import { SeveralBar } from '../several';
 import { List } from './List';
@@ -80,6 +80,8 @@ export function Inbox({ session, toIdentify = false }: Props) {
     : rows.length;
   const marks = useMarks(name, ids, total);
   const shown = useQuery({ ...dossierQuery(id ?? 0), enabled: id !== undefined });
+  const opened = id === undefined ? undefined : shown.data?.conversation;
+  useTitle(opened && (opened.customerName ?? opened.number), toIdentify ? 'To identify' : 'Inbox');
   useHeldKeys(here === id && (id === undefined || shown.isFetched), marks.any);
   const go = (group: ListGroup) => () => change(inGroup(address, group));
   const walk = (by: 1 | -1) => open(step(ids, here, by, stood.at));

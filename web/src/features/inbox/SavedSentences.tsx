@@ -1,9 +1,9 @@
-import { Box, Button, ButtonBase, Popover, TextField } from '@mui/material';
+import { Box, Button, ButtonBase, Popover } from '@mui/material';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { ask, keys, type SavedSentence, sentencesQuery, type Session, teamsQuery } from '../../shared/api';
 import { readSentence, writeSentence } from '../../shared/sentence';
-import { Blank, ProblemNote } from '../../shared/ui';
+import { Field, Blank, ProblemNote } from '../../shared/ui';
 import { type ListAddress, type ListGroup, usualOrder } from './model/choice';
 
 interface Props {
@@ -121,7 +121,7 @@ function SaveForm({ session, address, onDone }: FormProps) {
       }}
       sx={{ p: 2, width: 300, display: 'grid', gap: 1.5 }}
     >
-      <TextField
+      <Field
         label="Name"
         value={name}
         // Whoever asked for the form wants to write the name.

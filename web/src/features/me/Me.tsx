@@ -1,8 +1,8 @@
 import { Box } from '@mui/material';
-import { Navigate, Route, Routes } from 'react-router';
+import { Navigate, Route, Routes, useLocation } from 'react-router';
 import type { Session } from '../../shared/api';
-import { PlaceTabs } from '../../shared/ui';
-import { NoticeChoices } from '../notices';
+import { PlaceTabs, useTitle } from '../../shared/ui';
+import { NoticeChoices } from './NoticeChoices';
 import { PlanOf } from './PlanOf';
 import { Profile } from './Profile';
 import { Security } from './Security';
@@ -16,9 +16,11 @@ const PLACES = [
 
 /** What belongs to me. */
 export function Me({ session }: { session: Session }) {
+  const { pathname } = useLocation();
+  useTitle(PLACES.find(([address]) => pathname.startsWith(address))?.[1] ?? 'Profile');
   return (
     <Box component="main" sx={{ flex: 1, minHeight: 0, overflowY: 'auto' }}>
-      <PlaceTabs name="What is mine" places={PLACES} />
+      <PlaceTabs name="Profile and settings" places={PLACES} />
       <Box sx={{ p: 2 }}>
         <Routes>
           <Route path="profile" element={<Profile session={session} />} />

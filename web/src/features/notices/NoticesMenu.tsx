@@ -1,10 +1,12 @@
 import { Box, Button, Popover } from '@mui/material';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useRef, useState } from 'react';
+import { lazy, Suspense, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { ask, keys, noticesQuery } from '../../shared/api';
 import { ProblemNote, useKeys } from '../../shared/ui';
-import { NoticeLine } from './NoticeLine';
+
+/** Fetched when the list is first opened. */
+const NoticeLine = lazy(() => import('./NoticeLine').then((part) => ({ default: part.NoticeLine })));
 
 /** The list holds no more; beyond it one only knows that there are more. */
 const MOST_COUNTED = 100;
@@ -82,22 +84,24 @@ export function NoticesMenu() {
           {query.error && <ProblemNote problem={query.error} onRetry={() => void query.refetch()} />}
           {query.data && notices.length === 0 && (
             <Box sx={{ p: 3, color: 'text.secondary' }}>
-              Nothing to tell. What comes to you, names you, or nears its promise is told here.
+              No notices. New texts for you, notes that name you and answers that are due soon appear here.
             </Box>
           )}
           <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
-            {notices.map((notice) => (
-              <NoticeLine
-                key={notice.id}
-                notice={notice}
-                onSeen={() => !notice.seen && seen.mutate([notice.id])}
-                onOpen={() => {
-                  seen.mutate([notice.id]);
-                  setAnchor(null);
-                  void navigate(`/inbox/${notice.conversation.id}`);
-                }}
-              />
-            ))}
+            <Suspense fallback={null}>
+              {notices.map((notice) => (
+                <NoticeLine
+                  key={notice.id}
+                  notice={notice}
+                  onSeen={() => !notice.seen && seen.mutate([notice.id])}
+                  onOpen={() => {
+                    seen.mutate([notice.id]);
+                    setAnchor(null);
+                    void navigate(`/inbox/${notice.conversation.id}`);
+                  }}
+                />
+              ))}
+            </Suspense>
           </Box>
         </Box>
       </Popover>

@@ -1,3 +1,2 @@
-export { NoticeChoices } from './NoticeChoices';
 export { NoticesMenu } from './NoticesMenu';
 export { useTelling } from './useTelling';

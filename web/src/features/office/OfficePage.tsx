@@ -10,7 +10,7 @@ import {
   type Session,
   teamsQuery,
 } from '../../shared/api';
-import { offerUndo, ProblemNote, tellOwnAct } from '../../shared/ui';
+import { OfficeTabs, offerUndo, ProblemNote, tellOwnAct, useTitle } from '../../shared/ui';
 import { bookSerif } from '../../theme';
 import { OfficeRow } from './OfficeRow';
 import { WorkList } from './WorkList';
@@ -20,6 +20,7 @@ const NOBODY = 0;
 
 /** The whole front office: who is in, what each has, and moving work by key or by dragging. */
 export function OfficePage({ session }: { session: Session }) {
+  useTitle('Office');
   const queries = useQueryClient();
   const office = useQuery(officeQuery);
   const zone = useQuery(linesQuery).data?.[0]?.zone ?? 'UTC';
@@ -56,69 +57,76 @@ export function OfficePage({ session }: { session: Session }) {
   const give = (person: number, id: number, name: string) =>
     move.mutate({ id, person, name, to: names.get(person) ?? '' });
   return (
-    <Box
-      component="main"
-      sx={{
-        flex: 1,
-        minHeight: 0,
-        display: 'grid',
-        gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1.35fr) minmax(340px, 1fr)' },
-        gridTemplateRows: { xs: 'auto auto', md: 'minmax(0, 1fr)' },
-        overflowY: { xs: 'auto', md: 'hidden' },
-      }}
-    >
+    <Box component="main" sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: 'column' }}>
+      <OfficeTabs />
       <Box
-        component="section"
-        aria-label="People"
-        sx={{ minHeight: { md: 0 }, overflowY: { md: 'auto' }, borderRight: { md: 1 }, borderColor: { md: 'divider' } }}
+        sx={{
+          flex: 1,
+          minHeight: 0,
+          display: 'grid',
+          gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1.35fr) minmax(340px, 1fr)' },
+          gridTemplateRows: { xs: 'auto auto', md: 'minmax(0, 1fr)' },
+          overflowY: { xs: 'auto', md: 'hidden' },
+        }}
       >
-        <Box sx={{ px: 2, pt: 1, pb: 0.5, fontFamily: bookSerif, fontStyle: 'italic', color: 'text.secondary' }}>
-          {summary(people.filter((one) => one.in).length, people.length, nobodys.ourTurn)}
-        </Box>
-        <Box role="table" aria-label="Who has what" sx={{ typography: 'body2' }}>
-          <OfficeHead />
-          <OfficeRow
-            name="Nobody’s"
-            desk={nobodys}
-            chosen={desk === NOBODY}
-            zone={zone}
-            onChoose={() => setDesk(NOBODY)}
-            onDropped={(id, name) => give(NOBODY, id, name)}
-          />
-          {people.map((person) => (
-            <OfficeRow
-              key={person.staff.id}
-              name={person.staff.name}
-              person={person}
-              desk={person.desk}
-              chosen={desk === person.staff.id}
-              zone={zone}
-              teams={teams
-                .filter((team) => person.teams.includes(team.id))
-                .map((team) => team.name)
-                .join(', ')}
-              onChoose={() => setDesk(person.staff.id)}
-              onDropped={(id, name) => give(person.staff.id, id, name)}
-            />
-          ))}
-        </Box>
-        {move.error && <ProblemNote problem={move.error} />}
         <Box
-          role="status"
-          sx={{ position: 'absolute', width: 1, height: 1, overflow: 'hidden', clipPath: 'inset(50%)' }}
-          style={{ width: 1, height: 1 }}
+          component="section"
+          aria-label="People"
+          sx={{
+            minHeight: { md: 0 },
+            overflowY: { md: 'auto' },
+            borderRight: { md: 1 },
+            borderColor: { md: 'divider' },
+          }}
         >
-          {said}
+          <Box sx={{ px: 2, pt: 1, pb: 0.5, fontFamily: bookSerif, fontStyle: 'italic', color: 'text.secondary' }}>
+            {summary(people.filter((one) => one.in).length, people.length, nobodys.ourTurn)}
+          </Box>
+          <Box role="table" aria-label="Who has what" sx={{ typography: 'body2' }}>
+            <OfficeHead />
+            <OfficeRow
+              name="Nobody’s"
+              desk={nobodys}
+              chosen={desk === NOBODY}
+              zone={zone}
+              onChoose={() => setDesk(NOBODY)}
+              onDropped={(id, name) => give(NOBODY, id, name)}
+            />
+            {people.map((person) => (
+              <OfficeRow
+                key={person.staff.id}
+                name={person.staff.name}
+                person={person}
+                desk={person.desk}
+                chosen={desk === person.staff.id}
+                zone={zone}
+                teams={teams
+                  .filter((team) => person.teams.includes(team.id))
+                  .map((team) => team.name)
+                  .join(', ')}
+                onChoose={() => setDesk(person.staff.id)}
+                onDropped={(id, name) => give(person.staff.id, id, name)}
+              />
+            ))}
+          </Box>
+          {move.error && <ProblemNote problem={move.error} />}
+          <Box
+            role="status"
+            sx={{ position: 'absolute', width: 1, height: 1, overflow: 'hidden', clipPath: 'inset(50%)' }}
+            style={{ width: 1, height: 1 }}
+          >
+            {said}
+          </Box>
         </Box>
+        <WorkList
+          key={desk}
+          whose={desk}
+          title={desk === NOBODY ? 'Nobody’s' : `${names.get(desk) ?? ''}’s`}
+          me={session.staff.id}
+          people={people.map(({ staff, in: isIn }) => ({ id: staff.id, name: staff.name, in: isIn }))}
+          onGive={give}
+        />
       </Box>
-      <WorkList
-        key={desk}
-        whose={desk}
-        title={desk === NOBODY ? 'Nobody’s' : `${names.get(desk) ?? ''}’s`}
-        me={session.staff.id}
-        people={people.map(({ staff, in: isIn }) => ({ id: staff.id, name: staff.name, in: isIn }))}
-        onGive={give}
-      />
     </Box>
   );
 }

@@ -1,9 +1,9 @@
-import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, TextField } from '@mui/material';
+import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { receiversQuery } from '../../shared/api';
 import { moment } from '../../shared/format';
-import { ProblemNote, StaffMark, useNow } from '../../shared/ui';
+import { Field, ProblemNote, StaffMark, useNow } from '../../shared/ui';
 import { byLetters, type Receiver } from './model/receivers';
 
 interface Props {
@@ -65,7 +65,7 @@ export function HandOver({ id, name, zone, onClose, onHandOver }: Props) {
       >
         <DialogTitle id="hand-over-title">Hand over {name}</DialogTitle>
         <DialogContent sx={{ display: 'grid', gap: 1.5 }}>
-          <TextField
+          <Field
             label="To whom"
             placeholder="a few letters; ↑ ↓ choose"
             value={words}
@@ -122,7 +122,7 @@ export function HandOver({ id, name, zone, onClose, onHandOver }: Props) {
               </Box>
             )}
           </Box>
-          <TextField
+          <Field
             label="Why, in a word; kept as a note"
             value={why}
             multiline

@@ -1,6 +1,6 @@
-import { Autocomplete, Box, Popover, TextField } from '@mui/material';
+import { Autocomplete, Box, Popover } from '@mui/material';
 import type { Topic } from '../../shared/api';
-import { TopicMark } from '../../shared/ui';
+import { Field, TopicMark } from '../../shared/ui';
 
 interface Props {
   anchor: HTMLElement | null;
@@ -52,7 +52,7 @@ export function TopicPicker({ anchor, topics, given, onClose, onToggle }: Props)
           renderInput={(params) => (
             // Whoever asked for the picker wants to type.
             // eslint-disable-next-line jsx-a11y/no-autofocus
-            <TextField {...params} autoFocus label="About" placeholder="a few letters" />
+            <Field {...params} autoFocus label="About" placeholder="a few letters" />
           )}
         />
       </Box>

@@ -1,4 +1,5 @@
-import { Box, Button, TextField, Typography } from '@mui/material';
+import { Box, Button, Typography } from '@mui/material';
+import { Field } from '../../shared/ui';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
 import { ApiProblem, ask, keys, type Session } from '../../shared/api';
@@ -27,7 +28,7 @@ export function ChangePassword() {
     <FrontPage>
       <Typography>The password you were given was for one use. Choose your own.</Typography>
       <Box component="form" onSubmit={submit} sx={{ display: 'grid', gap: 2, mt: 2 }}>
-        <TextField
+        <Field
           label="The password you were given"
           type="password"
           value={old}
@@ -37,7 +38,7 @@ export function ChangePassword() {
           helperText={why('old')}
           required
         />
-        <TextField
+        <Field
           label="Your own password"
           type="password"
           value={wanted}

@@ -1,8 +1,8 @@
-import { Box, Button, TextField, Typography } from '@mui/material';
+import { Box, Button, Typography } from '@mui/material';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { ApiProblem, ask, keys, type Session, type Staff } from '../../shared/api';
-import { MarkPicker, ProblemNote, whyOf } from '../../shared/ui';
+import { Field, MarkPicker, ProblemNote, whyOf } from '../../shared/ui';
 import { bookSerif } from '../../theme';
 import { FrontPage } from './FrontPage';
 
@@ -55,13 +55,13 @@ function Form({ path, staff, onIn }: { path: string; staff: Staff; onIn: () => v
         }}
         sx={{ display: 'grid', gap: 2, mt: 2 }}
       >
-        <TextField
+        <Field
           label="Name"
           value={profile.name}
           {...whyOf(come.error, 'name')}
           onChange={(event) => setProfile({ ...profile, name: event.target.value })}
         />
-        <TextField
+        <Field
           label="Initials"
           value={profile.initials}
           {...whyOf(come.error, 'initials')}
@@ -69,7 +69,7 @@ function Form({ path, staff, onIn }: { path: string; staff: Staff; onIn: () => v
           slotProps={{ htmlInput: { maxLength: 3 } }}
         />
         <MarkPicker mark={profile.mark} onChange={(mark) => setProfile({ ...profile, mark })} />
-        <TextField
+        <Field
           label="Choose a password"
           type="password"
           autoComplete="new-password"

@@ -1,11 +1,13 @@
-import { Box, Button, TextField, Typography } from '@mui/material';
+import { Box, Button, Typography } from '@mui/material';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useEffect, useRef, useState } from 'react';
 import { ApiProblem, ask, keys, rescue, type Session } from '../../shared/api';
 import { bookSerif } from '../../theme';
+import { Field, useTitle } from '../../shared/ui';
 import { FrontPage } from './FrontPage';
 
 export function SignIn() {
+  useTitle('Sign in');
   const queries = useQueryClient();
   const [name, setName] = useState('');
   const [password, setPassword] = useState('');
@@ -30,15 +32,15 @@ export function SignIn() {
     signIn.error instanceof ApiProblem
       ? signIn.error.message
       : signIn.error
-        ? 'The page could not ask the server.'
+        ? 'No connection to Fabulum. Check your network and try again.'
         : undefined;
   return (
     <FrontPage>
       <Typography component="p" sx={{ fontFamily: bookSerif, fontStyle: 'italic', color: 'text.secondary' }}>
-        Who comes in?
+        Welcome. Please sign in.
       </Typography>
       <Box component="form" onSubmit={submit} sx={{ display: 'grid', gap: 2, mt: 2 }}>
-        <TextField
+        <Field
           label="Name"
           value={name}
           onChange={(e) => setName(e.target.value)}
@@ -46,7 +48,7 @@ export function SignIn() {
           inputRef={first}
           required
         />
-        <TextField
+        <Field
           label="Password"
           type="password"
           value={password}

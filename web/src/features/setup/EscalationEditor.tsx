@@ -44,7 +44,7 @@ export function EscalationEditor({ of, id, first, without }: Props) {
             options={minutes.map((value) => ({ value, words: afterWords(value) }))}
             onChange={(afterMinutes) => set(i, { afterMinutes })}
           />
-          {', tell '}
+          {', alert '}
           <Blank
             name={`Whom, step ${i + 1}`}
             value={toldKey(step)}

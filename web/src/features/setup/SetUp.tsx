@@ -1,8 +1,8 @@
 import { Box } from '@mui/material';
-import { Navigate, Route, Routes } from 'react-router';
+import { Navigate, Route, Routes, useLocation } from 'react-router';
 import { HistoryPage } from './HistoryPage';
 import type { Session } from '../../shared/api';
-import { PlaceTabs } from '../../shared/ui';
+import { OfficeTabs, PlaceTabs, useTitle } from '../../shared/ui';
 import { KeptAsidePage } from './KeptAsidePage';
 import { LinesPage } from './LinesPage';
 import { MailPage } from './MailPage';
@@ -28,8 +28,11 @@ const PLACES = [
 
 /** Setting up the front office while everybody works. */
 export function SetUp({ session }: { session: Session }) {
+  const { pathname } = useLocation();
+  useTitle(PLACES.find(([address]) => pathname.startsWith(address))?.[1], 'Set-up');
   return (
     <Box component="main" sx={{ flex: 1, minHeight: 0, overflowY: 'auto' }}>
+      <OfficeTabs />
       <PlaceTabs name="Set-up" places={PLACES} />
       <Routes>
         <Route path="lines/:id?" element={<LinesPage />} />

@@ -1,4 +1,5 @@
-import { Button, Dialog, DialogActions, DialogContent, DialogTitle, TextField } from '@mui/material';
+import { Button, Dialog, DialogActions, DialogContent, DialogTitle } from '@mui/material';
+import { Field } from '../../shared/ui';
 
 interface Props {
   count: number;
@@ -14,7 +15,7 @@ export function TextToEach({ count, words, onWrite, onClose, onText }: Props) {
     <Dialog open onClose={onClose} aria-labelledby="each-title" fullWidth maxWidth="sm">
       <DialogTitle id="each-title">One text to each of {count}</DialogTitle>
       <DialogContent>
-        <TextField
+        <Field
           label="The text, the same for each"
           multiline
           minRows={4}

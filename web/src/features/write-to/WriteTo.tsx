@@ -8,13 +8,12 @@ import {
   FormControlLabel,
   MenuItem,
   MenuList,
-  TextField,
 } from '@mui/material';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { ask, type FoundPeople, writeLinesQuery } from '../../shared/api';
-import { Blank, ProblemNote } from '../../shared/ui';
+import { Field, Blank, ProblemNote } from '../../shared/ui';
 
 interface Whom {
   number: string;
@@ -90,7 +89,7 @@ export function WriteTo({ carry, onClose }: Props) {
               onChange={setLine}
             />
           </Box>
-          <TextField
+          <Field
             label="To"
             placeholder="a name, a number, a boat"
             value={words}
@@ -132,7 +131,7 @@ export function WriteTo({ carry, onClose }: Props) {
                 label={`Nobody we know holds ${found?.shownNumber ?? typed}. Make them a customer.`}
               />
               {makeCustomer && (
-                <TextField
+                <Field
                   label="Name, if you know it"
                   value={name}
                   onChange={(event) => setName(event.target.value)}

@@ -1,4 +1,5 @@
-import { Button, Dialog, DialogActions, DialogContent, DialogTitle, TextField } from '@mui/material';
+import { Button, Dialog, DialogActions, DialogContent, DialogTitle } from '@mui/material';
+import { Field } from './Field';
 import { useState } from 'react';
 import { instantOf, localOf } from '../format';
 
@@ -29,7 +30,7 @@ export function TimeDialog({ title, act, zone, now, onClose, onChoose }: Props) 
       >
         <DialogTitle id="time-title">{title}</DialogTitle>
         <DialogContent>
-          <TextField
+          <Field
             type="datetime-local"
             label={`Time in ${zone.split('/').pop()?.replace('_', ' ') ?? zone}`}
             value={local}

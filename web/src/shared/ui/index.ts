@@ -19,3 +19,6 @@ export { TimeDialog } from './TimeDialog';
 export { MarkPicker } from './MarkPicker';
 export { whyOf } from './why';
 export { PlaceTabs } from './PlaceTabs';
+export { useTitle, useUnseenInTitle } from './title';
+export { OfficeTabs } from './OfficeTabs';
+export { Field } from './Field';

@@ -2,7 +2,7 @@ import { expect, it } from 'vitest';
 import { AFTER, afterWords, toldKey, toldOf } from './escalation';
 
 it.each([
-  [-15, '15 min from late'],
+  [-15, 'due in 15 min'],
   [0, 'late'],
   [30, 'late by 30 min'],
   [120, 'late by 2 h'],

@@ -10,7 +10,7 @@ function time(minutes: number): string {
 /** As it goes on after "when an answer is". */
 export function afterWords(minutes: number): string {
   if (minutes === 0) return 'late';
-  return minutes < 0 ? `${time(-minutes)} from late` : `late by ${time(minutes)}`;
+  return minutes < 0 ? `due in ${time(-minutes)}` : `late by ${time(minutes)}`;
 }
 
 export function toldKey({ told, staffId }: EscalationStep): string {
