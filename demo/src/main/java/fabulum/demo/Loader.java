@@ -83,6 +83,7 @@ final class Loader {
       insertCustomers(data);
       insertConversations(data);
       insertAbsence(now);
+      insertRead(now);
     });
     people.forget();
     writeDirectory(data);
@@ -132,6 +133,15 @@ final class Loader {
           teams.named(topic.team()),
           new TopicSetup(topic.name(), topic.colour(), topic.promiseMinutes(), false));
     }
+  }
+
+  /** Everybody has read all but what came within the last forty minutes. */
+  private void insertRead(Instant now) {
+    tables.update(
+        "insert into seen (staff_id, conversation_id, at)"
+            + " select s.id, c.id, c.last_at from staff s cross join conversation c"
+            + " where c.box in ('OUR_TURN', 'THEIR_TURN', 'SET_ASIDE') and c.last_at < ?",
+        now.minus(Duration.ofMinutes(40)).toString());
   }
 
   /** Hattie is away for three days, and Samir covers; Wen is given no more than six. */

@@ -159,6 +159,7 @@ class AccessTableTest {
     row("GET", "/api/conversations/jump?words=ours", Door.EVERYBODY);
     row("GET", "/api/lines", Door.EVERYBODY);
     row("GET", "/api/staff", Door.EVERYBODY);
+    row("GET", "/api/staff/away", Door.EVERYBODY);
     row("GET", "/api/teams", Door.EVERYBODY);
     row("GET", "/api/topics", Door.EVERYBODY);
     row("GET", "/api/watchers", Door.EVERYBODY);

@@ -414,4 +414,51 @@ class InboxTest {
     assertThat(parts.path("forcing").toString()).isEqualTo("[\"’\",\"…\"]");
     assertThat(parts.path("plain").path("saved").asInt()).isEqualTo(1);
   }
+
+  @Test
+  void whatEachPersonHasNotReadIsKeptForEachAndIsPartOfTheSentence() {
+    String number = fabulum.freshNumber();
+    fabulum.webhook().text(number, Fabulum.DOCK, "first").require(200);
+    long id = maren.conversationOf(number).path("id").asLong();
+    String watch = "/api/conversations/" + id + "/watch";
+    Browser priya = fabulum.signedIn("priya");
+    assertThat(isUnread(maren, id)).isTrue();
+    assertThat(maren.put(watch, Map.of("writing", false)).require(200).json().has("readUpTo"))
+        .as("never opened before")
+        .isFalse();
+    assertThat(isUnread(maren, id)).isFalse();
+    assertThat(isUnread(priya, id)).as("each for themselves").isTrue();
+    String read = maren.conversationOf(number).path("lastAt").asString();
+
+    fabulum.clock.advance(Duration.ofMinutes(3));
+    fabulum.webhook().text(number, Fabulum.DOCK, "second").require(200);
+    assertThat(isUnread(maren, id)).isTrue();
+    JsonNode page =
+        maren
+            .get("/api/conversations?group=OUR_TURN&sentence=unread&limit=100")
+            .require(200)
+            .json();
+    assertThat(
+            page.path("seen")
+                .valueStream()
+                .filter(seen -> seen.path("conversationId").asLong() == id))
+        .singleElement()
+        .satisfies(seen -> assertThat(seen.path("at").asString()).isEqualTo(read));
+    assertThat(maren.put(watch, Map.of("writing", false)).json().path("readUpTo").asString())
+        .isEqualTo(read);
+
+    fabulum.clock.advance(Duration.ofMinutes(1));
+    priya.answer(id, "an answer");
+    assertThat(isUnread(priya, id)).as("what we said last is not unread").isFalse();
+  }
+
+  private static boolean isUnread(Browser whose, long id) {
+    return whose
+        .get("/api/conversations?group=OUR_TURN&sentence=unread&limit=100")
+        .require(200)
+        .json()
+        .path("rows")
+        .valueStream()
+        .anyMatch(row -> row.path("id").asLong() == id);
+  }
 }

@@ -197,7 +197,7 @@ class LiveTest {
       long id = office.text(Fabulum.DOCK, "who looks?");
       try (LiveReader priya = office.fabulum.signedIn("priya").live(null)) {
         priya.next();
-        tom.put("/api/conversations/" + id + "/watch", Map.of("writing", true)).require(204);
+        tom.put("/api/conversations/" + id + "/watch", Map.of("writing", true)).require(200);
         Heard there = priya.await(message -> message.path("watched").path("watchers").size() == 1);
         assertThat(there.message().path("watched").toString())
             .contains("Tom Ferry", "\"writing\":true");

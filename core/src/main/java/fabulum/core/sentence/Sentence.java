@@ -13,6 +13,7 @@ import java.util.OptionalLong;
  * @param saying a text or note in it contains these words; blank for whatever was said
  * @param toIdentify nobody, or more than one, is known to hold the number
  * @param failed our last text was not delivered
+ * @param unread the customer wrote last, and who asks has not read it
  * @param left so much working time is left; empty also for those who do not wait
  * @param days when the last text was
  */
@@ -25,6 +26,7 @@ public record Sentence(
     String saying,
     boolean toIdentify,
     boolean failed,
+    boolean unread,
     Optional<Left> left,
     Optional<Days> days) {
 
@@ -42,6 +44,7 @@ public record Sentence(
           "",
           false,
           false,
+          false,
           Optional.empty(),
           Optional.empty());
 
@@ -53,9 +56,12 @@ public record Sentence(
     }
   }
 
-  /** Whether the facts alone decide: neither words nor time need to be looked at. */
+  /**
+   * Whether the facts alone decide: neither words, nor time, nor what was read need to be looked
+   * at.
+   */
   public boolean asksForFactsOnly() {
-    return called.isEmpty() && saying.isEmpty() && left.isEmpty() && days.isEmpty();
+    return !unread && called.isEmpty() && saying.isEmpty() && left.isEmpty() && days.isEmpty();
   }
 
   /**
@@ -88,5 +94,21 @@ public record Sentence(
 
   private static boolean is(OptionalLong one, long other) {
     return one.isPresent() && one.getAsLong() == other;
+  }
+
+  /** The same sentence about another topic. */
+  public Sentence about(long other) {
+    return new Sentence(
+        whose,
+        line,
+        site,
+        OptionalLong.of(other),
+        called,
+        saying,
+        toIdentify,
+        failed,
+        unread,
+        left,
+        days);
   }
 }

@@ -42,6 +42,9 @@ public final class SentenceText {
     if (sentence.failed()) {
       parts.add("not delivered");
     }
+    if (sentence.unread()) {
+      parts.add("unread");
+    }
     sentence
         .left()
         .ifPresent(left -> parts.add("left " + minutes(left.from()) + ".." + minutes(left.to())));
@@ -107,6 +110,7 @@ public final class SentenceText {
     SAYING,
     TO_IDENTIFY,
     FAILED,
+    UNREAD,
     LEFT,
     LAST,
     FROM,
@@ -131,6 +135,7 @@ public final class SentenceText {
         case "mine", "nobody's" -> About.WHOSE;
         case "to identify" -> About.TO_IDENTIFY;
         case "not delivered" -> About.FAILED;
+        case "unread" -> About.UNREAD;
         default ->
             switch (word) {
               case "team", "colleague" -> About.WHOSE;
@@ -158,6 +163,7 @@ public final class SentenceText {
           part(About.SAYING, Draft::words).orElse(""),
           parts.containsKey(About.TO_IDENTIFY),
           parts.containsKey(About.FAILED),
+          parts.containsKey(About.UNREAD),
           part(About.LEFT, Draft::left),
           days());
     }

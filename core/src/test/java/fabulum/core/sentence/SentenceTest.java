@@ -79,6 +79,7 @@ class SentenceTest {
         words(random),
         random.nextBoolean(),
         random.nextBoolean(),
+        random.nextBoolean(),
         left(random),
         days(random));
   }

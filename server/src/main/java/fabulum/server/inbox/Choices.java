@@ -46,17 +46,7 @@ class Choices {
       return sentence;
     }
     TopicId stands = topics.standing(new TopicId(sentence.topic().getAsLong()));
-    return new Sentence(
-        sentence.whose(),
-        sentence.line(),
-        sentence.site(),
-        OptionalLong.of(stands.value()),
-        sentence.called(),
-        sentence.saying(),
-        sentence.toIdentify(),
-        sentence.failed(),
-        sentence.left(),
-        sentence.days());
+    return sentence.about(stands.value());
   }
 
   ChoiceRow of(Sentence sentence, Sight sight) {
@@ -75,6 +65,7 @@ class Choices {
         sentence.topic().isPresent() ? sentence.topic().getAsLong() : null,
         sentence.toIdentify(),
         sentence.failed(),
+        sentence.unread(),
         pattern(sentence.called()),
         LikePattern.digits(sentence.called()),
         pattern(sentence.saying()),

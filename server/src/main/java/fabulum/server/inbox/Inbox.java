@@ -73,7 +73,9 @@ public class Inbox {
     List<PlaceRow> shown = more ? rows.subList(0, limit) : rows;
     PlaceRow last = more ? shown.get(limit - 1) : null;
     String next = last == null ? null : new Place(last.at(), last.id()).text();
-    return new InboxPage(inOrder(shown), next);
+    List<Long> ids = shown.stream().map(PlaceRow::id).toList();
+    List<Seen> seen = ids.isEmpty() ? List.of() : lists.listSeen(query.asking().value(), ids);
+    return new InboxPage(inOrder(shown), seen, next);
   }
 
   private List<PlaceRow> places(InboxQuery query, @Nullable Place after, int limit) {

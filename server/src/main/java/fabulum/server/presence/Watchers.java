@@ -6,12 +6,14 @@ import fabulum.server.conversations.InSight;
 import fabulum.server.people.People;
 import fabulum.server.people.StaffView;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.TimeUnit;
 import org.springframework.context.ApplicationEventPublisher;
@@ -28,12 +30,14 @@ public class Watchers {
   public static final Duration PATIENCE = Duration.ofSeconds(11);
 
   private final InSight inSight;
+  private final ReadMarks marks;
   private final People people;
   private final ApplicationEventPublisher events;
   private final Map<Long, Map<Long, Watch>> byConversation = new HashMap<>();
 
-  Watchers(InSight inSight, People people, ApplicationEventPublisher events) {
+  Watchers(InSight inSight, ReadMarks marks, People people, ApplicationEventPublisher events) {
     this.inSight = inSight;
+    this.marks = marks;
     this.people = people;
     this.events = events;
   }
@@ -61,9 +65,18 @@ public class Watchers {
   /** Somebody came to a conversation, so they know what is in it. */
   public record Came(ConversationId id, StaffId who) {}
 
-  /** Says that somebody is at a conversation they see; to be said again every few seconds. */
-  public void watch(ConversationId id, boolean writing, StaffId who) {
-    inSight.row(id, who);
+  /**
+   * Says that somebody is at a conversation they see; to be said again every few seconds.
+   *
+   * @return up to when they had read it before; empty when they never opened it
+   */
+  public Optional<Instant> watch(ConversationId id, boolean writing, StaffId who) {
+    Optional<Instant> before = marks.saw(who, inSight.row(id, who));
+    come(id, writing, who);
+    return before;
+  }
+
+  private void come(ConversationId id, boolean writing, StaffId who) {
     long now = System.nanoTime();
     Watch before;
     synchronized (this) {

@@ -31,6 +31,7 @@ public record ChoiceRow(
     @Nullable Long topic,
     boolean toIdentify,
     boolean failed,
+    boolean unread,
     @Nullable String called,
     @Nullable String digits,
     @Nullable String saying,

@@ -3,6 +3,7 @@ package fabulum.server.inbox.store;
 import fabulum.core.conversation.Group;
 import fabulum.server.conversations.Conversation;
 import fabulum.server.conversations.SightColumns;
+import fabulum.server.inbox.Seen;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -32,4 +33,7 @@ public interface InboxMapper {
 
   /** How many of those in sight are late, by owner; 0 for nobody. */
   List<LateRow> countLateByOwner(Instant now, SightColumns sight);
+
+  /** Up to when somebody has read these conversations; those they never opened are left out. */
+  List<Seen> listSeen(long staffId, List<Long> ids);
 }

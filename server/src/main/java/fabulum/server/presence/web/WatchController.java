@@ -3,7 +3,9 @@ package fabulum.server.presence.web;
 import fabulum.server.accounts.SignedIn;
 import fabulum.server.conversations.ConversationId;
 import fabulum.server.presence.Watchers;
+import java.time.Instant;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -30,13 +32,21 @@ class WatchController {
     return watchers.list(me.id());
   }
 
+  /**
+   * Being there.
+   *
+   * @param readUpTo the time of the newest entry that was seen at an earlier visit; empty when it
+   *     was never opened
+   */
+  record WatchResponse(@Nullable Instant readUpTo) {}
+
   @PutMapping("/api/conversations/{id}/watch")
-  @ResponseStatus(HttpStatus.NO_CONTENT)
-  void watch(
+  WatchResponse watch(
       @AuthenticationPrincipal SignedIn me,
       @PathVariable long id,
       @RequestBody WatchRequest watch) {
-    watchers.watch(new ConversationId(id), watch.writing(), me.id());
+    return new WatchResponse(
+        watchers.watch(new ConversationId(id), watch.writing(), me.id()).orElse(null));
   }
 
   @DeleteMapping("/api/conversations/{id}/watch")

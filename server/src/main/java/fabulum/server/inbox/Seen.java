@@ -1,0 +1,10 @@
+package fabulum.server.inbox;
+
+import java.time.Instant;
+
+/**
+ * Up to when somebody has read a conversation.
+ *
+ * @param at the time of the newest entry they have seen
+ */
+public record Seen(long conversationId, Instant at) {}

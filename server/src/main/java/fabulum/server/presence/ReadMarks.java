@@ -1,0 +1,35 @@
+package fabulum.server.presence;
+
+import fabulum.server.access.StaffId;
+import fabulum.server.conversations.Conversation;
+import fabulum.server.presence.store.SeenMapper;
+import java.time.Instant;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Up to when each person has read each conversation. Marks only move forward. */
+@Component
+class ReadMarks {
+  private final SeenMapper marks;
+
+  ReadMarks(SeenMapper marks) {
+    this.marks = marks;
+  }
+
+  /**
+   * Somebody sees a conversation as it is now.
+   *
+   * @return up to when they had read it before
+   */
+  @Transactional
+  public Optional<Instant> saw(StaffId who, Conversation row) {
+    Optional<Instant> before = Optional.ofNullable(marks.find(who.value(), row.id()));
+    if (before.isEmpty()) {
+      marks.insert(who.value(), row.id(), row.lastAt());
+    } else if (before.get().isBefore(row.lastAt())) {
+      marks.moveOn(who.value(), row.id(), row.lastAt());
+    }
+    return before;
+  }
+}

@@ -1,0 +1,5 @@
+/** Read marks in the database. */
+@NullMarked
+package fabulum.server.presence.store;
+
+import org.jspecify.annotations.NullMarked;
