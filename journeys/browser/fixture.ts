@@ -221,7 +221,7 @@ export const group = (page: Page, name: string) => page.getByRole('navigation', 
 
 /** Opens the conversation of a number through the jump box. */
 export async function open(page: Page, number: string): Promise<void> {
-  await page.getByLabel('Jump to a customer or number').fill(number.slice(2));
+  await page.getByLabel('Jump to a customer, a number or words').fill(number.slice(2));
   await page.getByRole('option').first().click();
   await expect(script(page)).toBeVisible();
 }

@@ -214,7 +214,7 @@ test('what one may not do is shown, with who can allow it; what one may not see 
   await expect(viewer.getByRole('tooltip')).toContainText(/You may not change conversations\. .* can allow it\./);
   await expect(viewer.getByRole('button', { name: 'Send', exact: true })).toBeDisabled();
   await expect(viewer.getByRole('link', { name: 'Office', exact: true })).toHaveCount(0);
-  await viewer.getByLabel('Jump to a customer or number').fill('Lantern');
+  await viewer.getByLabel('Jump to a customer, a number or words').fill('Lantern');
   await expect(viewer.getByText('Nobody here is called so')).toBeVisible();
 
   const page = await office.pageOf();

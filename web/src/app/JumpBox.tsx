@@ -3,8 +3,16 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { type Conversation, jumpQuery, linesQuery } from '../shared/api';
+import { EVERYTHING, writeSentence } from '../shared/sentence';
 
-const NONE: Conversation[] = [];
+/** A conversation to go to, or all whose texts say the words. */
+type Choice = Conversation | { saying: string };
+
+const NONE: Choice[] = [];
+
+const isWords = (choice: Choice): choice is { saying: string } => 'saying' in choice;
+const nameOf = (choice: Choice) =>
+  isWords(choice) ? `Texts that say “${choice.saying}”` : (choice.customerName ?? choice.number);
 
 /** Goes to any conversation by a piece of a name, a number or a detail such as the boat. Ctrl+K. */
 export function JumpBox() {
@@ -31,26 +39,31 @@ export function JumpBox() {
       value={null}
       inputValue={words}
       onInputChange={(_, next) => setWords(next)}
-      options={words.trim() === '' ? NONE : (found.data ?? NONE)}
+      options={words.trim() === '' ? NONE : found.data ? [...found.data, { saying: words.trim() }] : NONE}
       filterOptions={(options) => options}
-      getOptionLabel={(row) => row.customerName ?? row.number}
-      getOptionKey={(row) => row.id}
+      getOptionLabel={nameOf}
+      getOptionKey={(choice) => (isWords(choice) ? 'words' : choice.id)}
       loading={found.isFetching}
       loadingText="Looking…"
-      noOptionsText={words.trim() === '' ? 'A name, a number, a boat' : 'Nobody here is called so'}
+      noOptionsText={words.trim() === '' ? 'A name, a number, a boat' : 'Nothing found'}
       autoHighlight
       blurOnSelect
       clearOnBlur
-      onChange={(_, row) => {
-        if (row) void navigate(`/inbox/${row.id}`);
+      onChange={(_, choice) => {
+        if (choice && isWords(choice)) {
+          const show = writeSentence({ ...EVERYTHING, saying: choice.saying });
+          void navigate({ pathname: '/inbox', search: new URLSearchParams({ show }).toString() });
+        } else if (choice) void navigate(`/inbox/${choice.id}`);
         setWords('');
       }}
-      renderOption={({ key, ...props }, row) => (
+      renderOption={({ key, ...props }, choice) => (
         <Box component="li" key={key} {...props} sx={{ display: 'block !important' }}>
-          <Box sx={{ fontWeight: 600 }}>{row.customerName ?? row.number}</Box>
-          <Box className="figures" sx={{ typography: 'caption', color: 'text.secondary' }}>
-            {row.number}, {lines.find((line) => line.id === row.lineId)?.name}
-          </Box>
+          <Box sx={{ fontWeight: isWords(choice) ? 400 : 600 }}>{nameOf(choice)}</Box>
+          {!isWords(choice) && (
+            <Box className="figures" sx={{ typography: 'caption', color: 'text.secondary' }}>
+              {choice.number}, {lines.find((line) => line.id === choice.lineId)?.name}
+            </Box>
+          )}
         </Box>
       )}
       renderInput={(params) => (
@@ -58,7 +71,7 @@ export function JumpBox() {
           ref={params.slotProps.input.ref}
           inputRef={field}
           placeholder="Jump to…  Ctrl+K"
-          inputProps={{ ...params.slotProps.htmlInput, 'aria-label': 'Jump to a customer or number' }}
+          inputProps={{ ...params.slotProps.htmlInput, 'aria-label': 'Jump to a customer, a number or words' }}
           sx={{
             width: '100%',
             px: 1,

@@ -15,6 +15,7 @@ import { ProblemNote, useMe } from '../shared/ui';
 const KEYS: [string, string][] = [
   ['↑ ↓', 'walk the list'],
   ['1 2 3 4', 'our turn, their turn, set aside, done'],
+  ['M U E', 'mine, nobody’s, everyone’s'],
   ['V', 'the next order of the list'],
   ['W', 'write to someone'],
   ['R', 'write a reply'],
@@ -34,7 +35,7 @@ const KEYS: [string, string][] = [
   ['Shift+↓ ↑', 'choose on, or back; then B, A, D and R mean all that are chosen'],
   ['I', 'hide or show the details'],
   ['G', 'notices'],
-  ['Ctrl+K', 'jump to a customer or number'],
+  ['Ctrl+K', 'jump to a customer, a number, or words in texts'],
   ['Esc', 'leave the paper; back to the list'],
   ['?', 'these keys'],
 ];
@@ -42,11 +43,13 @@ const KEYS: [string, string][] = [
 /** What every key does, and whether single letters are keys. */
 export function KeysHelp({ onClose }: { onClose: () => void }) {
   const queries = useQueryClient();
-  const { letterKeys } = useMe();
+  const { letterKeys } = useMe().page;
   const set = useMutation({
     mutationFn: (on: boolean) => ask('PUT', '/api/me/letter-keys', { on }),
     onMutate: (on) =>
-      queries.setQueryData<Session | null>(keys.session, (had) => (had ? { ...had, letterKeys: on } : had)),
+      queries.setQueryData<Session | null>(keys.session, (had) =>
+        had ? { ...had, page: { ...had.page, letterKeys: on } } : had,
+      ),
     onSettled: () => queries.invalidateQueries({ queryKey: keys.session }),
   });
   return (

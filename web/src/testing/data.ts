@@ -58,7 +58,7 @@ export const session: Session = {
   clockRuns: false,
   leads: [maren.name],
   mustChangePassword: false,
-  letterKeys: true,
+  page: { letterKeys: true, inbox: '', stays: false },
   may: ['WORK', 'TEXT', 'SEND_TO_MANY', 'EXPORT', 'CHANGE_TEMPLATES', 'REMOVE_FOR_GOOD', 'LEAD'],
 };
 

@@ -22,7 +22,9 @@ import { Ribbon } from './Ribbon';
 import { useHeldKeys } from './useHeldKeys';
 import { useHeldRows } from './useHeldRows';
 import { useHere } from './useHere';
+import { useKeptAddress } from './useKeptAddress';
 import { useMarks } from './useMarks';
+import { useMovedOn } from './useMovedOn';
 
 interface Props {
   session: Session;
@@ -57,6 +59,10 @@ export function Inbox({ session, toIdentify = false }: Props) {
   const topics = useQuery(topicsQuery).data ?? [];
   const lines = lineList.data ?? [];
   const fresh = useMemo(() => list.data?.pages.flatMap((page) => page.rows) ?? [], [list.data]);
+  const read = useMemo(
+    () => new Map(list.data?.pages.flatMap((page) => page.seen.map((each) => [each.conversationId, each.at] as const))),
+    [list.data],
+  );
   const scroller = useRef<HTMLDivElement>(null);
   const name = `${address.group} ${address.order} ${sentence}`;
   const { rows, waiting: changes, release } = useHeldRows(fresh, name, scroller);
@@ -69,7 +75,19 @@ export function Inbox({ session, toIdentify = false }: Props) {
   // Where the open row stood when it was last in the list: from there the arrows go on once it has left.
   const [stood, setStood] = useState({ here, at, of: name });
   if (stood.here !== here || stood.of !== name || (at >= 0 && stood.at !== at)) setStood({ here, at, of: name });
-  const change = (next: ListAddress) => setParams(writeAddress(next));
+  const keep = useKeptAddress(
+    session.staff.id,
+    session.page.inbox,
+    toIdentify ? undefined : params.toString(),
+    (kept) => setParams(new URLSearchParams(kept), { replace: true }),
+  );
+  const change = (next: ListAddress) => {
+    const wanted = writeAddress(next);
+    keep(wanted.toString());
+    setParams(wanted);
+  };
+  const whose = (kind: 'mine' | 'nobody' | 'everyone') => () =>
+    change({ ...address, sentence: { ...address.sentence, whose: { kind } } });
   const total = counts.data
     ? {
         OUR_TURN: counts.data.ourTurn,
@@ -101,6 +119,15 @@ export function Inbox({ session, toIdentify = false }: Props) {
     3: go('SET_ASIDE'),
     4: go('DONE'),
     v: () => change({ ...address, order: nextOrder(address) }),
+    m: whose('mine'),
+    u: whose('nobody'),
+    e: whose('everyone'),
+  });
+
+  useMovedOn((moved) => {
+    if (session.page.stays || moved !== here) return;
+    if (narrow) void navigate({ pathname: place, search });
+    else open([step(ids, here, 1, stood.at), step(ids, here, -1, stood.at)].find((next) => next !== here));
   });
 
   const narrowed = sentence !== '' && !(toIdentify && sentence === 'to identify');
@@ -162,6 +189,7 @@ export function Inbox({ session, toIdentify = false }: Props) {
                 me={session.staff.id}
                 lines={lines}
                 topics={topics}
+                read={read}
                 chosen={here}
                 empty={empty}
                 marks={marks}

@@ -2,11 +2,12 @@ import { Box, ButtonBase } from '@mui/material';
 import { type InfiniteData, type UseInfiniteQueryResult, useQuery } from '@tanstack/react-query';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { type RefObject, useEffect, useRef } from 'react';
-import { type Conversation, type InboxPage, type Line, type Topic, watchersQuery } from '../../shared/api';
+import { type Conversation, type InboxPage, isUnread, type Line, type Topic, watchersQuery } from '../../shared/api';
 import { ProblemNote } from '../../shared/ui';
 import { waitingWords } from './model/quiet';
 import { Row, ROW_HEIGHT } from './Row';
 import type { Marks } from './useMarks';
+import { useAway } from './useAway';
 import { usePlace } from './usePlace';
 
 interface Props {
@@ -17,6 +18,8 @@ interface Props {
   chosen: number | undefined;
   empty: string;
   topics: Topic[];
+  /** Up to when I have read each. */
+  read: Map<number, string>;
   marks: Marks;
   /** How many changes of order wait for a quiet moment. */
   waiting: number;
@@ -29,7 +32,7 @@ interface Props {
 
 /** The list: it scrolls through thousands, and reads on as one comes near the end. */
 export function List(props: Props) {
-  const { query, rows, me, lines, chosen, empty, topics, marks, waiting, name, scroller, onOpen } = props;
+  const { query, rows, me, lines, chosen, empty, topics, read, marks, waiting, name, scroller, onOpen } = props;
   // eslint-disable-next-line react-hooks/incompatible-library -- no compiler memoises this component
   const virtual = useVirtualizer({
     count: rows.length,
@@ -46,6 +49,7 @@ export function List(props: Props) {
   }, [hasNextPage, isFetchingNextPage, fetchNextPage, last, rows.length]);
   const moved = usePlace(scroller, rows, name, query);
   const watched = useQuery(watchersQuery).data ?? [];
+  const away = useAway();
   const others = (id: number) =>
     (watched.find((each) => each.conversationId === id)?.watchers ?? []).filter(({ staff }) => staff.id !== me);
   // Only a new choice scrolls the list, once it is there; changes of order never do.
@@ -111,6 +115,8 @@ export function List(props: Props) {
                   lineName={lines.find((line) => line.id === row.lineId)?.name ?? ''}
                   zone={lines.find((line) => line.id === row.lineId)?.zone ?? 'UTC'}
                   watchers={others(row.id)}
+                  unread={row.id !== chosen && isUnread(row, read.get(row.id))}
+                  away={row.owner && away.get(row.owner.id)}
                   topics={row.topics.flatMap((id) => topics.find((topic) => topic.id === id) ?? [])}
                   marked={marks.has(row.id)}
                   choosing={marks.count > 0}

@@ -4,6 +4,7 @@ import { EVERYTHING } from '../../shared/sentence';
 import { inGroup, type ListAddress, type ListGroup } from './model/choice';
 import { SavedSentences } from './SavedSentences';
 import { SentenceLine } from './SentenceLine';
+import { SinceLeft } from './SinceLeft';
 
 interface Props {
   session: Session;
@@ -70,6 +71,10 @@ export function ListHead({ session, address, counts, toIdentify, onChange }: Pro
             × Needs a hand: {lost} not delivered
           </ButtonBase>
         )}
+        <SinceLeft
+          who={session.staff.id}
+          onShow={() => onChange({ ...inGroup(address, 'OUR_TURN'), sentence: { ...EVERYTHING, unread: true } })}
+        />
         <SentenceLine address={address} toIdentify={toIdentify} onChange={onChange} />
         <SavedSentences session={session} address={address} onChange={onChange} />
       </Box>

@@ -1,7 +1,7 @@
 import { Box, ButtonBase } from '@mui/material';
 import type { Conversation, Topic, Watched } from '../../shared/api';
 import { moment, urgency } from '../../shared/format';
-import { OwnerMark, StaffMark, TopicMark, useNow } from '../../shared/ui';
+import { Moment, OwnerMark, StaffMark, TopicMark, useNow } from '../../shared/ui';
 import { bookSerif } from '../../theme';
 import { standing } from './model/choice';
 
@@ -18,6 +18,10 @@ interface Props {
   topics: Topic[];
   /** Who else is at it now. */
   watchers: Watched['watchers'];
+  /** What I have not read stands in it. */
+  unread: boolean;
+  /** Its owner is away; who covers, where somebody does. */
+  away: { cover?: string | undefined } | undefined;
   /** One of several that are chosen. */
   marked: boolean;
   /** Something is chosen, so the boxes show. */
@@ -39,7 +43,8 @@ function standingWords(row: Conversation, now: Date, zone: string): string {
 }
 
 /** Who, what they said first, and how long it stands so. */
-export function Row({ row, me, chosen, lineName, zone, topics, watchers, marked, choosing, onOpen, onMark }: Props) {
+export function Row(props: Props) {
+  const { row, me, chosen, lineName, zone, topics, watchers, unread, away, marked, choosing, onOpen, onMark } = props;
   const now = useNow();
   const who = row.customerName ?? row.number;
   const urgent = row.group === 'OUR_TURN' && row.secondsLeft !== undefined ? urgency(row.secondsLeft) : 'fine';
@@ -123,8 +128,14 @@ export function Row({ row, me, chosen, lineName, zone, topics, watchers, marked,
               textOverflow: 'ellipsis',
               whiteSpace: 'nowrap',
               color: row.group === 'OUR_TURN' ? 'text.primary' : 'text.secondary',
+              fontWeight: unread ? 650 : 400,
             }}
           >
+            {unread && (
+              <Box component="span" sx={{ typography: 'caption', color: 'primary.main', fontWeight: 700 }}>
+                new{' '}
+              </Box>
+            )}
             {row.lastSpeaker !== 'CUSTOMER' && <em>we: </em>}
             {row.lastWords}
           </Box>
@@ -139,6 +150,11 @@ export function Row({ row, me, chosen, lineName, zone, topics, watchers, marked,
             }}
           >
             <span>{lineName}</span>
+            {away && (
+              <Box component="span" sx={{ color: 'warning.main', fontWeight: 600 }}>
+                away{away.cover ? `, ${away.cover} covers` : ''}
+              </Box>
+            )}
             {row.failed && (
               <Box
                 component="span"
@@ -153,7 +169,7 @@ export function Row({ row, me, chosen, lineName, zone, topics, watchers, marked,
                 component="span"
                 sx={{ color: writing ? 'warning.main' : 'info.main', fontWeight: writing ? 700 : 400 }}
               >
-                <StaffMark mark={staff.mark} size={12} /> {staff.initials} {writing ? 'writes' : 'looks'}
+                <StaffMark mark={staff.mark} size={12} /> {staff.initials} {writing ? 'is writing' : 'is reading'}
               </Box>
             ))}
             {row.back && row.group !== 'SET_ASIDE' && (
@@ -169,6 +185,9 @@ export function Row({ row, me, chosen, lineName, zone, topics, watchers, marked,
                 ? to identify
               </Box>
             )}
+            <Box component="span" className="figures" sx={{ ml: 'auto', pl: 1 }}>
+              <Moment at={row.lastAt} zone={zone} />
+            </Box>
           </Box>
         </Box>
       </ButtonBase>

@@ -8,6 +8,9 @@ import { Blank, BlankText, useNow } from '../../shared/ui';
 import { type ListAddress, ORDERS } from './model/choice';
 import { daysWords, isSaid, leftWords, type Part, PART_WORDS, PARTS, whoseKey, whoseOf } from './model/words';
 
+/** Parts that are either said or not. */
+const FLAGS = new Set<Part>(['toIdentify', 'failed', 'unread']);
+
 interface Props {
   address: ListAddress;
   toIdentify: boolean;
@@ -68,7 +71,7 @@ export function SentenceLine({ address, toIdentify, onChange }: Props) {
   const shown = (part: Part) => isSaid(sentence, part) || adding === part;
   const add = (part: Part) => {
     setAdding(part);
-    if (part === 'toIdentify' || part === 'failed') say({ [part]: true });
+    if (FLAGS.has(part)) say({ [part]: true });
     if (part === 'left') say({ left: { to: 0 } });
     if (part === 'days') say({ days: { last: 7 } });
     if (part === 'topic') say({ topic: topics.find((topic) => !topic.retired)?.id });
@@ -77,8 +80,7 @@ export function SentenceLine({ address, toIdentify, onChange }: Props) {
   const leave = (part: Part) => {
     setAdding(undefined);
     say({
-      [part]:
-        part === 'called' || part === 'saying' ? '' : part === 'toIdentify' || part === 'failed' ? false : undefined,
+      [part]: part === 'called' || part === 'saying' ? '' : FLAGS.has(part) ? false : undefined,
     });
   };
   const part = (which: Part, children: ReactNode) =>
@@ -229,6 +231,7 @@ export function SentenceLine({ address, toIdentify, onChange }: Props) {
       )}
       {!toIdentify && part('toIdentify', 'to identify')}
       {part('failed', 'not delivered')}
+      {part('unread', 'that I have not read')}
       {addable.length > 0 && (
         <>
           {' '}

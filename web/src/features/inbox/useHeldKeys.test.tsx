@@ -99,7 +99,7 @@ describe('keys that mean a conversation', () => {
   });
 
   it('do nothing for who has switched single letters off', () => {
-    show(<Desk />, {}, { ...session, letterKeys: false });
+    show(<Desk />, {}, { ...session, page: { ...session.page, letterKeys: false } });
     press('t', 'd');
     drawIt();
     press('t', 'ArrowDown');

@@ -43,7 +43,7 @@ export function useHeldKeys(ready: boolean, several: boolean): void {
     again: false,
     deafUntil: 0,
   });
-  const letters = useMe().letterKeys;
+  const letters = useMe().page.letterKeys;
   const latest = useRef({ ready, several, letters });
   useEffect(() => {
     latest.current = { ready, several, letters };

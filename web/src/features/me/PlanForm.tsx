@@ -1,6 +1,6 @@
 import { Autocomplete, Box, Button, Checkbox, FormControlLabel, TextField } from '@mui/material';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { ask, type Away, type Plan, staffQuery } from '../../shared/api';
+import { ask, type PlannedAway, type Plan, staffQuery } from '../../shared/api';
 import { localOf } from '../../shared/format';
 import { Blank, Crossed, ProblemNote, useEdits, useNow, whyOf } from '../../shared/ui';
 import { WeekEditor } from '../../shared/week';
@@ -56,7 +56,7 @@ export function PlanForm({ staff, mine, first, path }: Props) {
     ...colleagues.map((one) => ({ value: one.id, words: one.name })),
   ];
   const today = localOf(now, plan.zone).slice(0, 10);
-  const setAway = (at: number, next: Partial<Away>) =>
+  const setAway = (at: number, next: Partial<PlannedAway>) =>
     change({ absences: plan.absences.map((each, i) => (i === at ? { ...each, ...next } : each)) });
   const why = whyOf(problem, 'absences').helperText;
   const coverWhy = whyOf(problem, 'coverId').helperText;

@@ -1,7 +1,7 @@
-import { Box, Button, TextField } from '@mui/material';
+import { Box, Button, FormControlLabel, Switch, TextField } from '@mui/material';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { ask, type Session } from '../../shared/api';
+import { ask, keys, type Session } from '../../shared/api';
 import { MarkPicker, ProblemNote, whyOf } from '../../shared/ui';
 
 /** How I am called and marked beside what I write. */
@@ -12,6 +12,14 @@ export function Profile({ session }: { session: Session }) {
   const save = useMutation({
     mutationFn: () => ask('PUT', '/api/me/profile', profile),
     onSuccess: () => queries.invalidateQueries(),
+  });
+  const stay = useMutation({
+    mutationFn: (on: boolean) => ask('PUT', '/api/me/stay', { on }),
+    onMutate: (on) =>
+      queries.setQueryData<Session | null>(keys.session, (had) =>
+        had ? { ...had, page: { ...had.page, stays: on } } : had,
+      ),
+    onSettled: () => queries.invalidateQueries({ queryKey: keys.session }),
   });
   return (
     <Box
@@ -41,6 +49,11 @@ export function Profile({ session }: { session: Session }) {
         <MarkPicker mark={profile.mark} onChange={(mark) => setProfile({ ...profile, mark })} />
       </Box>
       {save.error && <ProblemNote problem={save.error} />}
+      <FormControlLabel
+        control={<Switch checked={!session.page.stays} onChange={(_, on) => stay.mutate(!on)} />}
+        label="After done, set aside or hand over, open the next conversation"
+      />
+      {stay.error && <ProblemNote problem={stay.error} />}
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
         <Button type="submit" variant="contained" disabled={save.isPending}>
           Save

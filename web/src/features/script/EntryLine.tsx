@@ -9,6 +9,8 @@ import { NoteWords } from './NoteWords';
 
 interface Props {
   line: Printed;
+  /** The first that one has not read. */
+  isFirstNew: boolean;
   zone: string;
   customer: string;
   me: number;
@@ -32,7 +34,7 @@ function Aside({ children }: { children: ReactNode }) {
 }
 
 /** One line: the time margin, the speaker margin, the words. */
-export function EntryLine({ line, zone, customer, me, teamName, children }: Props) {
+export function EntryLine({ line, isFirstNew, zone, customer, me, teamName, children }: Props) {
   const now = useNow();
   const { entry, newDay, named } = line;
   const note = entry.kind === 'NOTE';
@@ -52,6 +54,25 @@ export function EntryLine({ line, zone, customer, me, teamName, children }: Prop
           }}
         >
           — <time dateTime={entry.at}>{day(new Date(entry.at), now, zone)}</time> —
+        </Box>
+      )}
+      {isFirstNew && (
+        <Box
+          role="separator"
+          aria-label="New since you were here"
+          sx={{
+            display: 'flex',
+            alignItems: 'center',
+            gap: 1,
+            px: { xs: 1, sm: 2 },
+            my: 0.5,
+            typography: 'caption',
+            color: 'primary.main',
+            fontWeight: 700,
+            '&::before, &::after': { content: '""', flex: 1, borderTop: 1, borderColor: 'primary.main' },
+          }}
+        >
+          new since you were here
         </Box>
       )}
       <Box

@@ -5,13 +5,15 @@ import { scriptQuery } from '../../shared/api';
 import { ProblemNote } from '../../shared/ui';
 import { EntryLine } from './EntryLine';
 import { LostText } from './LostText';
-import { printed } from './model/scene';
+import { firstUnread, printed } from './model/scene';
 
 interface Props {
   id: number;
   zone: string;
   customer: string;
   me: number;
+  /** Up to when one had read it before; what others said since is marked as new. */
+  readBefore: string | undefined;
   teamName: (id: number) => string;
   /** Puts the words of a text that was not delivered back onto the paper. */
   onWriteAgain: (words: string, again: number) => void;
@@ -24,8 +26,8 @@ interface Props {
 }
 
 /** The script itself, to the very first text. It opens at its end and stays there while new lines come. */
-export function Lines({ id, onWriteAgain, onLeave, line, numbers, ...shown }: Props) {
-  const { zone } = shown;
+export function Lines({ id, onWriteAgain, onLeave, line, numbers, readBefore, ...shown }: Props) {
+  const { zone, me } = shown;
   const query = useInfiniteQuery(scriptQuery(id));
   const lines = useMemo(() => {
     const pages = query.data?.pages ?? [];
@@ -34,6 +36,7 @@ export function Lines({ id, onWriteAgain, onLeave, line, numbers, ...shown }: Pr
       zone,
     );
   }, [query.data, zone]);
+  const firstNew = useMemo(() => firstUnread(lines, readBefore, me), [lines, readBefore, me]);
   if (query.error && !query.data) return <ProblemNote problem={query.error} onRetry={() => void query.refetch()} />;
   return (
     <Box
@@ -59,7 +62,7 @@ export function Lines({ id, onWriteAgain, onLeave, line, numbers, ...shown }: Pr
           </Box>
         )}
         {lines.map((each) => (
-          <EntryLine key={each.entry.id} line={each} {...shown}>
+          <EntryLine key={each.entry.id} line={each} isFirstNew={each.entry.id === firstNew} {...shown}>
             {each.entry.needsHand && (
               <LostText
                 entry={each.entry}

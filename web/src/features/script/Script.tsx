@@ -55,7 +55,7 @@ export const Script = memo(function Script({ id, session, onBack }: Props) {
   const [asideAnchor, setAsideAnchor] = useState<HTMLElement | null>(null);
   const [handing, setHanding] = useState(false);
   const [busyWriting, setBusyWriting] = useTypedLately();
-  useWatch(id, gone === undefined, busyWriting);
+  const readBefore = useWatch(id, gone === undefined, busyWriting);
   const [aboutAnchor, setAboutAnchor] = useState<HTMLElement | null>(null);
   const setAsideButton = useRef<HTMLButtonElement>(null);
   const aboutButton = useRef<HTMLButtonElement>(null);
@@ -172,6 +172,7 @@ export const Script = memo(function Script({ id, session, onBack }: Props) {
         zone={zone}
         customer={name}
         me={session.staff.id}
+        readBefore={readBefore}
         teamName={teamName}
         onWriteAgain={(words, again) => writing.current?.begin('REPLY', words, again)}
         onLeave={acts.leave}

@@ -11,7 +11,7 @@ import {
   type Shown,
   shownNow,
 } from '../../shared/api';
-import { offerUndo, tellOwnAct } from '../../shared/ui';
+import { offerUndo, tellMovedOn, tellOwnAct } from '../../shared/ui';
 
 interface Act {
   method: 'POST' | 'PUT' | 'DELETE';
@@ -21,6 +21,8 @@ interface Act {
   said?: string;
   /** Pressed while a text was on its way: done only once that went out. */
   after: boolean;
+  /** Done with it for now, so the next in the list can be opened. */
+  movesOn?: boolean;
 }
 
 const NOT_SENT =
@@ -41,30 +43,33 @@ export function useActs(id: number, name: string) {
       after && !wentOut(queries, id)
         ? Promise.reject(new ApiProblem('urn:fabulum:problem:not-sent', 409, NOT_SENT))
         : ask<ActAnswer>(method, `/api/conversations/${id}/${path}`, body),
-    onSuccess: (answer, { said }) => {
+    onSuccess: (answer, { said, movesOn }) => {
       if (said && answer.undo) offerUndo({ words: `${said}: ${name}`, undo: answer.undo });
       tellOwnAct();
+      if (movesOn && answer.undo) tellMovedOn(id);
     },
     onSettled: () => readAgain(queries, id),
   });
   const go = (wanted: Omit<Act, 'after'>) => act.mutate({ ...wanted, after: isSending(queries, id) });
-  const post = (path: string, said?: string, body?: unknown) => () =>
-    go({ method: 'POST', path, body, ...(said ? { said } : {}) });
+  const post =
+    (path: string, said?: string, body?: unknown, movesOn = false) =>
+    () =>
+      go({ method: 'POST', path, body, movesOn, ...(said ? { said } : {}) });
   /** What came in that the page does not show yet is not put out of sight: it is refused then, and says so. */
-  const putAway = (path: string, said: string, more: object = {}) =>
-    post(path, said, { ...more, shown: shownNow(queries, id) })();
+  const putAway = (path: string, said: string, more: object = {}, movesOn = true) =>
+    post(path, said, { ...more, shown: shownNow(queries, id) }, movesOn)();
   return {
     /** `shown` is whose it is where one looks, 0 for nobody's: when a colleague has it by now, it is refused and says who. */
     take: (shown: number) => post('take', undefined, { shown })(),
     handOver: (to: { person?: number; team?: number }, why: string, said: string) =>
-      post('hand-over', said, { ...to, why })(),
+      post('hand-over', said, { ...to, why }, true)(),
     letGo: post('let-go', 'Let go'),
     finish: () => putAway('done', 'Done'),
     /** Done with a text that was sent when the page showed this. */
-    finishAfter: (shown: Shown) => post('done', 'Done', { shown })(),
+    finishAfter: (shown: Shown) => post('done', 'Done', { shown }, true)(),
     reopen: post('reopen'),
     takeUp: post('take-up'),
-    needsNoAnswer: () => putAway('no-answer-needed', 'No answer needed'),
+    needsNoAnswer: () => putAway('no-answer-needed', 'No answer needed', {}, false),
     setAside: (kind: MomentKind, at?: string) => putAway('set-aside', 'Set aside', { kind, at }),
     addTopic: (topic: number) => go({ method: 'PUT', path: `topics/${topic}` }),
     removeTopic: (topic: number, word: string) =>

@@ -1,17 +1,29 @@
-import { useEffect, useRef } from 'react';
-import { ask } from '../../shared/api';
+import { useQueryClient } from '@tanstack/react-query';
+import { useEffect, useRef, useState } from 'react';
+import { ask, markRead, type WatchAnswer } from '../../shared/api';
 
 /** A page that says nothing for 11 s counts as gone. */
 const AGAIN_MS = 4_000;
 
-/** Says again and again that one is here, of what one sees, while the page can be seen, and that one has left. */
-export function useWatch(id: number, seen: boolean, writing: boolean): void {
+/**
+ * Says again and again that one is here, of what one sees, while the page can be seen, and that one has left.
+ *
+ * @returns up to when one had read it before one came; empty when that is not known or one was never here
+ */
+export function useWatch(id: number, seen: boolean, writing: boolean): string | undefined {
+  const queries = useQueryClient();
+  const [readBefore, setReadBefore] = useState<string | null>();
   const now = useRef(writing);
   useEffect(() => {
     if (!seen) return undefined;
     const say = () => {
       if (document.visibilityState !== 'visible') return;
-      ask('PUT', `/api/conversations/${id}/watch`, { writing: now.current }).catch(() => undefined);
+      ask<WatchAnswer>('PUT', `/api/conversations/${id}/watch`, { writing: now.current })
+        .then(({ readUpTo }) => {
+          setReadBefore((before) => (before === undefined ? (readUpTo ?? null) : before));
+          markRead(queries, id);
+        })
+        .catch(() => undefined);
     };
     const leave = () => {
       ask('DELETE', `/api/conversations/${id}/watch`, undefined, true).catch(() => undefined);
@@ -27,10 +39,11 @@ export function useWatch(id: number, seen: boolean, writing: boolean): void {
       window.removeEventListener('pagehide', leave);
       leave();
     };
-  }, [id, seen]);
+  }, [id, seen, queries]);
   useEffect(() => {
     if (!seen || now.current === writing) return;
     now.current = writing;
     ask('PUT', `/api/conversations/${id}/watch`, { writing }).catch(() => undefined);
   }, [id, seen, writing]);
+  return readBefore ?? undefined;
 }

@@ -5,3 +5,4 @@ export { endSession, rescue, rescued } from './session';
 export * from './queries';
 export type * from './types';
 export { readAgain, readAllAgain, readListsAgain, readNoticesAgain } from './refresh';
+export * from './readMarks';

@@ -1,6 +1,7 @@
 import { infiniteQueryOptions, queryOptions } from '@tanstack/react-query';
 import { ApiProblem, ask } from './client';
 import type {
+  Away,
   AccessChange,
   Escalation,
   TeamEscalation,
@@ -95,6 +96,13 @@ export const staffQuery = queryOptions({
   queryKey: keys.staff,
   queryFn: () => ask<Staff[]>('GET', '/api/staff'),
   staleTime: Infinity,
+});
+
+/** Who is away now, until when, and who covers. */
+export const awayQuery = queryOptions({
+  queryKey: [...keys.staff, 'away'] as const,
+  queryFn: () => ask<Away[]>('GET', '/api/staff/away'),
+  refetchInterval: 2 * TIME_RUNS_MS,
 });
 
 export const teamsQuery = queryOptions({

@@ -24,6 +24,7 @@ export interface Sentence {
   saying: string;
   toIdentify: boolean;
   failed: boolean;
+  unread: boolean;
   left?: Left | undefined;
   days?: Days | undefined;
 }
@@ -34,6 +35,7 @@ export const EVERYTHING: Sentence = {
   saying: '',
   toIdentify: false,
   failed: false,
+  unread: false,
 };
 
 function words(keyword: string, said: string): string {
@@ -66,6 +68,7 @@ export function writeSentence(sentence: Sentence): string {
     words('saying', sentence.saying),
     sentence.toIdentify && 'to identify',
     sentence.failed && 'not delivered',
+    sentence.unread && 'unread',
     left && `left ${left.from ?? ''}..${left.to ?? ''}`,
     days?.last !== undefined && `last ${days.last}`,
     days?.from && `from ${days.from}`,
@@ -89,6 +92,7 @@ function readPart(sentence: Sentence, part: string): Sentence {
   if (part === "nobody's") return { ...sentence, whose: { kind: 'nobody' } };
   if (part === 'to identify') return { ...sentence, toIdentify: true };
   if (part === 'not delivered') return { ...sentence, failed: true };
+  if (part === 'unread') return { ...sentence, unread: true };
   const seam = part.indexOf(' ');
   const word = part.slice(0, seam);
   const rest = part.slice(seam + 1).trim();

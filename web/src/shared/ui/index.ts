@@ -14,7 +14,7 @@ export { anythingUnsaved, onUnsaved, useUnsaved } from './unsaved';
 export { BlankText } from './BlankText';
 export { StaffMark } from './StaffMark';
 export { TopicMark } from './TopicMark';
-export { offerUndo, OWN_ACT, tellOwnAct, useOffer, withdrawOffer } from './undo';
+export { MOVED_ON, offerUndo, OWN_ACT, tellMovedOn, tellOwnAct, useOffer, withdrawOffer } from './undo';
 export { TimeDialog } from './TimeDialog';
 export { MarkPicker } from './MarkPicker';
 export { whyOf } from './why';

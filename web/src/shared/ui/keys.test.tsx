@@ -54,7 +54,7 @@ describe('single keys', () => {
   });
 
   it('can be switched off where they are single characters; the others stay', () => {
-    show(<Page />, {}, { ...session, letterKeys: false });
+    show(<Page />, {}, { ...session, page: { ...session.page, letterKeys: false } });
     on(document.body, 'd', '?', 'ArrowDown', 'Escape', 'Enter');
     expect(done).toEqual(['down', 'escape', 'enter']);
   });

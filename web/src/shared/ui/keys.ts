@@ -33,7 +33,7 @@ export function isAsked(): boolean {
  * @param first these go before those of other places that have the same key
  */
 export function useKeys(acts: Record<string, (() => void) | undefined>, first = false): void {
-  const letters = useContext(MeContext)?.letterKeys ?? true;
+  const letters = useContext(MeContext)?.page.letterKeys ?? true;
   const latest = useRef(acts);
   useEffect(() => {
     latest.current = acts;

@@ -11,6 +11,9 @@ export interface Offer {
 /** Told to the window when somebody did something themselves, so that the list follows at once. */
 export const OWN_ACT = 'fabulum:own-act';
 
+/** Told to the window when an act of one's own moved a conversation on, so that the next can be opened. */
+export const MOVED_ON = 'fabulum:moved-on';
+
 const SHOWN_MS = 10_000;
 const listeners = new Set<() => void>();
 let offer: Offer | undefined;
@@ -30,6 +33,11 @@ export function offerUndo(next: Offer): void {
 
 export function withdrawOffer(): void {
   show(undefined);
+}
+
+/** Tells that a conversation was moved on by one's own act. */
+export function tellMovedOn(id: number): void {
+  window.dispatchEvent(new CustomEvent(MOVED_ON, { detail: id }));
 }
 
 export function tellOwnAct(): void {

@@ -44,7 +44,7 @@ export function whoseOf(key: string): Whose {
 }
 
 /** Parts that stand in the sentence only when somebody asks for them. */
-export const PARTS = ['topic', 'site', 'called', 'saying', 'left', 'days', 'toIdentify', 'failed'] as const;
+export const PARTS = ['topic', 'site', 'called', 'saying', 'left', 'days', 'toIdentify', 'failed', 'unread'] as const;
 export type Part = (typeof PARTS)[number];
 
 export const PART_WORDS: Record<Part, string> = {
@@ -56,6 +56,7 @@ export const PART_WORDS: Record<Part, string> = {
   days: 'by the day of the last text',
   toIdentify: 'to identify',
   failed: 'not delivered',
+  unread: 'that I have not read',
 };
 
 /** Whether a part says anything. */

@@ -109,3 +109,10 @@ export function deliveryWords(entry: Entry): string {
       return '';
   }
 }
+
+/** The first line that somebody else, or the customer, said after one was here; none when that is not known. */
+export function firstUnread(lines: Printed[], readBefore: string | undefined, me: number): number | undefined {
+  if (readBefore === undefined) return undefined;
+  return lines.find(({ entry }) => entry.at > readBefore && entry.kind !== 'EVENT' && entry.speaker?.id !== me)?.entry
+    .id;
+}

@@ -215,6 +215,8 @@ class AccessTableTest {
     row("PUT", "/api/me/in", Door.EVERYBODY, Map.of("in", true));
     fresh("PUT", "/api/me/profile", Door.EVERYBODY, asked -> profile(asked.role()));
     row("PUT", "/api/me/letter-keys", Door.EVERYBODY, Map.of("on", true));
+    row("PUT", "/api/me/inbox", Door.EVERYBODY, Map.of("address", ""));
+    row("PUT", "/api/me/stay", Door.EVERYBODY, Map.of("on", true));
     row("GET", "/api/me/plan", Door.EVERYBODY);
     row("PUT", "/api/me/plan", Door.EVERYBODY, plan());
     row("GET", "/api/me/sign-ins", Door.EVERYBODY);

@@ -74,9 +74,32 @@ public class People {
     events.publishEvent(new ColleaguesChanged());
   }
 
-  /** Whether single letters are keys for somebody. */
-  public boolean hasLetterKeys(StaffId id) {
-    return row(id).letterKeys();
+  /**
+   * How the page is for somebody.
+   *
+   * @param letterKeys whether single letters are keys
+   * @param inbox the group, order and sentence of their inbox when they last changed it, as its
+   *     address has them
+   * @param stays whether they stay in a conversation that an act has moved on; else the next opens
+   */
+  public record PageChoices(boolean letterKeys, String inbox, boolean stays) {}
+
+  /** How the page is for somebody. */
+  public PageChoices pageChoices(StaffId id) {
+    StaffRow row = row(id);
+    return new PageChoices(row.letterKeys(), row.inbox(), row.stays());
+  }
+
+  /** Keeps how somebody's inbox looks, for when they come back to it. */
+  @Transactional
+  public void keepInbox(StaffId me, String address) {
+    staff.setInbox(me.value(), address);
+  }
+
+  /** Sets whether somebody stays in a conversation that an act has moved on. */
+  @Transactional
+  public void setStays(StaffId me, boolean on) {
+    staff.setStays(me.value(), on);
   }
 
   /** Sets whether single letters are keys for oneself (WCAG 2.1.4). */

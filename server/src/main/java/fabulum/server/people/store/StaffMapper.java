@@ -45,6 +45,10 @@ public interface StaffMapper {
 
   void setLastAnswer(long id, Instant at);
 
+  void setInbox(long id, String address);
+
+  void setStays(long id, boolean on);
+
   void setLetterKeys(long id, boolean on);
 
   void insertPermission(long id, Permission permission);

@@ -25,7 +25,9 @@ public record StaffRow(
     @Nullable Instant byHandAt,
     @Nullable Long coverId,
     @Nullable Instant lastAnswerAt,
-    boolean letterKeys) {
+    boolean letterKeys,
+    String inbox,
+    boolean stays) {
 
   /** Whether they may come in. */
   public boolean isActive() {

@@ -7,6 +7,7 @@ import fabulum.server.people.Attendances;
 import fabulum.server.people.People;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.util.List;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -46,6 +47,27 @@ class MeController {
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void setProfile(@AuthenticationPrincipal SignedIn me, @Valid @RequestBody ProfileRequest wanted) {
     people.setProfile(me.id(), wanted.profile());
+  }
+
+  record InboxRequest(
+      @NotNull(message = "Say how the inbox looks.")
+          @Size(max = 1000, message = "This is too long to be kept.")
+          String address) {}
+
+  /** Keeps how my inbox looks, for when I come back to it. */
+  @PutMapping("/inbox")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void keepInbox(@AuthenticationPrincipal SignedIn me, @Valid @RequestBody InboxRequest wanted) {
+    people.keepInbox(me.id(), wanted.address());
+  }
+
+  record StayRequest(boolean on) {}
+
+  /** Whether I stay in a conversation that an act has moved on; else the next one opens. */
+  @PutMapping("/stay")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void setStays(@AuthenticationPrincipal SignedIn me, @RequestBody StayRequest wanted) {
+    people.setStays(me.id(), wanted.on());
   }
 
   record LetterKeysRequest(boolean on) {}

@@ -8,6 +8,7 @@ import fabulum.server.accounts.SignIns;
 import fabulum.server.accounts.SignedIn;
 import fabulum.server.people.Attendances;
 import fabulum.server.people.People;
+import fabulum.server.people.People.PageChoices;
 import fabulum.server.people.StaffView;
 import fabulum.server.platform.ClockSettings;
 import fabulum.server.platform.PageSettings;
@@ -71,7 +72,7 @@ class SessionDesk {
    * @param in whether one is in, and not away
    * @param why that is so
    * @param until when that will change by itself
-   * @param letterKeys whether single letters are keys
+   * @param page what one chose for the page
    * @param now the server's time when it answered
    * @param clockRuns false while the server's clock stands still for a demonstration
    * @param handsets where the stand-in's handsets are, if there are any
@@ -84,7 +85,7 @@ class SessionDesk {
       Presence.Why why,
       @Nullable Instant until,
       boolean mustChangePassword,
-      boolean letterKeys,
+      PageChoices page,
       Instant now,
       boolean clockRuns,
       @Nullable String handsets) {}
@@ -143,7 +144,7 @@ class SessionDesk {
         presence.why(),
         presence.until().orElse(null),
         signedIn.mustChangePassword(),
-        people.hasLetterKeys(signedIn.id()),
+        people.pageChoices(signedIn.id()),
         clock.instant(),
         runs,
         page.handsets());
