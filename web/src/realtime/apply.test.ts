@@ -20,7 +20,7 @@ const entry = (id: number, at: string, words: string): Entry => ({
 
 describe('live messages', () => {
   it('never let an older row replace a newer one', () => {
-    const list = { pages: [{ seen: [], rows: [row(1, 5), row(2, 1)] }], pageParams: [''] };
+    const list = { pages: [{ places: [], ascending: true, seen: [], rows: [row(1, 5), row(2, 1)] }], pageParams: [''] };
     expect(withRow(list, row(1, 4)).pages[0]?.rows[0]?.version).toBe(5);
     expect(withRow(list, row(1, 6)).pages[0]?.rows[0]?.version).toBe(6);
     expect(withRow(list, row(1, 6)).pages[0]?.rows[1]?.version).toBe(1);
@@ -82,7 +82,7 @@ describe('live messages', () => {
   it('what is no longer for us to see leaves every list, and its script is forgotten', () => {
     const queries = new QueryClient();
     queries.setQueryData([...keys.lists, 'one'], {
-      pages: [{ seen: [], rows: [row(1, 5), row(2, 1)] }],
+      pages: [{ places: [], ascending: true, seen: [], rows: [row(1, 5), row(2, 1)] }],
       pageParams: [''],
     });
     queries.setQueryData(keys.script(1), {

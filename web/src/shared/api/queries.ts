@@ -141,7 +141,9 @@ export const listQuery = (choice: Choice) =>
     },
     initialPageParam: '',
     getNextPageParam: (page) => page.next,
-    refetchInterval: choice.group === 'OUR_TURN' ? TIME_RUNS_MS : false,
+    // Of many stretches only what changes is asked for: read all again they would follow one another without end.
+    refetchInterval: ({ state }) =>
+      choice.group === 'OUR_TURN' && (state.data?.pages.length ?? 0) < 2 ? TIME_RUNS_MS : false,
   });
 
 const said = (sentence: string) => new URLSearchParams({ sentence }).toString();

@@ -14,7 +14,10 @@ it('what a customer wrote since I looked is unread, what we said is not', () => 
 
 it('what is opened is read up to its last text, in every list that shows it', () => {
   const other = conversation(2);
-  const list = { pages: [{ rows: [row, other], seen: [{ conversationId: 2, at: 'then' }] }], pageParams: [''] };
+  const list = {
+    pages: [{ places: [], ascending: true, rows: [row, other], seen: [{ conversationId: 2, at: 'then' }] }],
+    pageParams: [''],
+  };
   const read = withRead(list, 1);
   expect(read.pages[0]?.seen).toEqual([
     { conversationId: 2, at: 'then' },

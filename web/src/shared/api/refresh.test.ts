@@ -14,7 +14,10 @@ let queries: QueryClient;
 /** A list as it was read, with these conversations in it. */
 function read(choice: Choice, ...ids: number[]) {
   const rows = ids.map((id) => changed(id, choice.group));
-  queries.setQueryData(listQuery(choice).queryKey, { pages: [{ seen: [], rows }], pageParams: [''] });
+  queries.setQueryData(listQuery(choice).queryKey, {
+    pages: [{ places: [], ascending: true, seen: [], rows }],
+    pageParams: [''],
+  });
 }
 
 const isOld = (choice: Choice) => queries.getQueryState(listQuery(choice).queryKey)?.isInvalidated;

@@ -1,5 +1,7 @@
-import type { InfiniteData, QueryClient } from '@tanstack/react-query';
+import type { InfiniteData, QueryClient, QueryKey } from '@tanstack/react-query';
+import { ask } from './client';
 import { type Choice, keys } from './queries';
+import { withChanges } from './stretches';
 import type { Conversation, InboxPage } from './types';
 
 /** However much happens, the same is read again no more often than this. */
@@ -11,8 +13,14 @@ interface Pace {
 }
 
 const paces = new WeakMap<QueryClient, Map<string, Pace>>();
+/** A conversation that changed; only its id where how it is now is not known. */
+type Changed = Pick<Conversation, 'id'> & Partial<Pick<Conversation, 'group'>>;
+
 /** What has changed since lists were last read; nothing in particular means that anything may have. */
-const changes = new WeakMap<QueryClient, (Conversation | undefined)[]>();
+const changes = new WeakMap<QueryClient, (Changed | undefined)[]>();
+
+/** More than this are not asked about one by one. */
+const MOST_ASKED = 100;
 
 /** Reads at once, or a moment later where that has only just been done; however often that is asked for meanwhile, once. */
 function atEase(queries: QueryClient, what: string, read: () => void): void {
@@ -36,19 +44,37 @@ function atEase(queries: QueryClient, what: string, read: () => void): void {
  *
  * @param changed the one that changed, where it is just one: lists that neither show it nor could are left as they are
  */
-export function readListsAgain(queries: QueryClient, changed?: Conversation): void {
+export function readListsAgain(queries: QueryClient, changed?: Changed): void {
   changes.set(queries, [...(changes.get(queries) ?? []), changed]);
   atEase(queries, 'lists', () => {
     const since = changes.get(queries) ?? [];
     changes.delete(queries);
-    void queries.invalidateQueries({
-      queryKey: keys.lists,
-      predicate: ({ queryKey, state }) =>
-        since.some((row) => !row || concerns(row, queryKey[1] as Choice, state.data as InfiniteData<InboxPage>)),
-    });
+    for (const query of queries.getQueryCache().findAll({ queryKey: keys.lists })) {
+      const choice = query.queryKey[1] as Choice;
+      const list = query.state.data as InfiniteData<InboxPage> | undefined;
+      if (since.some((row) => !row || concerns(row, choice, list))) readListAgain(queries, query.queryKey, since);
+    }
     for (const queryKey of [keys.counts, keys.ribbon, keys.sentences, keys.office])
       void queries.invalidateQueries({ queryKey });
   });
+}
+
+/**
+ * A list is read again: one stretch as it is, of many only what has changed. Else twenty stretches would be asked for one after the
+ * other at every change, and never be through.
+ */
+function readListAgain(queries: QueryClient, queryKey: QueryKey, since: (Changed | undefined)[]): void {
+  const list = queries.getQueryData<InfiniteData<InboxPage>>(queryKey);
+  const ids = [...new Set(since.flatMap((row) => row?.id ?? []))];
+  if (!list || list.pages.length < 2 || since.includes(undefined) || ids.length > MOST_ASKED) {
+    void queries.invalidateQueries({ queryKey, exact: true });
+    return;
+  }
+  const { group, order, sentence } = queryKey[1] as Choice;
+  const asked = new URLSearchParams({ group, order, sentence, ids: ids.join(',') });
+  ask<InboxPage>('GET', `/api/conversations/among?${asked.toString()}`)
+    .then((now) => queries.setQueryData<InfiniteData<InboxPage>>(queryKey, (had) => had && withChanges(had, ids, now)))
+    .catch(() => queries.invalidateQueries({ queryKey, exact: true }));
 }
 
 /** What one is told of is read again. */
@@ -57,8 +83,12 @@ export function readNoticesAgain(queries: QueryClient): void {
 }
 
 /** Whether a list shows a conversation that changed, or may have to from now on. */
-function concerns(row: Conversation, choice: Choice, list: InfiniteData<InboxPage> | undefined): boolean {
-  return row.group === choice.group || (list?.pages.some((page) => page.rows.some(({ id }) => id === row.id)) ?? true);
+function concerns(row: Changed, choice: Choice, list: InfiniteData<InboxPage> | undefined): boolean {
+  return (
+    row.group === undefined ||
+    row.group === choice.group ||
+    (list?.pages.some((page) => page.rows.some(({ id }) => id === row.id)) ?? true)
+  );
 }
 
 /** Whatever is shown may be older than what holds now; only who is signed in is not asked again. */
@@ -70,5 +100,5 @@ export function readAllAgain(queries: QueryClient): Promise<void> {
 export function readAgain(queries: QueryClient, id: number): void {
   void queries.invalidateQueries({ queryKey: keys.dossier(id) });
   void queries.invalidateQueries({ queryKey: keys.script(id) });
-  readListsAgain(queries);
+  readListsAgain(queries, { id });
 }

@@ -155,6 +155,7 @@ class AccessTableTest {
   private void lists() {
     row("GET", "/api/conversations?group=OUR_TURN", Door.EVERYBODY);
     row("GET", "/api/conversations/counts", Door.EVERYBODY);
+    row("GET", "/api/conversations/among?group=OUR_TURN&ids=1", Door.EVERYBODY);
     row("GET", "/api/conversations/ribbon", Door.EVERYBODY);
     row("GET", "/api/conversations/jump?words=ours", Door.EVERYBODY);
     row("GET", "/api/lines", Door.EVERYBODY);

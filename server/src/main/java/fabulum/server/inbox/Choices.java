@@ -69,7 +69,8 @@ class Choices {
         pattern(sentence.called()),
         LikePattern.digits(sentence.called()),
         pattern(sentence.saying()),
-        timed ? spans(sentence, chosen) : null);
+        timed ? spans(sentence, chosen) : null,
+        null);
   }
 
   private List<Long> walked(Sight sight, @Nullable List<Long> chosen) {

@@ -9,9 +9,11 @@ import fabulum.server.conversations.Bookkeeping;
 import fabulum.server.conversations.Conversation;
 import fabulum.server.conversations.ConversationId;
 import fabulum.server.conversations.SightColumns;
+import fabulum.server.inbox.InboxPage.InOrder;
 import fabulum.server.inbox.store.ChoiceRow;
 import fabulum.server.inbox.store.InboxMapper;
 import fabulum.server.inbox.store.PlaceRow;
+import fabulum.server.inbox.store.SortRow;
 import fabulum.server.lines.Sights;
 import fabulum.server.platform.LikePattern;
 import java.util.EnumMap;
@@ -73,9 +75,34 @@ public class Inbox {
     List<PlaceRow> shown = more ? rows.subList(0, limit) : rows;
     PlaceRow last = more ? shown.get(limit - 1) : null;
     String next = last == null ? null : new Place(last.at(), last.id()).text();
+    return page(query, shown, next);
+  }
+
+  private InboxPage page(InboxQuery query, List<PlaceRow> shown, @Nullable String next) {
     List<Long> ids = shown.stream().map(PlaceRow::id).toList();
     List<Seen> seen = ids.isEmpty() ? List.of() : lists.listSeen(query.asking().value(), ids);
-    return new InboxPage(inOrder(shown), seen, next);
+    return new InboxPage(
+        inOrder(shown),
+        shown.stream().map(place -> new InOrder(place.id(), place.at())).toList(),
+        query.order().column(query.group()).isAscending(),
+        seen,
+        next);
+  }
+
+  /**
+   * Which of these conversations a list shows, in its order; so that a page which holds many
+   * stretches need not read them all again after a change.
+   *
+   * @param ids at most {@link #LONGEST_PAGE}
+   */
+  public InboxPage among(InboxQuery query, List<ConversationId> ids) {
+    Sight sight = sights.of(query.asking());
+    ChoiceRow choice =
+        choices
+            .of(choices.standing(query.sentence()), sight)
+            .among(ids.stream().map(ConversationId::value).toList());
+    SortRow order = query.order().column(query.group());
+    return page(query, lists.list(query.group(), order, choice, null, null, LONGEST_PAGE), null);
   }
 
   private List<PlaceRow> places(InboxQuery query, @Nullable Place after, int limit) {

@@ -361,6 +361,21 @@ class InboxLawsTest {
         assertThat(pages(new InboxQuery(group, order, sentence, me)))
             .as(when + ": " + group + " " + order + " " + SentenceText.write(sentence))
             .isEqualTo(listed(group, order, sentence, me));
+        List<ConversationId> some =
+            plain.keySet().stream()
+                .filter(id -> random.nextInt(4) == 0)
+                .limit(Inbox.LONGEST_PAGE)
+                .map(ConversationId::new)
+                .toList();
+        assertThat(
+                inbox.among(new InboxQuery(group, order, sentence, me), some).rows().stream()
+                    .map(ConversationView::id)
+                    .toList())
+            .as(when + ", among some: " + group + " " + order)
+            .isEqualTo(
+                listed(group, order, sentence, me).stream()
+                    .filter(id -> some.contains(new ConversationId(id)))
+                    .toList());
       }
     }
   }

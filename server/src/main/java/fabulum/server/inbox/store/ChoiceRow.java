@@ -18,6 +18,7 @@ import org.jspecify.annotations.Nullable;
  * @param digits a pattern for the number
  * @param saying a pattern in lower case, for words
  * @param spans bounds line by line; never an empty list
+ * @param ids only these
  */
 public record ChoiceRow(
     SightColumns sight,
@@ -35,7 +36,30 @@ public record ChoiceRow(
     @Nullable String called,
     @Nullable String digits,
     @Nullable String saying,
-    @Nullable List<Span> spans) {
+    @Nullable List<Span> spans,
+    @Nullable List<Long> ids) {
+
+  /** The same, only of these; of none when there are none. */
+  public ChoiceRow among(List<Long> only) {
+    return new ChoiceRow(
+        sight,
+        walked,
+        mine,
+        nobodys,
+        colleague,
+        team,
+        teamLines,
+        lines,
+        topic,
+        toIdentify,
+        failed,
+        unread,
+        called,
+        digits,
+        saying,
+        spans,
+        only.isEmpty() ? List.of(0L) : List.copyOf(only));
+  }
 
   /** Bounds on one line: from included, to excluded. */
   public record Span(

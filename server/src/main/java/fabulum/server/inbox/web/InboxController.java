@@ -15,6 +15,8 @@ import fabulum.server.inbox.ListOrder;
 import fabulum.server.inbox.ScriptPage;
 import fabulum.server.inbox.Scripts;
 import fabulum.server.inbox.Sentences;
+import fabulum.server.platform.Problem;
+import fabulum.server.platform.Problem.FieldProblem;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -49,6 +51,23 @@ class InboxController {
     ListOrder chosen = order == null ? ListOrder.usual(group) : order;
     Sentence said = Sentences.read(sentence);
     return inbox.page(new InboxQuery(group, chosen, said, me.id()), from, bounded(limit));
+  }
+
+  /** Which of some conversations a list shows, where they stand in it, and how they are now. */
+  @GetMapping("/among")
+  InboxPage among(
+      @AuthenticationPrincipal SignedIn me,
+      @RequestParam Group group,
+      @RequestParam(required = false) @Nullable ListOrder order,
+      @RequestParam(defaultValue = "") String sentence,
+      @RequestParam List<Long> ids) {
+    if (ids.size() > Inbox.LONGEST_PAGE) {
+      throw Problem.fields(
+          List.of(new FieldProblem("ids", "At most 100 can be asked about at once.")));
+    }
+    ListOrder chosen = order == null ? ListOrder.usual(group) : order;
+    InboxQuery query = new InboxQuery(group, chosen, Sentences.read(sentence), me.id());
+    return inbox.among(query, ids.stream().map(ConversationId::new).toList());
   }
 
   @GetMapping("/counts")
