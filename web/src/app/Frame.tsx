@@ -2,6 +2,7 @@ import { Box } from '@mui/material';
 import { lazy, Suspense, useState } from 'react';
 import { Outlet } from 'react-router';
 import { useTelling } from '../features/notices';
+import { WriteTo } from '../features/write-to';
 import { useLive } from '../realtime';
 import type { LiveMessage, Session } from '../shared/api';
 import { useKeys } from '../shared/ui';
@@ -9,9 +10,8 @@ import { AskBeforeLeaving } from './AskBeforeLeaving';
 import { Masthead } from './Masthead';
 import { Troubles } from './Troubles';
 
-/** Fetched when they are first asked for. */
+/** Fetched when they are first asked for; nothing is typed into them. */
 const KeysHelp = lazy(() => import('./KeysHelp').then((part) => ({ default: part.KeysHelp })));
-const WriteTo = lazy(() => import('../features/write-to').then((feature) => ({ default: feature.WriteTo })));
 
 /** What a new text is announced as, to those who listen rather than look. */
 function announcement(message: LiveMessage): string | undefined {
@@ -48,11 +48,7 @@ export function Frame({ session }: { session: Session }) {
       >
         {announced}
       </Box>
-      {writing && (
-        <Suspense fallback={null}>
-          <WriteTo onClose={() => setWriting(false)} />
-        </Suspense>
-      )}
+      {writing && <WriteTo onClose={() => setWriting(false)} />}
       <AskBeforeLeaving />
       {help && (
         <Suspense fallback={null}>
