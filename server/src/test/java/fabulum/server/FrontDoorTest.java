@@ -12,6 +12,8 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -207,5 +209,38 @@ class FrontDoorTest {
     assertThat(((ObjectNode) served.path("paths")).propertyNames())
         .contains("/api/conversations/{id}/texts")
         .noneMatch(p -> !p.startsWith("/api"));
+  }
+
+  @Test
+  void everyOperationSaysWhatItDoesAndWhichProblemsItCanAnswer() throws Exception {
+    JsonNode api = JsonMapper.shared().readTree(Files.readString(WRITTEN));
+    List<String> wanting = new ArrayList<>();
+    api.path("paths")
+        .propertyStream()
+        .forEach(path ->
+            path.getValue()
+                .propertyStream()
+                .forEach(operation -> {
+                  JsonNode said = operation.getValue();
+                  boolean problems =
+                      said.path("responses")
+                          .propertyStream()
+                          .anyMatch(answer ->
+                              answer.getValue().path("content").has("application/problem+json"));
+                  if (said.path("summary").asString("").length() < 10 || !problems) {
+                    wanting.add(operation.getKey() + " " + path.getKey());
+                  }
+                }));
+    api.path("components")
+        .path("schemas")
+        .propertyStream()
+        .filter(schema -> schema.getValue().path("description").asString("").isEmpty())
+        .filter(schema -> !schema.getValue().has("enum"))
+        .forEach(schema -> wanting.add("schema " + schema.getKey()));
+    api.path("tags")
+        .valueStream()
+        .filter(tag -> tag.path("description").asString("").isEmpty())
+        .forEach(tag -> wanting.add("tag " + tag.path("name").asString()));
+    assertThat(wanting).isEmpty();
   }
 }

@@ -96,7 +96,11 @@ public final class Browser {
     if (forwardedFor != null) {
       request.header("X-Forwarded-For", forwardedFor);
     }
-    return send(http, request.build());
+    Answer answer = send(http, request.build());
+    if (answer.status() >= 400) {
+      Described.check(method, path, answer);
+    }
+    return answer;
   }
 
   /** Opens the live stream, after a position or from now on. */

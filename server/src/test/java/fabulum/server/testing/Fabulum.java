@@ -116,7 +116,8 @@ public final class Fabulum implements AutoCloseable {
 
   /** Starts on a folder. */
   public static Fabulum start(Path folder, String... more) {
-    SpringApplication application = new SpringApplication(FabulumApplication.class, Inside.class);
+    SpringApplication application =
+        new SpringApplication(FabulumApplication.class, Inside.class, ApiText.class);
     return new Fabulum(application.run(arguments(folder, more)));
   }
 

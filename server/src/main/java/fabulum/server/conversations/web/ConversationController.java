@@ -7,6 +7,8 @@ import fabulum.server.conversations.ConversationId;
 import fabulum.server.conversations.EntryId;
 import fabulum.server.conversations.Moment;
 import fabulum.server.conversations.Shown;
+import fabulum.server.platform.Problem.Kind;
+import fabulum.server.platform.web.Problems;
 import fabulum.server.topics.TopicId;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
@@ -51,6 +53,8 @@ class ConversationController {
       @Nullable Instant at,
       @Nullable Shown shown) {}
 
+  /** Marks a conversation done, and keeps how much working time passed since it was opened. */
+  @Problems({Kind.NEW_MEANWHILE})
   @PostMapping("/done")
   ActResponse finish(
       @AuthenticationPrincipal SignedIn me,
@@ -59,16 +63,22 @@ class ConversationController {
     return ActResponse.of(acts.finish(new ConversationId(id), shown(wanted), me.id()));
   }
 
+  /** Opens a conversation again that is done. */
   @PostMapping("/reopen")
   ActResponse reopen(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {
     return ActResponse.of(acts.reopen(new ConversationId(id), me.id()));
   }
 
+  /** The moments until which a conversation can be set aside, by its line's calendar. */
   @GetMapping("/moments")
   Moment.Offer moments(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {
     return acts.moments(new ConversationId(id), me.id());
   }
 
+  /**
+   * Sets a conversation aside until a moment, or until the customer writes, whichever comes first.
+   */
+  @Problems({Kind.NOT_OPEN, Kind.NEW_MEANWHILE})
   @PostMapping("/set-aside")
   ActResponse setAside(
       @AuthenticationPrincipal SignedIn me,
@@ -78,11 +88,14 @@ class ConversationController {
     return ActResponse.of(acts.setAside(new ConversationId(id), moment, until.shown(), me.id()));
   }
 
+  /** Takes up a conversation again that is set aside. */
   @PostMapping("/take-up")
   ActResponse takeUp(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {
     return ActResponse.of(acts.takeUp(new ConversationId(id), me.id()));
   }
 
+  /** Says that what the customer wrote last needs no answer: it is their turn. */
+  @Problems({Kind.NEW_MEANWHILE})
   @PostMapping("/no-answer-needed")
   ActResponse needsNoAnswer(
       @AuthenticationPrincipal SignedIn me,
@@ -98,12 +111,14 @@ class ConversationController {
     return ActResponse.of(acts.leave(new ConversationId(id), new EntryId(text), me.id()));
   }
 
+  /** Gives a conversation a topic; the shortest promise of its topics holds. */
   @PutMapping("/topics/{topic}")
   ActResponse addTopic(
       @AuthenticationPrincipal SignedIn me, @PathVariable long id, @PathVariable long topic) {
     return ActResponse.of(acts.addTopic(new ConversationId(id), new TopicId(topic), me.id()));
   }
 
+  /** Takes a topic off a conversation. */
   @DeleteMapping("/topics/{topic}")
   ActResponse removeTopic(
       @AuthenticationPrincipal SignedIn me, @PathVariable long id, @PathVariable long topic) {

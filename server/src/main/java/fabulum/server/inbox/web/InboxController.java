@@ -40,6 +40,7 @@ class InboxController {
     this.dossiers = dossiers;
   }
 
+  /** One stretch of the list: the conversations of a group that a sentence means, in an order. */
   @GetMapping
   InboxPage page(
       @AuthenticationPrincipal SignedIn me,
@@ -70,28 +71,38 @@ class InboxController {
     return inbox.among(query, ids.stream().map(ConversationId::new).toList());
   }
 
+  /** How many conversations a sentence means in each group. */
   @GetMapping("/counts")
   InboxCounts counts(
       @AuthenticationPrincipal SignedIn me, @RequestParam(defaultValue = "") String sentence) {
     return inbox.counts(Sentences.read(sentence), me.id());
   }
 
+  /**
+   * Everything on our turn that a sentence means, for the time ribbon; at most 500, the most urgent
+   * first.
+   */
   @GetMapping("/ribbon")
   List<ConversationView> ribbon(
       @AuthenticationPrincipal SignedIn me, @RequestParam(defaultValue = "") String sentence) {
     return inbox.ribbon(Sentences.read(sentence), me.id());
   }
 
+  /**
+   * Up to 8 conversations whose customer, number or details contain the words, the newest first.
+   */
   @GetMapping("/jump")
   List<ConversationView> jump(@AuthenticationPrincipal SignedIn me, @RequestParam String words) {
     return inbox.jump(words, me.id());
   }
 
+  /** What a person needs to know before answering, and what they have begun to write. */
   @GetMapping("/{id}")
   DossierView dossier(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {
     return dossiers.of(new ConversationId(id), me.id());
   }
 
+  /** One stretch of the script, the newest unless said otherwise. */
   @GetMapping("/{id}/script")
   ScriptPage script(
       @AuthenticationPrincipal SignedIn me,

@@ -17,6 +17,7 @@ class LineController {
     this.lines = lines;
   }
 
+  /** The lines in my inbox: those I see, and those of which something was handed to my teams. */
   @GetMapping("/api/lines")
   List<LineView> list(@AuthenticationPrincipal SignedIn me) {
     return lines.list(me.id());

@@ -29,6 +29,9 @@ class LiveController {
     this.stream = stream;
   }
 
+  /**
+   * Changes as they happen, as server-sent events; with the last event id goes on where it stopped.
+   */
   @GetMapping(path = "/api/live", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
   @ApiResponse(
       responseCode = "200",

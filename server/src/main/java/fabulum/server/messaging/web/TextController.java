@@ -13,6 +13,7 @@ import fabulum.server.messaging.Messaging;
 import fabulum.server.platform.Problem.FieldProblem;
 import fabulum.server.platform.Problem.Kind;
 import fabulum.server.platform.web.ProblemDocument;
+import fabulum.server.platform.web.Problems;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
@@ -62,8 +63,10 @@ class TextController {
     }
   }
 
+  /** What came of sending. */
   record AnswerResponse(int parts) {}
 
+  /** Words to be counted. */
   record WordsRequest(
       @NotNull(message = "Words are needed.") @Size(max = 20_000, message = "That is too long.")
           String words) {}
@@ -88,6 +91,8 @@ class TextController {
   /** The same in plain wording, where that is no dearer. */
   record PlainResponse(String words, int parts, int saved, int unitsLeft) {}
 
+  /** Sends a text in a conversation; under one reference it is sent once. */
+  @Problems({Kind.MAY_NOT_BE_SENT, Kind.SENT_WITH_OTHER_WORDS, Kind.ANSWERED_MEANWHILE})
   @PostMapping("/api/conversations/{id}/texts")
   @ApiResponse(
       responseCode = "200",
@@ -111,6 +116,7 @@ class TextController {
     return new ProblemDocument(kind.type(), kind.title(), kind.status(), detail, why).answer();
   }
 
+  /** Counts the parts of a text, and names the characters that cost extra. */
   @PostMapping("/api/parts")
   PartsResponse count(@Valid @RequestBody WordsRequest text) {
     PartCount count = PartCounter.count(text.words());

@@ -60,6 +60,7 @@ class WebhookController {
   /** What we made of it: {@code taken}, or {@code known} when it was already here. */
   record Answer(String result) {}
 
+  /** What the network tells us: a text that came in, or a report. */
   @PostMapping("/webhook/network")
   Answer told(
       @RequestHeader(name = "Network-Timestamp", defaultValue = "") String timestamp,

@@ -35,6 +35,7 @@ class NoticeController {
     this.choices = choices;
   }
 
+  /** My newest notices, at most 100, and how many I have not seen. */
   @GetMapping
   NoticePage list(@AuthenticationPrincipal SignedIn me) {
     return notices.list(me.id());
@@ -47,6 +48,7 @@ class NoticeController {
    */
   record SeenRequest(@Nullable List<Long> ids) {}
 
+  /** Marks notices as seen, some or all. */
   @PostMapping("/seen")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void seen(@AuthenticationPrincipal SignedIn me, @RequestBody SeenRequest which) {
@@ -60,6 +62,7 @@ class NoticeController {
   /** How one is told of one kind of thing. */
   record ChoiceResponse(Kind kind, Set<Channel> by) {}
 
+  /** How I am told of each kind of notice. */
   @GetMapping("/choices")
   List<ChoiceResponse> choices(@AuthenticationPrincipal SignedIn me) {
     Map<Kind, Set<Channel>> chosen = choices.of(me.id());
@@ -68,11 +71,13 @@ class NoticeController {
         .toList();
   }
 
+  /** How somebody wants to be told of a kind of notice. */
   record ChoiceRequest(
       @NotNull(message = "Say of what.") Kind kind,
       @NotNull(message = "Say how.") Channel channel,
       boolean wanted) {}
 
+  /** Chooses how I am told of a kind of notice. */
   @PutMapping("/choices")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void choose(@AuthenticationPrincipal SignedIn me, @Valid @RequestBody ChoiceRequest choice) {

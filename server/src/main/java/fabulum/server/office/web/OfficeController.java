@@ -8,6 +8,8 @@ import fabulum.server.inbox.ConversationView;
 import fabulum.server.office.Office;
 import fabulum.server.office.OfficeView;
 import fabulum.server.ownership.HandTo;
+import fabulum.server.platform.Problem.Kind;
+import fabulum.server.platform.web.Problems;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -28,6 +30,7 @@ class OfficeController {
     this.office = office;
   }
 
+  /** The whole front office now: who is in and what each person has; for leads. */
   @GetMapping
   OfficeView view(@AuthenticationPrincipal SignedIn me) {
     return office.view(me.id());
@@ -57,6 +60,7 @@ class OfficeController {
     }
   }
 
+  /** Moves a person's open conversations to somebody else, to a team, or to nobody. */
   @PostMapping("/people/{id}/move")
   Office.Moved move(
       @AuthenticationPrincipal SignedIn me,
@@ -66,6 +70,7 @@ class OfficeController {
   }
 
   /** Switches somebody off, after their work has gone where this says. */
+  @Problems({Kind.LAST_LEAD})
   @PostMapping("/people/{id}/off")
   Office.Moved letLeave(
       @AuthenticationPrincipal SignedIn me,

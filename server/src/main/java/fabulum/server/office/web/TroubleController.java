@@ -27,18 +27,21 @@ class TroubleController {
     this.permits = permits;
   }
 
+  /** What keeps Fabulum as a whole from its work, the gravest first; for leads. */
   @GetMapping("/api/office/troubles")
   List<Troubles.Trouble> list(@AuthenticationPrincipal SignedIn me) {
     permits.require(me.id(), Act.LEAD);
     return troubles.list();
   }
 
+  /** Mail that could not be sent, and why; for leads. */
   @GetMapping("/api/setup/mail")
   List<Mail.StuckMail> mail(@AuthenticationPrincipal SignedIn me) {
     permits.require(me.id(), Act.LEAD);
     return mail.listStuck();
   }
 
+  /** Sends mail again that could not be sent; for leads. */
   @PostMapping("/api/setup/mail/{id}/again")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void sendAgain(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {

@@ -9,6 +9,8 @@ import fabulum.server.ownership.HandTo;
 import fabulum.server.ownership.Ownership;
 import fabulum.server.platform.Problem;
 import fabulum.server.platform.Problem.FieldProblem;
+import fabulum.server.platform.Problem.Kind;
+import fabulum.server.platform.web.Problems;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -36,6 +38,8 @@ class OwnershipController {
    */
   record TakeRequest(@Nullable Long shown) {}
 
+  /** Makes a conversation mine. */
+  @Problems({Kind.TAKEN_MEANWHILE})
   @PostMapping("/take")
   ActResponse take(
       @AuthenticationPrincipal SignedIn me,
@@ -63,6 +67,7 @@ class OwnershipController {
     }
   }
 
+  /** Hands a conversation over to a colleague or a team, with a reason that becomes a note. */
   @PostMapping("/hand-over")
   ActResponse handOver(
       @AuthenticationPrincipal SignedIn me,
@@ -78,6 +83,7 @@ class OwnershipController {
     return ownership.receivers(new ConversationId(id), me.id());
   }
 
+  /** Gives a conversation back to nobody. */
   @PostMapping("/let-go")
   ActResponse letGo(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {
     return ActResponse.of(ownership.letGo(new ConversationId(id), me.id()));

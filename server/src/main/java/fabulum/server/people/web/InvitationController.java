@@ -5,6 +5,8 @@ import fabulum.server.people.Invitations;
 import fabulum.server.people.People;
 import fabulum.server.people.StaffView;
 import fabulum.server.people.web.SessionDesk.SessionResponse;
+import fabulum.server.platform.Problem.Kind;
+import fabulum.server.platform.web.Problems;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.validation.Valid;
@@ -30,17 +32,22 @@ class InvitationController {
     this.desk = desk;
   }
 
+  /** What somebody chooses who accepts an invitation. */
   record AcceptRequest(
       @NotNull(message = "A name is needed.") String name,
       @NotNull(message = "Initials are needed.") String initials,
       @Valid @NotNull(message = "Choose a mark.") MarkMessage mark,
       @NotEmpty(message = "A password is needed.") @Size(max = 200) String password) {}
 
+  /** Who is invited by a link. */
+  @Problems({Kind.ENDED})
   @GetMapping
   StaffView whom(@PathVariable String secret) {
     return invitations.whom(secret);
   }
 
+  /** Accepts an invitation: sets name, mark and password, and signs in. */
+  @Problems({Kind.ENDED})
   @PostMapping
   SessionResponse accept(
       @PathVariable String secret,

@@ -33,6 +33,7 @@ class MeController {
     this.signIns = signIns;
   }
 
+  /** Name, initials and mark. */
   record ProfileRequest(
       @NotNull(message = "A name is needed.") String name,
       @NotNull(message = "Initials are needed.") String initials,
@@ -43,12 +44,14 @@ class MeController {
     }
   }
 
+  /** Changes my name, initials and mark. */
   @PutMapping("/profile")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void setProfile(@AuthenticationPrincipal SignedIn me, @Valid @RequestBody ProfileRequest wanted) {
     people.setProfile(me.id(), wanted.profile());
   }
 
+  /** How an inbox looks: group, order and sentence, as its address has them. */
   record InboxRequest(
       @NotNull(message = "Say how the inbox looks.")
           @Size(max = 1000, message = "This is too long to be kept.")
@@ -61,6 +64,7 @@ class MeController {
     people.keepInbox(me.id(), wanted.address());
   }
 
+  /** Staying where an act was done. */
   record StayRequest(boolean on) {}
 
   /** Whether I stay in a conversation that an act has moved on; else the next one opens. */
@@ -70,6 +74,7 @@ class MeController {
     people.setStays(me.id(), wanted.on());
   }
 
+  /** Single-letter keys. */
   record LetterKeysRequest(boolean on) {}
 
   /** Whether single letters are keys. */
@@ -79,19 +84,23 @@ class MeController {
     people.setLetterKeys(me.id(), wanted.on());
   }
 
+  /** Being in, or away. */
   record InRequest(boolean in) {}
 
+  /** Says that I am in, or away, whatever my timetable says. */
   @PutMapping("/in")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void setIn(@AuthenticationPrincipal SignedIn me, @RequestBody InRequest wanted) {
     attendances.setByHand(me.id(), wanted.in());
   }
 
+  /** My availability: timetable, absences and cover. */
   @GetMapping("/plan")
   PlanMessage plan(@AuthenticationPrincipal SignedIn me) {
     return PlanMessage.of(attendances.plan(me.id()));
   }
 
+  /** Changes my availability. */
   @PutMapping("/plan")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void setPlan(@AuthenticationPrincipal SignedIn me, @Valid @RequestBody PlanMessage wanted) {
@@ -105,11 +114,13 @@ class MeController {
    */
   record SignInsResponse(List<SignInView> signIns, long here) {}
 
+  /** My sign-ins: where I am signed in, and tries under my name in the last 90 days. */
   @GetMapping("/sign-ins")
   SignInsResponse signIns(@AuthenticationPrincipal SignedIn me) {
     return new SignInsResponse(signIns.list(me.id()), me.signInId());
   }
 
+  /** How many sign-ins were ended. */
   record EndedResponse(int ended) {}
 
   /** Ends all other sign-ins. */

@@ -17,7 +17,9 @@ import fabulum.server.people.PeopleSetUp;
 import fabulum.server.people.PersonSetup;
 import fabulum.server.people.PersonView;
 import fabulum.server.platform.PageSettings;
+import fabulum.server.platform.Problem.Kind;
 import fabulum.server.platform.web.CsvAnswer;
+import fabulum.server.platform.web.Problems;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import java.util.ArrayList;
@@ -70,6 +72,7 @@ class PeopleSetUpController {
     this.page = page;
   }
 
+  /** A person's role, permissions and teams. */
   record PersonRequest(
       @NotNull(message = "Choose a role.") Role role,
       @Nullable Set<Permission> permissions,
@@ -85,11 +88,13 @@ class PeopleSetUpController {
     }
   }
 
+  /** Who is invited, and with what rights. */
   record InviteRequest(
       @NotNull(message = "A name is needed.") String name,
       @NotNull(message = "An e-mail address is needed.") String email,
       @Valid @NotNull(message = "Say what they may.") PersonRequest setup) {}
 
+  /** What was made. */
   record MadeResponse(long id) {}
 
   /**
@@ -103,13 +108,16 @@ class PeopleSetUpController {
     }
   }
 
+  /** A team. */
   record TeamRequest(@NotNull(message = "A name is needed.") String name) {}
 
+  /** Everybody with role, permissions and teams; for leads. */
   @GetMapping("/people")
   List<PersonView> people(@AuthenticationPrincipal SignedIn me) {
     return setUp.list(me.id());
   }
 
+  /** Invites a colleague by mail; for leads. */
   @PostMapping("/people")
   InvitedResponse invite(
       @AuthenticationPrincipal SignedIn me, @Valid @RequestBody InviteRequest wanted) {
@@ -125,11 +133,15 @@ class PeopleSetUpController {
         : page.address();
   }
 
+  /** Invites somebody again; the link before stops working. */
+  @Problems({Kind.ENDED, Kind.CHANGED_MEANWHILE})
   @PostMapping("/people/{id}/invitation")
   InvitedResponse inviteAgain(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {
     return InvitedResponse.of(invitations.again(new StaffId(id), me.id(), address()));
   }
 
+  /** Changes a person's role, permissions, teams and limit; for leads. */
+  @Problems({Kind.LAST_LEAD, Kind.CHANGED_MEANWHILE})
   @PutMapping("/people/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void change(
@@ -139,18 +151,21 @@ class PeopleSetUpController {
     setUp.change(new StaffId(id), wanted.setup(), me.id());
   }
 
+  /** Reactivates somebody who had left; for leads. */
   @PostMapping("/people/{id}/on")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void switchOn(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {
     setUp.switchOn(new StaffId(id), me.id());
   }
 
+  /** A person's availability; for leads. */
   @GetMapping("/people/{id}/plan")
   PlanMessage plan(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {
     permits.require(me.id(), Act.LEAD);
     return PlanMessage.of(attendances.plan(new StaffId(id)));
   }
 
+  /** Changes a person's availability; for leads. */
   @PutMapping("/people/{id}/plan")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void setPlan(
@@ -161,12 +176,14 @@ class PeopleSetUpController {
     attendances.setPlan(new StaffId(id), wanted.plan());
   }
 
+  /** Adds a team; for leads. */
   @PostMapping("/teams")
   MadeResponse addTeam(
       @AuthenticationPrincipal SignedIn me, @Valid @RequestBody TeamRequest wanted) {
     return new MadeResponse(setUp.addTeam(wanted.name(), me.id()).value());
   }
 
+  /** Gives a team another name; for leads. */
   @PutMapping("/teams/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void renameTeam(
@@ -176,6 +193,7 @@ class PeopleSetUpController {
     setUp.renameTeam(new TeamId(id), wanted.name(), me.id());
   }
 
+  /** The access log: who was given or lost which right, and by whom; for leads. */
   @GetMapping("/record")
   List<AccessChange> record(
       @AuthenticationPrincipal SignedIn me,

@@ -7,6 +7,7 @@ import fabulum.server.accounts.SignedIn;
 import fabulum.server.people.web.SessionDesk.SessionResponse;
 import fabulum.server.platform.Problem.Kind;
 import fabulum.server.platform.web.ProblemDocument;
+import fabulum.server.platform.web.Problems;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
@@ -45,6 +46,7 @@ class SessionController {
     this.desk = desk;
   }
 
+  /** A name and a password. */
   record SignInRequest(
       @NotBlank(message = "Enter your name.")
           @Size(max = 60, message = "A name has at most 60 characters.")
@@ -53,10 +55,13 @@ class SessionController {
           @Size(max = 200, message = "A password has at most 200 characters.")
           String password) {}
 
+  /** A change of password. */
   record PasswordRequest(
       @NotEmpty(message = "Enter your current password.") @Size(max = 200) String old,
       @NotEmpty(message = "Enter a new password.") @Size(max = 200) String wanted) {}
 
+  /** Signs in, and sets the session cookie. */
+  @Problems({Kind.WRONG_PASSWORD, Kind.TOO_MANY_TRIES})
   @PostMapping
   @ApiResponse(
       responseCode = "200",
@@ -81,11 +86,13 @@ class SessionController {
     return ProblemDocument.of(Kind.WRONG_PASSWORD, "Wrong name or password.").answer();
   }
 
+  /** Who is signed in, what they may do, and how their page is. */
   @GetMapping
   SessionResponse current(@AuthenticationPrincipal SignedIn signedIn) {
     return desk.session(signedIn);
   }
 
+  /** Signs out; the session ends at once, also its live stream. */
   @DeleteMapping
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void signOut(@AuthenticationPrincipal SignedIn signedIn, HttpServletRequest request) {
@@ -97,6 +104,8 @@ class SessionController {
     SecurityContextHolder.clearContext();
   }
 
+  /** Changes my password and ends my other sign-ins. */
+  @Problems({Kind.TOO_MANY_TRIES})
   @PutMapping("/password")
   SessionResponse changePassword(
       @AuthenticationPrincipal SignedIn signedIn,

@@ -28,11 +28,13 @@ class StaffController {
     this.attendances = attendances;
   }
 
+  /** All colleagues by name, also those who have left. */
   @GetMapping("/api/staff")
   List<StaffView> list() {
     return people.list();
   }
 
+  /** All teams with their members. */
   @GetMapping("/api/teams")
   List<TeamView> teams() {
     return teams.list();

@@ -12,6 +12,7 @@ import org.springframework.web.bind.annotation.RestController;
 @Hidden
 class ApiDescriptionController {
 
+  /** This description (OpenAPI 3.1). */
   @GetMapping(path = "/api/openapi", produces = MediaType.APPLICATION_JSON_VALUE)
   Resource description() {
     return new ClassPathResource("api/openapi.json");

@@ -25,8 +25,10 @@ class WatchController {
     this.watchers = watchers;
   }
 
+  /** What somebody does at a conversation. */
   record WatchRequest(boolean writing) {}
 
+  /** Who is at which conversation now, of those I see. */
   @GetMapping("/api/watchers")
   List<Watchers.Watched> list(@AuthenticationPrincipal SignedIn me) {
     return watchers.list(me.id());
@@ -40,6 +42,7 @@ class WatchController {
    */
   record WatchResponse(@Nullable Instant readUpTo) {}
 
+  /** Says that I am at a conversation, reading or writing; to be said again at least every 10 s. */
   @PutMapping("/api/conversations/{id}/watch")
   WatchResponse watch(
       @AuthenticationPrincipal SignedIn me,
@@ -49,6 +52,7 @@ class WatchController {
         watchers.watch(new ConversationId(id), watch.writing(), me.id()).orElse(null));
   }
 
+  /** Says that I have left a conversation. */
   @DeleteMapping("/api/conversations/{id}/watch")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void leave(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {

@@ -3,6 +3,8 @@ package fabulum.server.sentences.web;
 import fabulum.core.conversation.Group;
 import fabulum.server.accounts.SignedIn;
 import fabulum.server.inbox.ListOrder;
+import fabulum.server.platform.Problem.Kind;
+import fabulum.server.platform.web.Problems;
 import fabulum.server.sentences.SavedSentences;
 import fabulum.server.sentences.SavedSentences.NewSentence;
 import fabulum.server.sentences.SentenceView;
@@ -44,13 +46,17 @@ class SentenceController {
       @NotNull(message = "In which order?") ListOrder order,
       @Nullable Long teamId) {}
 
+  /** What was saved. */
   record SaveResponse(long id) {}
 
+  /** My saved sentences and my teams', each with how many conversations it means now. */
   @GetMapping
   List<SentenceView> list(@AuthenticationPrincipal SignedIn me) {
     return sentences.list(me.id());
   }
 
+  /** Saves a sentence under a name, for me or for a team. */
+  @Problems({Kind.CHANGED_MEANWHILE})
   @PostMapping
   SaveResponse save(@AuthenticationPrincipal SignedIn me, @Valid @RequestBody SaveRequest wanted) {
     NewSentence sentence =
@@ -59,6 +65,7 @@ class SentenceController {
     return new SaveResponse(sentences.save(sentence, me.id()));
   }
 
+  /** Removes a saved sentence. */
   @DeleteMapping("/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void drop(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {

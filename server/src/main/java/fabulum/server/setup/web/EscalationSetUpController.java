@@ -64,12 +64,17 @@ class EscalationSetUpController {
     }
   }
 
+  /**
+   * Who is alerted when an answer on a line is due soon or late; without steps, its team's hold;
+   * for leads.
+   */
   @GetMapping("/lines/{id}/escalation")
   EscalationMessage ofLine(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {
     permits.require(me.id(), Act.LEAD);
     return EscalationMessage.of(escalations.of(new LineId(id)));
   }
 
+  /** Changes who is alerted on a line; for leads. */
   @PutMapping("/lines/{id}/escalation")
   SetUp.Outcome setOfLine(
       @AuthenticationPrincipal SignedIn me,
@@ -81,6 +86,7 @@ class EscalationSetUpController {
   /** The escalation of a team. */
   record TeamEscalation(long teamId, List<EscalationStepMessage> steps) {}
 
+  /** Who is alerted, of all teams that have steps; for leads. */
   @GetMapping("/teams/escalations")
   List<TeamEscalation> ofTeams(@AuthenticationPrincipal SignedIn me) {
     permits.require(me.id(), Act.LEAD);
@@ -91,6 +97,7 @@ class EscalationSetUpController {
         .toList();
   }
 
+  /** Changes who is alerted in a team; for leads. */
   @PutMapping("/teams/{id}/escalation")
   SetUp.Outcome setOfTeam(
       @AuthenticationPrincipal SignedIn me,

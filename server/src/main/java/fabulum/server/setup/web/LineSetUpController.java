@@ -12,6 +12,8 @@ import fabulum.server.lines.LinePromise;
 import fabulum.server.lines.LineSetup;
 import fabulum.server.lines.LineView;
 import fabulum.server.lines.Lines;
+import fabulum.server.platform.Problem.Kind;
+import fabulum.server.platform.web.Problems;
 import fabulum.server.platform.web.SpanMessage;
 import fabulum.server.setup.SetUp;
 import jakarta.validation.Valid;
@@ -142,6 +144,7 @@ class LineSetUpController {
     return lines.list();
   }
 
+  /** One line as it is set up; for leads. */
   @GetMapping("/lines/{id}")
   LineMessage line(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {
     permits.require(me.id(), Act.LEAD);
@@ -150,12 +153,15 @@ class LineSetUpController {
     return LineMessage.of(lines.setup(line), lines.get(line).shownNumber(), version);
   }
 
+  /** Adds a line; for leads. */
   @PostMapping("/lines")
   SetUp.Outcome addLine(
       @AuthenticationPrincipal SignedIn me, @Valid @RequestBody LineMessage line) {
     return setUp.addLine(line.setup(), me.id());
   }
 
+  /** Changes a line at once for everybody; what waits on it is due anew; for leads. */
+  @Problems({Kind.CHANGED_MEANWHILE})
   @PutMapping("/lines/{id}")
   SetUp.Outcome changeLine(
       @AuthenticationPrincipal SignedIn me,
@@ -164,6 +170,7 @@ class LineSetUpController {
     return setUp.changeLine(new LineId(id), line.setup(), line.version(), me.id());
   }
 
+  /** When texts would be due under hours and a promise that are not saved yet; for leads. */
   @PostMapping("/lines/preview")
   PreviewResponse preview(
       @RequestParam(required = false) @Nullable Instant at, @Valid @RequestBody LineMessage line) {
@@ -172,11 +179,13 @@ class LineSetUpController {
     return new PreviewResponse(then, promise.hours().isOpen(then), promise.due(then).orElse(null));
   }
 
+  /** Countries and regions whose public holidays are known. */
   @GetMapping("/holidays")
   List<Holidays.CountryView> countries() {
     return holidays.countries();
   }
 
+  /** The public holidays of a country or region in this year and the next. */
   @GetMapping("/holidays/{country}")
   List<Holidays.HolidayView> holidays(
       @PathVariable String country, @RequestParam(required = false) @Nullable String region) {

@@ -4,6 +4,8 @@ import fabulum.server.access.TeamId;
 import fabulum.server.accounts.SignedIn;
 import fabulum.server.lines.Lines;
 import fabulum.server.lines.SiteView;
+import fabulum.server.platform.Problem.Kind;
+import fabulum.server.platform.web.Problems;
 import fabulum.server.setup.ChangeBook;
 import fabulum.server.setup.ChangeView;
 import fabulum.server.setup.SetUp;
@@ -40,6 +42,7 @@ class TopicSetUpController {
     this.changes = changes;
   }
 
+  /** A name. */
   record NameRequest(@NotNull(message = "A name is needed.") String name) {}
 
   /**
@@ -60,19 +63,23 @@ class TopicSetUpController {
     }
   }
 
+  /** Which topic stands for the other. */
   record MergeRequest(long into) {}
 
+  /** All sites; for leads. */
   @GetMapping("/sites")
   List<SiteView> sites() {
     return lines.listSites();
   }
 
+  /** Adds a site; for leads. */
   @PostMapping("/sites")
   SetUp.Outcome addSite(
       @AuthenticationPrincipal SignedIn me, @Valid @RequestBody NameRequest site) {
     return setUp.addSite(site.name(), me.id());
   }
 
+  /** Gives a site another name; for leads. */
   @PutMapping("/sites/{id}")
   SetUp.Outcome renameSite(
       @AuthenticationPrincipal SignedIn me,
@@ -81,6 +88,7 @@ class TopicSetUpController {
     return setUp.renameSite(id, site.name(), me.id());
   }
 
+  /** Adds a topic to a team; for leads. */
   @PostMapping("/teams/{team}/topics")
   SetUp.Outcome addTopic(
       @AuthenticationPrincipal SignedIn me,
@@ -89,6 +97,8 @@ class TopicSetUpController {
     return setUp.addTopic(new TeamId(team), topic.setup(), me.id());
   }
 
+  /** Changes a topic: word, colour, promise, or whether it is retired; for leads. */
+  @Problems({Kind.CHANGED_MEANWHILE})
   @PutMapping("/topics/{id}")
   SetUp.Outcome changeTopic(
       @AuthenticationPrincipal SignedIn me,
@@ -97,6 +107,7 @@ class TopicSetUpController {
     return setUp.changeTopic(new TopicId(id), topic.setup(), topic.version(), me.id());
   }
 
+  /** Lets one topic stand for another everywhere, and retires it; for leads. */
   @PostMapping("/topics/{id}/merge")
   SetUp.Outcome mergeTopic(
       @AuthenticationPrincipal SignedIn me,
@@ -105,6 +116,7 @@ class TopicSetUpController {
     return setUp.mergeTopic(new TopicId(id), new TopicId(merge.into()), me.id());
   }
 
+  /** The change log of the set-up, the newest first, 100 at a time; for leads. */
   @GetMapping("/history")
   List<ChangeView> history(
       @AuthenticationPrincipal SignedIn me,

@@ -60,11 +60,13 @@ class SeveralController {
    */
   record DraftResponse(SeveralDraft.@Nullable Begun begun) {}
 
+  /** The text to each that I have begun to write. */
   @GetMapping("/draft")
   DraftResponse draft(@AuthenticationPrincipal SignedIn me) {
     return new DraftResponse(draft.find(me.id()).orElse(null));
   }
 
+  /** Keeps the text to each that I have begun to write. */
   @PutMapping("/draft")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void keepDraft(@AuthenticationPrincipal SignedIn me, @Valid @RequestBody DraftRequest wanted) {
@@ -118,17 +120,23 @@ class SeveralController {
               message = "A reference has 8 to 64 letters, digits and hyphens.")
           String reference) {}
 
+  /**
+   * What an act on several conversations would do, and which it would skip and why. Nothing is
+   * done.
+   */
   @PostMapping("/check")
   CheckView check(@AuthenticationPrincipal SignedIn me, @Valid @RequestBody SeveralRequest wanted) {
     return several.check(wanted.act(), wanted.selection(me), me.id());
   }
 
+  /** Begins an act on several conversations; begun again under its reference, it is done once. */
   @PostMapping
   BatchView begin(@AuthenticationPrincipal SignedIn me, @Valid @RequestBody BeginRequest wanted) {
     SeveralRequest act = wanted.act();
     return several.begin(act.act(), act.selection(me), wanted.reference(), me.id());
   }
 
+  /** How far an act on several conversations has come. */
   @GetMapping("/{id}")
   BatchView get(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {
     return several.get(id, me.id());

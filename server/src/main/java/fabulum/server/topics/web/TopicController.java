@@ -15,6 +15,7 @@ class TopicController {
     this.topics = topics;
   }
 
+  /** The topics of all teams, also retired ones. */
   @GetMapping("/api/topics")
   List<TopicView> list() {
     return topics.list();

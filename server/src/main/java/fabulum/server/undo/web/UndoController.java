@@ -1,6 +1,8 @@
 package fabulum.server.undo.web;
 
 import fabulum.server.accounts.SignedIn;
+import fabulum.server.platform.Problem.Kind;
+import fabulum.server.platform.web.Problems;
 import fabulum.server.undo.Undo;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -16,6 +18,8 @@ class UndoController {
     this.undo = undo;
   }
 
+  /** Takes back an act of mine of the last two minutes, where nothing has happened since. */
+  @Problems({Kind.TOO_LATE, Kind.CHANGED_MEANWHILE})
   @PostMapping("/api/undo/{name}")
   Undo.TakenBack undo(@AuthenticationPrincipal SignedIn me, @PathVariable String name) {
     return undo.undo(name, me.id());

@@ -3,6 +3,8 @@ package fabulum.server.writing.web;
 import fabulum.server.accounts.SignedIn;
 import fabulum.server.conversations.ConversationId;
 import fabulum.server.conversations.EntryId;
+import fabulum.server.platform.Problem.Kind;
+import fabulum.server.platform.web.Problems;
 import fabulum.server.writing.Drafts;
 import fabulum.server.writing.NoteBefore;
 import fabulum.server.writing.Notes;
@@ -53,11 +55,14 @@ class NoteController {
               message = "A reference has 8 to 64 letters, digits and hyphens.")
           String reference) {}
 
+  /** What a note says from now on. */
   record NoteWords(
       @NotBlank(message = "There are no words in it yet.")
           @Size(max = 1600, message = "A note has at most 1600 characters.")
           String words) {}
 
+  /** Adds a note for the team; whoever it names is told. */
+  @Problems({Kind.SENT_WITH_OTHER_WORDS})
   @PostMapping("/notes")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void note(
@@ -67,6 +72,7 @@ class NoteController {
     notes.add(new ConversationId(id), note.words(), note.reference(), me.id());
   }
 
+  /** Changes a note of mine; what it said before is kept. */
   @PutMapping("/notes/{note}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void rewriteNote(
@@ -77,6 +83,7 @@ class NoteController {
     notes.rewrite(new ConversationId(id), new EntryId(note), wanted.words(), me.id());
   }
 
+  /** Withdraws a note of mine; what it said is kept out of sight. */
   @DeleteMapping("/notes/{note}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void withdrawNote(
@@ -115,6 +122,7 @@ class NoteController {
     }
   }
 
+  /** Keeps what I have begun to write in a conversation; no words throw it away. */
   @PutMapping("/drafts/{paper}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void keepDraft(

@@ -39,19 +39,23 @@ class WriteToController {
       boolean makeCustomer,
       @Nullable String name) {}
 
+  /** The conversation to write in. */
   record OpenResponse(long id) {}
 
+  /** The lines on which I can begin a conversation. */
   @GetMapping("/api/write-to/lines")
   List<LineView> lines(@AuthenticationPrincipal SignedIn me) {
     return writeTo.lines(me.id());
   }
 
+  /** Finds whom to write to, by name, number or detail. */
   @GetMapping("/api/write-to")
   WriteTo.Found find(
       @AuthenticationPrincipal SignedIn me, @RequestParam String words, @RequestParam long line) {
     return writeTo.find(words, new LineId(line), me.id());
   }
 
+  /** The conversation to write in: the one there is, else a new one. */
   @PostMapping("/api/write-to")
   OpenResponse open(@AuthenticationPrincipal SignedIn me, @Valid @RequestBody OpenRequest wanted) {
     String name = wanted.name() == null ? "" : wanted.name();
