@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Entry } from '../../../shared/api/types';
-import { deliveryWords, direction, printed } from './scene';
+import { deliveryWords, direction, firstUnread, printed } from './scene';
 
 const mark = { shape: 'LEAF', ink: 'PINE' } as const;
 const priya = { id: 3, name: 'Priya Nandakumar', initials: 'PN', role: 'STAFF' as const, mark, active: true };
@@ -15,6 +15,27 @@ const entry = (id: number, at: string, kind: Entry['kind'], more: Partial<Entry>
   needsHand: false,
   mentions: [],
   ...more,
+});
+
+describe('what is new since one was here', () => {
+  const lines = printed(
+    [
+      entry(1, '2026-06-09T19:00:00.000Z', 'IN'),
+      entry(2, '2026-06-09T19:01:00.000Z', 'EVENT'),
+      entry(3, '2026-06-09T19:02:00.000Z', 'OUT', { speaker: wen }),
+      entry(4, '2026-06-09T19:03:00.000Z', 'NOTE', { speaker: priya }),
+    ],
+    'America/Chicago',
+  );
+
+  it.each([
+    ['what was never opened has no such line', undefined, 3, undefined],
+    ['events are not news', '2026-06-09T19:00:00.000Z', 3, 3],
+    ['nor is what I said myself', '2026-06-09T19:00:00.000Z', 5, 4],
+    ['all of it may have been read', '2026-06-09T19:03:00.000Z', 5, undefined],
+  ])('%s', (_, readBefore, me, first) => {
+    expect(firstUnread(lines, readBefore, me)).toBe(first);
+  });
 });
 
 describe('the script', () => {

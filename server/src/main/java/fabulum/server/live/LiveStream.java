@@ -9,7 +9,6 @@ import fabulum.server.conversations.ConversationChanged;
 import fabulum.server.conversations.EntryView;
 import fabulum.server.conversations.SightChanged;
 import fabulum.server.feed.ChangeFeed;
-import fabulum.server.inbox.ConversationView;
 import fabulum.server.inbox.Inbox;
 import fabulum.server.inbox.Scripts;
 import fabulum.server.lines.Sights;
@@ -17,13 +16,9 @@ import fabulum.server.notices.NoticeGiven;
 import fabulum.server.notices.Notices;
 import fabulum.server.people.ColleaguesChanged;
 import fabulum.server.people.PeopleChanged;
-import fabulum.server.people.StaffView;
 import fabulum.server.platform.Troubles;
 import fabulum.server.presence.Watchers;
 import fabulum.server.setup.SetUpChanged;
-import java.util.ArrayDeque;
-import java.util.ArrayList;
-import java.util.Deque;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -54,7 +49,6 @@ import org.springframework.transaction.event.TransactionalEventListener;
 @Service
 public class LiveStream implements SmartLifecycle {
   private static final Logger log = LoggerFactory.getLogger(LiveStream.class);
-  private static final int REMEMBERED = 2_000;
 
   private final Inbox inbox;
   private final Scripts scripts;
@@ -67,7 +61,7 @@ public class LiveStream implements SmartLifecycle {
   private final String run = UUID.randomUUID().toString().substring(0, 8);
   private final ExecutorService teller = Executors.newSingleThreadExecutor(LiveStream::daemon);
   private final Set<Subscription> subscriptions = ConcurrentHashMap.newKeySet();
-  private final Deque<Told> remembered = new ArrayDeque<>();
+  private final Recent recent = new Recent();
   private long last;
 
   LiveStream(
@@ -125,22 +119,8 @@ public class LiveStream implements SmartLifecycle {
             .find(change.id())
             .ifPresent(row ->
                 broadcast(
-                    LiveMessage.gone(row.id(), why(change.before(), row)),
+                    LiveMessage.gone(row.id(), Gone.why(change.before(), row)),
                     Audience.losing(change.before(), row.spot()))));
-  }
-
-  /** Why those who saw it where it stood before do not see it any more. */
-  private static String why(Spot before, ConversationView now) {
-    StaffView owner = now.owner();
-    boolean handedOn = !before.team().equals(now.spot().team());
-    if (owner != null && !now.spot().owner().equals(before.owner())) {
-      return owner.name()
-          + (handedOn
-              ? " has it now, in another team."
-              : " has it now. On this line you see only your own conversations and those nobody"
-                  + " owns.");
-    }
-    return "It was handed to another team.";
   }
 
   @EventListener
@@ -216,10 +196,7 @@ public class LiveStream implements SmartLifecycle {
 
   private synchronized void broadcast(LiveMessage message, Audience audience) {
     Told told = told(++last, message, audience);
-    remembered.addLast(told);
-    if (remembered.size() > REMEMBERED) {
-      remembered.removeFirst();
-    }
+    recent.add(told);
     Map<Long, Sight> seen = new HashMap<>();
     for (Subscription subscription : subscriptions) {
       offer(subscription, told, seen);
@@ -273,16 +250,14 @@ public class LiveStream implements SmartLifecycle {
   }
 
   private synchronized void goOn(Subscription subscription, @Nullable Long heard) {
-    long oldest = remembered.isEmpty() ? last + 1 : remembered.getFirst().number();
-    boolean tooLong = heard != null && (heard > last || heard < oldest - 1);
     subscriptions.add(subscription);
-    if (tooLong) {
+    Optional<List<Told>> missed =
+        heard == null ? Optional.of(List.of()) : recent.after(heard, last);
+    if (missed.isEmpty()) {
       subscription.offer(now(LiveMessage.readAgain()));
       return;
     }
-    List<Told> missed = heard == null ? List.of() : new ArrayList<>(remembered);
-    List<Told> unheard =
-        missed.stream().filter(told -> heard != null && told.number() > heard).toList();
+    List<Told> unheard = missed.get();
     // Whoever breaks off again right after this has heard nothing of what they missed.
     long before = unheard.isEmpty() ? last : unheard.get(0).number() - 1;
     subscription.offer(told(before, LiveMessage.beat(), Audience.everybody()));
