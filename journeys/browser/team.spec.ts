@@ -159,7 +159,7 @@ test('a colleague is invited by mail, joins once, and leaves again', async ({ of
   await ada.getByLabel('Choose a password').fill('password1234');
   await ada.getByRole('radio', { name: 'bell' }).click();
   await ada.getByRole('button', { name: 'Join' }).click();
-  await expect(ada.getByText('This is among the passwords that are tried first.')).toBeVisible();
+  await expect(ada.getByText('This password is too common.')).toBeVisible();
   const link = ada.url();
   await ada.getByLabel('Choose a password').fill('seven small boats');
   await ada.getByRole('button', { name: 'Join' }).click();

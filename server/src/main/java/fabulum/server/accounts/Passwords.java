@@ -1,12 +1,18 @@
 package fabulum.server.accounts;
 
 import fabulum.core.access.PasswordRules;
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.InputStreamReader;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
-import me.gosimple.nbvcxz.resources.ConfigurationBuilder;
-import me.gosimple.nbvcxz.resources.Dictionary;
+import java.util.Objects;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
 
@@ -26,18 +32,24 @@ public class Passwords {
 
   /** The list is read when the first password is chosen; hardly anyone ever waits for it. */
   private static final class Common {
-    static final List<Map<String, Integer>> LISTS =
-        ConfigurationBuilder.getDefaultDictionaries().stream()
-            .filter(list -> list.getDictionaryName().equals("passwords"))
-            .map(Dictionary::getDictonary)
-            .toList();
+    private static final int SHORTEST = 6;
+    private static final Set<String> WORDS = read();
+
+    private static Set<String> read() {
+      InputStream list =
+          Objects.requireNonNull(Passwords.class.getResourceAsStream("common-passwords.txt"));
+      try (BufferedReader lines =
+          new BufferedReader(new InputStreamReader(list, StandardCharsets.UTF_8))) {
+        return lines.lines().skip(1).collect(Collectors.toUnmodifiableSet());
+      } catch (IOException e) {
+        throw new UncheckedIOException(e);
+      }
+    }
 
     static boolean contains(String wanted) {
       String lower = wanted.toLowerCase(Locale.ROOT);
       String bare = lower.replaceAll("[^\\p{L}]+$", "");
-      return LISTS.stream()
-          .anyMatch(
-              list -> list.containsKey(lower) || (bare.length() >= 6 && list.containsKey(bare)));
+      return WORDS.contains(lower) || (bare.length() >= SHORTEST && WORDS.contains(bare));
     }
   }
 
@@ -45,7 +57,7 @@ public class Passwords {
   public List<String> objections(String wanted, String signInName) {
     List<String> objections = new ArrayList<>(PasswordRules.objections(wanted, signInName));
     if (objections.isEmpty() && Common.contains(wanted)) {
-      objections.add("This is among the passwords that are tried first. Choose another.");
+      objections.add("This password is too common. Choose another.");
     }
     return objections;
   }
