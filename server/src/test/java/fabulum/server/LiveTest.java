@@ -139,7 +139,7 @@ class LiveTest {
   void whatAnotherProcessChangedIsToldAndCounted() {
     String number = fabulum.freshNumber();
     text(number, "of this process");
-    Long id = fabulum.tables.queryForObject("select max(conversation_id) from entry", Long.class);
+    long id = maren.conversationOf(number).path("id").asLong();
     int before = maren.get("/api/conversations/counts").json().path("done").asInt();
     try (LiveReader reader = maren.live(null)) {
       reader.next();
