@@ -20,6 +20,9 @@ async function picture(name, { viewport = WIDE, colorScheme = 'light', signedIn 
     await page.getByLabel('Name').fill('maren');
     await page.getByLabel('Password').fill('quillhaven demo');
     await page.getByRole('button', { name: 'Sign in' }).click();
+    // The inbox comes back as the picture before left it.
+    await page.getByRole('navigation', { name: 'Groups' }).waitFor();
+    await page.goto(`${APP}/inbox?group=our-turn`);
     await page.getByRole('region', { name: 'Conversations' }).getByRole('link').first().waitFor();
   }
   await act(page);

@@ -435,7 +435,7 @@ class InboxTest {
     assertThat(isUnread(maren, id)).isTrue();
     JsonNode page =
         maren
-            .get("/api/conversations?group=OUR_TURN&sentence=unread&limit=100")
+            .get("/api/conversations/among?group=OUR_TURN&sentence=unread&ids=" + id)
             .require(200)
             .json();
     assertThat(
@@ -454,7 +454,7 @@ class InboxTest {
 
   private static boolean isUnread(Browser whose, long id) {
     return whose
-        .get("/api/conversations?group=OUR_TURN&sentence=unread&limit=100")
+        .get("/api/conversations/among?group=OUR_TURN&sentence=unread&ids=" + id)
         .require(200)
         .json()
         .path("rows")

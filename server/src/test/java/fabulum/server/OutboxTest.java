@@ -258,6 +258,7 @@ class OutboxTest {
     assertThat(refused.json().path("detail").asString()).contains("disk is almost full", "kept");
     fabulum.webhook().text(number, Fabulum.DOCK, "keep me").require(503);
     assertThat(priya.script(id).size()).isEqualTo(1);
+    priya.put("/api/conversations/" + id + "/watch", Map.of("writing", false)).require(200);
     fabulum.signedIn("maren").get("/api/conversations?group=OUR_TURN").require(200);
     assertThat(troubles().toString()).contains("DISK_FULL");
 

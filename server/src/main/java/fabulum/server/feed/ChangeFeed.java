@@ -4,6 +4,7 @@ import fabulum.core.feed.FeedCursor;
 import fabulum.core.feed.FeedCursor.Item;
 import fabulum.core.feed.FeedCursor.Reading;
 import fabulum.server.feed.store.FeedMapper;
+import fabulum.server.platform.DiskReserve;
 import java.time.Clock;
 import java.util.HashSet;
 import java.util.List;
@@ -35,6 +36,7 @@ public class ChangeFeed {
   private final FeedSettings settings;
   private final TransactionTemplate transactions;
   private final ApplicationEventPublisher events;
+  private final DiskReserve reserve;
   private final Clock clock;
   private final AtomicBoolean missed = new AtomicBoolean();
   private volatile FeedCursor cursor = FeedCursor.after(0);
@@ -45,11 +47,13 @@ public class ChangeFeed {
       FeedSettings settings,
       TransactionTemplate transactions,
       ApplicationEventPublisher events,
+      DiskReserve reserve,
       Clock clock) {
     this.changes = changes;
     this.settings = settings;
     this.transactions = transactions;
     this.events = events;
+    this.reserve = reserve;
     this.clock = clock;
   }
 
@@ -128,6 +132,8 @@ public class ChangeFeed {
 
   @Scheduled(initialDelay = 1, fixedDelay = 10, timeUnit = TimeUnit.MINUTES)
   void prune() {
-    changes.deleteBefore(clock.instant().minus(settings.kept()));
+    if (!reserve.isStopped()) {
+      changes.deleteBefore(clock.instant().minus(settings.kept()));
+    }
   }
 }

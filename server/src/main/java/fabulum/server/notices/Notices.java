@@ -26,6 +26,7 @@ import fabulum.server.people.Attendances;
 import fabulum.server.people.People;
 import fabulum.server.people.StaffView;
 import fabulum.server.people.Teams;
+import fabulum.server.platform.DiskReserve;
 import fabulum.server.presence.Watchers;
 import fabulum.server.undo.StepTakenBack;
 import fabulum.server.writing.ColleagueMentioned;
@@ -57,6 +58,7 @@ public class Notices {
   private final People people;
   private final Permits permits;
   private final Attendances attendances;
+  private final DiskReserve reserve;
   private final Clock clock;
 
   Notices(
@@ -69,6 +71,7 @@ public class Notices {
       People people,
       Permits permits,
       Attendances attendances,
+      DiskReserve reserve,
       Clock clock) {
     this.notices = notices;
     this.telling = telling;
@@ -79,6 +82,7 @@ public class Notices {
     this.people = people;
     this.permits = permits;
     this.attendances = attendances;
+    this.reserve = reserve;
     this.clock = clock;
   }
 
@@ -199,11 +203,13 @@ public class Notices {
         .orElse("");
   }
 
-  /** Somebody opened the conversation, so they know. */
+  /** Somebody opened the conversation, so they know; kept unless there is no room to. */
   @EventListener
   @Transactional
   public void came(Watchers.Came came) {
-    notices.setSeenOfConversation(came.who().value(), came.id().value(), clock.instant());
+    if (!reserve.isStopped()) {
+      notices.setSeenOfConversation(came.who().value(), came.id().value(), clock.instant());
+    }
   }
 
   /**

@@ -4,6 +4,7 @@ import fabulum.server.access.StaffId;
 import fabulum.server.conversations.ActDone;
 import fabulum.server.conversations.Bookkeeping;
 import fabulum.server.conversations.UndoStep;
+import fabulum.server.platform.DiskReserve;
 import fabulum.server.platform.Problem;
 import fabulum.server.undo.store.UndoMapper;
 import fabulum.server.undo.store.UndoRow;
@@ -28,12 +29,19 @@ public class Undo {
   private final UndoMapper steps;
   private final TakingBack takingBack;
   private final Bookkeeping books;
+  private final DiskReserve reserve;
   private final Clock clock;
 
-  Undo(UndoMapper steps, TakingBack takingBack, Bookkeeping books, Clock clock) {
+  Undo(
+      UndoMapper steps,
+      TakingBack takingBack,
+      Bookkeeping books,
+      DiskReserve reserve,
+      Clock clock) {
     this.steps = steps;
     this.takingBack = takingBack;
     this.books = books;
+    this.reserve = reserve;
     this.clock = clock;
   }
 
@@ -96,6 +104,8 @@ public class Undo {
 
   @Scheduled(initialDelay = 1, fixedDelay = 1, timeUnit = TimeUnit.MINUTES)
   void forget() {
-    steps.deleteOlderThan(expiry());
+    if (!reserve.isStopped()) {
+      steps.deleteOlderThan(expiry());
+    }
   }
 }
