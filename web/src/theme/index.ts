@@ -1,2 +1,2 @@
-export { bookSerif, theme } from './theme';
+export { bookSerif, notePaper, theme } from './theme';
 export type { Inks } from './theme';

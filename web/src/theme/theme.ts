@@ -214,3 +214,14 @@ export const theme = createTheme({
     },
   },
 });
+
+/** Note paper: ruled lines and a double margin rule in slate, so that it is unmistakable without colour. */
+export const notePaper = (t: Theme) => {
+  const slate = t.vars?.palette.inks.slate ?? '';
+  const rule = `color-mix(in srgb, ${slate} 26%, transparent)`;
+  return {
+    backgroundColor: t.vars?.palette.background.paper ?? '',
+    backgroundImage: `repeating-linear-gradient(to bottom, transparent 0 23px, ${rule} 23px 24px)`,
+    borderLeft: `4px double ${slate}`,
+  };
+};

@@ -15,7 +15,7 @@ export function SinceLeft({ who, onShow }: { who: number; onShow: () => void }) 
       sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'baseline', columnGap: 1, typography: 'body2' }}
     >
       <span>
-        You were away for {span(left, new Date())}: {counts.ourTurn} unread on our turn.
+        You were away for {span(left, new Date()).replace(/ 00$/, '')}: {counts.ourTurn} unread on our turn.
       </span>
       <Button
         size="small"

@@ -3,7 +3,7 @@ import type { ReactNode } from 'react';
 import type { Entry } from '../../shared/api';
 import { day, fullMoment } from '../../shared/format';
 import { Moment, StaffMark, useNow } from '../../shared/ui';
-import { bookSerif } from '../../theme';
+import { bookSerif, notePaper } from '../../theme';
 import { deliveryWords, direction, type Printed } from './model/scene';
 import { NoteWords } from './NoteWords';
 
@@ -77,16 +77,19 @@ export function EntryLine({ line, isFirstNew, zone, customer, me, teamName, chil
       )}
       <Box
         data-entry={entry.kind}
-        sx={{
-          display: 'grid',
-          gridTemplateColumns: MARGINS,
-          columnGap: 1.5,
-          px: { xs: 1, sm: 2 },
-          py: note ? 0.75 : 0.25,
-          mt: named && !newDay ? 1 : 0,
-          bgcolor: (t) => (note ? t.vars?.palette.inks.parchment : 'transparent'),
-          alignItems: 'baseline',
-        }}
+        sx={[
+          {
+            display: 'grid',
+            gridTemplateColumns: MARGINS,
+            columnGap: 1.5,
+            px: { xs: 1, sm: 2 },
+            py: note ? 0.75 : 0.25,
+            mt: named && !newDay ? 1 : 0,
+            alignItems: 'baseline',
+          },
+          note ? notePaper : {},
+          note ? { backgroundPositionY: '7px', pl: { xs: '4px', sm: '12px' } } : {},
+        ]}
       >
         <Box className="figures" sx={{ typography: 'caption', color: 'text.secondary', textAlign: 'right' }}>
           <Moment at={entry.at} zone={zone} short />

@@ -4,7 +4,7 @@ import { flushSync } from 'react-dom';
 import { type Dossier, type Line, type Paper, type Shown, shownNow } from '../../shared/api';
 import { useQueryClient } from '@tanstack/react-query';
 import { ActButton, ProblemNote, useRefusal } from '../../shared/ui';
-import { bookSerif } from '../../theme';
+import { bookSerif, notePaper } from '../../theme';
 import { MentionPicker } from './MentionPicker';
 import { sendWords } from './model/meter';
 import { PartMeter } from './PartMeter';
@@ -109,7 +109,7 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting }: Pr
         px: 2,
         pt: 0.75,
         pb: 1,
-        bgcolor: (t) => (isNote ? t.vars?.palette.inks.parchment : t.vars?.palette.background.default),
+        bgcolor: 'background.default',
       }}
     >
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'baseline', flexWrap: 'wrap' }}>
@@ -158,25 +158,29 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting }: Pr
           if (!isNote) onWriting(event.target.value.trim() !== '');
         }}
         onKeyDown={pressed}
-        sx={{
-          display: 'block',
-          width: '100%',
-          boxSizing: 'border-box',
-          resize: 'vertical',
-          mt: 0.5,
-          p: 1,
-          minHeight: 62,
-          maxHeight: '40vh',
-          font: 'inherit',
-          fontFamily: bookSerif,
-          fontSize: '1rem',
-          color: 'text.primary',
-          borderRadius: 1,
-          bgcolor: isNote ? 'transparent' : 'background.paper',
-          border: 1,
-          borderStyle: isNote ? 'dashed' : 'solid',
-          borderColor: 'text.secondary',
-        }}
+        sx={[
+          {
+            display: 'block',
+            width: '100%',
+            boxSizing: 'border-box',
+            resize: 'vertical',
+            mt: 0.5,
+            p: 1,
+            minHeight: 62,
+            maxHeight: '40vh',
+            font: 'inherit',
+            fontFamily: bookSerif,
+            fontSize: '1rem',
+            color: 'text.primary',
+            borderRadius: 1,
+            bgcolor: 'background.paper',
+            border: 1,
+            borderStyle: isNote ? 'dashed' : 'solid',
+            borderColor: 'text.secondary',
+          },
+          isNote ? notePaper : {},
+          isNote ? { lineHeight: '24px', backgroundAttachment: 'local', backgroundPositionY: '8px' } : {},
+        ]}
       />
       {isNote && <MentionPicker field={field} words={sheet.words} onWrite={note.write} />}
       {send.error && (

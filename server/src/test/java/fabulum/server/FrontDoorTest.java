@@ -122,6 +122,9 @@ class FrontDoorTest {
         .contains("default-src 'none'", "script-src 'self';", "frame-ancestors 'none'");
     assertThat(page.header("X-Content-Type-Options")).contains("nosniff");
     assertThat(page.header("Cache-Control").orElse("")).contains("no-cache");
+    for (String file : new String[] {"/manifest.json", "/icon-192.png", "/licences.txt"}) {
+      assertThat(fabulum.browser().get(file).status()).as(file).isEqualTo(200);
+    }
   }
 
   @Test

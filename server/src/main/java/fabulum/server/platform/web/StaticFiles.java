@@ -19,7 +19,14 @@ class StaticFiles implements WebMvcConfigurer {
         .addResourceLocations("classpath:/inbox/assets/")
         .setCacheControl(CacheControl.maxAge(Duration.ofDays(365)).cachePublic().immutable());
     registry
-        .addResourceHandler("/index.html", "/favicon.svg")
+        .addResourceHandler(
+            "/index.html",
+            "/favicon.svg",
+            "/manifest.json",
+            "/icon-192.png",
+            "/icon-512.png",
+            "/icon-maskable-512.png",
+            "/licences.txt")
         .addResourceLocations("classpath:/inbox/")
         .setCacheControl(CacheControl.noCache());
   }
