@@ -24,6 +24,12 @@ final class StartFailure {
   private static final int IO_OF_FILE = 90031;
   private static final int READ_ONLY = 90097;
 
+  /** Classes of SQLSTATE (ISO/IEC 9075-2, and PostgreSQL's appendix A). */
+  private static final String NO_CONNECTION = "08";
+
+  private static final String NOT_LET_IN = "28";
+  private static final String NO_SUCH_DATABASE = "3D000";
+
   private StartFailure() {}
 
   static String explain(Throwable failure) {
@@ -76,8 +82,26 @@ final class StartFailure {
               "the database file cannot be written. Give the data folder to the user who runs"
                   + " Fabulum, see that the disk is not full, or name another folder with"
                   + " --fabulum.data.");
-      default -> Optional.empty();
+      default -> ofServer(sql, sql.getSQLState() == null ? "" : sql.getSQLState());
     };
+  }
+
+  private static Optional<String> ofServer(SQLException sql, String state) {
+    if (state.startsWith(NO_CONNECTION)) {
+      return Optional.of(
+          "the database server does not answer. See that it runs and that fabulum.database.url is"
+              + " right. ("
+              + firstLine(sql.getMessage())
+              + ")");
+    }
+    if (state.startsWith(NOT_LET_IN) || state.equals(NO_SUCH_DATABASE)) {
+      return Optional.of(
+          "the database server refuses the connection. Check fabulum.database.url, user and"
+              + " password. ("
+              + firstLine(sql.getMessage())
+              + ")");
+    }
+    return Optional.empty();
   }
 
   private static Optional<String> ofConfiguration(Throwable cause) {

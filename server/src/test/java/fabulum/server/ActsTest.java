@@ -11,6 +11,7 @@ import fabulum.server.testing.Webhook;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -120,8 +121,8 @@ class ActsTest {
       first.webhook().text("+13125550199", Fabulum.DOCK, "later").require(200);
       first.tables.update(
           "update conversation set box = 'SET_ASIDE', aside_until = ?, sort_at = ?",
-          Fabulum.NOW.minusSeconds(60).toString(),
-          Fabulum.NOW.minusSeconds(60).toString());
+          Fabulum.NOW.minusSeconds(60).atOffset(ZoneOffset.UTC),
+          Fabulum.NOW.minusSeconds(60).atOffset(ZoneOffset.UTC));
     }
     try (Fabulum again = Fabulum.start(folder, line)) {
       assertThat(again.comesTo("select box from conversation", "OUR_TURN")).isTrue();

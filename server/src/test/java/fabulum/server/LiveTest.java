@@ -16,6 +16,7 @@ import fabulum.server.testing.OnSharedProgram;
 import fabulum.server.testing.TwoTeams;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.time.ZoneOffset;
 import java.util.Map;
 import java.util.concurrent.CountDownLatch;
 import org.junit.jupiter.api.Test;
@@ -148,7 +149,7 @@ class LiveTest {
       fabulum.tables.update(
           "insert into change_feed (at, kind, subject, version, node)"
               + " values (?, 'CONVERSATION', ?, 99, 'another')",
-          fabulum.clock.instant().toString(),
+          fabulum.clock.instant().atOffset(ZoneOffset.UTC),
           id);
       reader.await(message ->
           message.path("conversation").path("id").asLong() == id

@@ -18,6 +18,7 @@ import java.util.concurrent.ConcurrentSkipListSet;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import org.jspecify.annotations.Nullable;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -90,6 +91,7 @@ class OpsTest {
     }
   }
 
+  @Tag("file")
   @Test
   void aBackupMadeWhileTextsArriveHasAllThatWasAcknowledgedBefore(
       @TempDir Path folder, @TempDir Path elsewhere) throws Exception {

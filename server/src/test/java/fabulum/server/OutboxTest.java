@@ -24,6 +24,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.api.parallel.Execution;
@@ -160,7 +161,7 @@ class OutboxTest {
     assertThat(fabulum.comesTo("select max(attempts) from outbox", "1")).isTrue();
     // As it stands in the tables when the process dies while the text is on its way.
     fabulum.tables.update(
-        "update outbox set claimed_by = 'fabulum', claimed_until = timestamp '2030-01-01 00:00:00Z'");
+        "update outbox set claimed_by = 'fabulum', claimed_until = timestamp with time zone '2030-01-01 00:00:00+00'");
     fabulum.close();
 
     fabulum = Fabulum.start(folder, "--fabulum.clock.at=2026-06-09T16:00:00-05:00");
@@ -271,6 +272,7 @@ class OutboxTest {
     assertThat(comesTo("now", "SENT")).isTrue();
   }
 
+  @Tag("file")
   @Test
   void aDatabaseThatClosedItselfIsOpenedAgainAndNothingIsLost() {
     fabulum.close();

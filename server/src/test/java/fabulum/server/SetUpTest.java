@@ -90,7 +90,7 @@ class SetUpTest {
     maren.put("/api/setup/lines/" + id, line).require(200);
     // As a text leaves it that was reckoned by the old promise and written after the change.
     fabulum.tables.update(
-        "update conversation set due_at = dateadd('minute', 40, due_at) where id = ?", waits);
+        "update conversation set due_at = due_at + interval '40' minute where id = ?", waits);
     assertThat(
             fabulum.becomes(() ->
                 maren

@@ -10,10 +10,12 @@ import java.nio.channels.FileLock;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** A start that fails says why in a sentence, and what to do. */
+@Tag("file")
 class StartFailureTest {
   @TempDir Path folder;
 

@@ -377,7 +377,7 @@ class UndeliveredTest {
 
     fabulum.clock.advance(Duration.ofMinutes(2));
 
-    assertThat(fabulum.comesTo("select failed from conversation where id = " + id, "TRUE"))
+    assertThat(fabulum.comesTo("select count(*) from conversation where failed and id = " + id, "1"))
         .isTrue();
     assertThat(
             fabulum.comesTo(

@@ -33,6 +33,27 @@ class WebhookTest {
   }
 
   @Test
+  void charactersThatAreNoneAreReplacedAndTheRestIsTaken() {
+    String number = fabulum.freshNumber();
+    fabulum
+        .webhook()
+        .told(
+            "{\"type\":\"text.received\",\"id\":\"odd-"
+                + number
+                + "\",\"from\":\""
+                + number
+                + "\",\"to\":\""
+                + Fabulum.DOCK
+                + "\",\"body\":\"a\\u0000b\\ud83dc \\ud83d\\ude00\",\"receivedAt\":\""
+                + fabulum.clock.instant()
+                + "\"}")
+        .require(200);
+    long id = maren.conversationOf(number).path("id").asLong();
+    assertThat(maren.script(id).path(0).path("words").asString())
+        .isEqualTo("a\uFFFDb\uFFFDc \uD83D\uDE00");
+  }
+
+  @Test
   void aTextIsInTheInboxWhenItIsAcknowledged() {
     String number = fabulum.freshNumber();
     fabulum.customer("Vera Lund", number);

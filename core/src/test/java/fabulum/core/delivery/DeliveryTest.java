@@ -51,6 +51,15 @@ class DeliveryTest {
   }
 
   @Test
+  void aTextToSeveralIsAsFarAsWithTheNumberWhereItIsLeastFar() {
+    assertThat(DeliveryState.overall(List.of(READ, SENT, DELIVERED))).isEqualTo(SENT);
+    assertThat(DeliveryState.overall(List.of(READ, DELIVERED))).isEqualTo(DELIVERED);
+    assertThat(DeliveryState.overall(List.of(WAITING, READ))).isEqualTo(WAITING);
+    assertThat(DeliveryState.overall(List.of(READ, NOT_DELIVERED, WAITING)))
+        .isEqualTo(NOT_DELIVERED);
+  }
+
+  @Test
   void refusalsThatMayPassAreTriedAgainWithGrowingWaits() {
     SendOutcome busy = new RefusedForNow("busy", "The network is busy.", Optional.empty());
     Duration last = Duration.ZERO;

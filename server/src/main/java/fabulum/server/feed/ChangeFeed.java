@@ -4,6 +4,7 @@ import fabulum.core.feed.FeedCursor;
 import fabulum.core.feed.FeedCursor.Item;
 import fabulum.core.feed.FeedCursor.Reading;
 import fabulum.server.feed.store.FeedMapper;
+import fabulum.server.platform.DatabaseSettings;
 import fabulum.server.platform.DiskReserve;
 import java.time.Clock;
 import java.util.HashSet;
@@ -34,6 +35,7 @@ public class ChangeFeed {
 
   private final FeedMapper changes;
   private final FeedSettings settings;
+  private final String node;
   private final TransactionTemplate transactions;
   private final ApplicationEventPublisher events;
   private final DiskReserve reserve;
@@ -45,12 +47,14 @@ public class ChangeFeed {
   ChangeFeed(
       FeedMapper changes,
       FeedSettings settings,
+      DatabaseSettings database,
       TransactionTemplate transactions,
       ApplicationEventPublisher events,
       DiskReserve reserve,
       Clock clock) {
     this.changes = changes;
     this.settings = settings;
+    this.node = database.node();
     this.transactions = transactions;
     this.events = events;
     this.reserve = reserve;
@@ -59,7 +63,7 @@ public class ChangeFeed {
 
   /** Writes a change. To be used in the transaction that makes it. */
   public void append(Change.Kind kind, long subject, long version, @Nullable String detail) {
-    changes.insert(clock.instant(), kind, subject, version, detail, settings.node());
+    changes.insert(clock.instant(), kind, subject, version, detail, node);
   }
 
   /** Before anything else is loaded into memory, so that nothing falls between. */
@@ -121,7 +125,7 @@ public class ChangeFeed {
         visible.stream()
             .filter(change ->
                 again
-                    || (fresh.contains(change.number()) && !change.node().equals(settings.node())))
+                    || (fresh.contains(change.number()) && !change.node().equals(node)))
             .toList();
     if (!found.isEmpty()) {
       transactions.executeWithoutResult(

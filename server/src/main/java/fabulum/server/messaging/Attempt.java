@@ -18,6 +18,7 @@ import fabulum.server.messaging.Deliveries.Report;
 import fabulum.server.messaging.store.OutboxMapper;
 import fabulum.server.messaging.store.OutboxRow;
 import fabulum.server.messaging.store.UnreportedMapper;
+import fabulum.server.platform.DatabaseSettings;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -50,7 +51,8 @@ class Attempt {
       Gateway gateway,
       TransactionTemplate transactions,
       Clock clock,
-      NetworkSettings settings) {
+      NetworkSettings settings,
+      DatabaseSettings database) {
     this.deliveries = deliveries;
     this.lines = lines;
     this.outbox = outbox;
@@ -58,7 +60,7 @@ class Attempt {
     this.gateway = gateway;
     this.transactions = transactions;
     this.clock = clock;
-    this.node = settings.node();
+    this.node = database.node();
     this.claim = settings.timeout().multipliedBy(4).plusMinutes(1);
   }
 

@@ -5,6 +5,7 @@ import fabulum.core.sending.Author.Lane;
 import fabulum.server.messaging.Attempt.Result;
 import fabulum.server.messaging.store.OutboxMapper;
 import fabulum.server.messaging.store.OutboxRow;
+import fabulum.server.platform.DatabaseSettings;
 import fabulum.server.platform.DiskReserve;
 import fabulum.server.platform.Steadily;
 import fabulum.server.platform.Troubles;
@@ -74,6 +75,7 @@ class Dispatcher implements SmartLifecycle {
       Attempt attempt,
       Clock clock,
       NetworkSettings settings,
+      DatabaseSettings database,
       DiskReserve disk,
       Troubles troubles) {
     this.outbox = outbox;
@@ -81,7 +83,7 @@ class Dispatcher implements SmartLifecycle {
     this.clock = clock;
     this.disk = disk;
     this.troubles = troubles;
-    this.node = settings.node();
+    this.node = database.node();
     for (Lane lane : Lane.values()) {
       int threads =
           switch (lane) {

@@ -2,7 +2,6 @@ package fabulum.server.messaging;
 
 import jakarta.validation.constraints.AssertTrue;
 import jakarta.validation.constraints.Min;
-import jakarta.validation.constraints.Size;
 import java.net.URI;
 import java.time.Duration;
 import org.jspecify.annotations.Nullable;
@@ -20,7 +19,6 @@ import org.springframework.validation.annotation.Validated;
  * @param timeout how long to wait for an answer
  * @param senders how many texts to single customers may be on their way to it at once; half as many
  *     of those that one act sends to many may be beside them
- * @param node the name of this process, where several share one database: each has its own
  */
 @Validated
 @ConfigurationProperties("fabulum.network")
@@ -29,8 +27,7 @@ public record NetworkSettings(
     @DefaultValue("") String key,
     @DefaultValue("") String secret,
     @DefaultValue("10s") Duration timeout,
-    @DefaultValue("6") @Min(1) int senders,
-    @DefaultValue("fabulum") @Size(max = 60) String node) {
+    @DefaultValue("6") @Min(1) int senders) {
 
   @AssertTrue(
       message =

@@ -22,12 +22,19 @@ public class Backup {
       DateTimeFormatter.ofPattern("yyyyMMdd-HHmmss", Locale.ROOT).withZone(ZoneOffset.UTC);
 
   private final DataSource database;
+  private final DatabaseSettings server;
   private final DataSettings settings;
   private final DiskReserve reserve;
   private final Clock clock;
 
-  Backup(DataSource database, DataSettings settings, DiskReserve reserve, Clock clock) {
+  Backup(
+      DataSource database,
+      DatabaseSettings server,
+      DataSettings settings,
+      DiskReserve reserve,
+      Clock clock) {
     this.database = database;
+    this.server = server;
     this.settings = settings;
     this.reserve = reserve;
     this.clock = clock;
@@ -43,9 +50,15 @@ public class Backup {
 
   /**
    * Writes everything that is committed now into the folder {@code backups} beside the data. A
-   * backup that fails leaves no file behind.
+   * backup that fails leaves no file behind. What a PostgreSQL server keeps is backed up by its own
+   * tools.
    */
   public synchronized Made make() {
+    if (server.url() != null) {
+      throw Problem.conflict(
+          Problem.Kind.METHOD_NOT_ALLOWED,
+          "The data is kept by a PostgreSQL server. Back it up with pg_dump.");
+    }
     reserve.requireRoom();
     Path folder = settings.data().toAbsolutePath().normalize().resolve("backups");
     Path whole = folder.resolve("fabulum-" + NAME.format(clock.instant()) + ".zip");

@@ -14,16 +14,23 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * Instants as timestamps in UTC. The built-in handler goes by way of local time and is an hour off
- * when clocks go back.
+ * when clocks go back. A time outside the years 1 to 9999 is kept as the nearest one that SQL has
+ * (ISO/IEC 9075-2, 4.6.2); the network may claim any.
  */
 @MappedTypes(Instant.class)
 public class InstantTypeHandler extends BaseTypeHandler<Instant> {
+  private static final Instant FIRST = Instant.parse("0001-01-01T00:00:00Z");
+  private static final Instant LAST = Instant.parse("9999-12-31T23:59:59.999Z");
 
   @Override
   public void setNonNullParameter(
       PreparedStatement statement, int i, Instant value, @Nullable JdbcType type)
       throws SQLException {
-    statement.setObject(i, value.atOffset(ZoneOffset.UTC));
+    statement.setObject(i, within(value).atOffset(ZoneOffset.UTC));
+  }
+
+  private static Instant within(Instant value) {
+    return value.isBefore(FIRST) ? FIRST : value.isAfter(LAST) ? LAST : value;
   }
 
   @Override

@@ -4,11 +4,14 @@ import com.zaxxer.hikari.HikariDataSource;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Properties;
 import javax.sql.DataSource;
+import org.apache.ibatis.mapping.DatabaseIdProvider;
+import org.apache.ibatis.mapping.VendorDatabaseIdProvider;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 
-/** The clock and the database file. */
+/** The clock and the database. */
 @Configuration(proxyBeanMethods = false)
 class PlatformConfiguration {
   private static final int CONNECTIONS = 6;
@@ -34,7 +37,11 @@ class PlatformConfiguration {
   }
 
   @Bean
-  DataSource dataSource(DataSettings settings) {
+  DataSource dataSource(DataSettings settings, DatabaseSettings database) {
+    return database.url() == null ? ofFile(settings) : ofServer(database.url(), database);
+  }
+
+  private static DataSource ofFile(DataSettings settings) {
     DatabaseFile file = new DatabaseFile(settings.data(), settings.writeDelay());
     file.compactWhenGrown();
     HikariDataSource pool = new HikariDataSource();
@@ -45,5 +52,25 @@ class PlatformConfiguration {
     pool.setExceptionOverride(
         new ClosedDatabase(() -> pool.getHikariPoolMXBean().softEvictConnections()));
     return pool;
+  }
+
+  private static DataSource ofServer(String url, DatabaseSettings database) {
+    HikariDataSource pool = new HikariDataSource();
+    pool.setJdbcUrl(url);
+    pool.setUsername(database.user());
+    pool.setPassword(database.password());
+    pool.setMaximumPoolSize(database.connections());
+    return pool;
+  }
+
+  /** Which fragments of SQL the mappers take. */
+  @Bean
+  DatabaseIdProvider databaseIds() {
+    VendorDatabaseIdProvider ids = new VendorDatabaseIdProvider();
+    Properties names = new Properties();
+    names.setProperty("H2", "h2");
+    names.setProperty("PostgreSQL", "postgresql");
+    ids.setProperties(names);
+    return ids;
   }
 }

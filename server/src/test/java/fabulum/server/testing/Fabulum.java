@@ -21,12 +21,14 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.sql.PreparedStatement;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.UUID;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.concurrent.locks.LockSupport;
@@ -38,6 +40,8 @@ import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.context.annotation.Primary;
 import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.jdbc.support.GeneratedKeyHolder;
+import org.springframework.jdbc.support.KeyHolder;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.util.FileSystemUtils;
@@ -136,6 +140,9 @@ public final class Fabulum implements AutoCloseable {
                     "--fabulum.network.secret=" + SECRET)
                 .filter(usual -> !isSaidIn(usual, more))
                 .toList());
+    if (PostgresCluster.isWanted()) {
+      arguments.addAll(PostgresCluster.arguments(folder));
+    }
     arguments.addAll(List.of(more));
     return arguments.toArray(String[]::new);
   }
@@ -247,19 +254,28 @@ public final class Fabulum implements AutoCloseable {
 
   /** Makes a customer who holds numbers. */
   public long customer(String name, String... numbers) {
-    Long id =
-        tables.queryForObject(
-            "select id from final table (insert into customer (name, site_id) values (?, 1))",
-            Long.class,
-            name);
+    KeyHolder made = new GeneratedKeyHolder();
+    tables.update(
+        connection -> {
+          PreparedStatement insert =
+              connection.prepareStatement(
+                  "insert into customer (name, site_id) values (?, 1)", new String[] {"id"});
+          insert.setString(1, name);
+          return insert;
+        },
+        made);
+    long id = Objects.requireNonNull(made.getKey()).longValue();
     for (String number : numbers) {
-      tables.update("merge into number (address) key (address) values (?)", number);
+      tables.update(
+          "insert into number (address) select n.address from (values (?)) n (address)"
+              + " where not exists (select 1 from number o where o.address = n.address)",
+          number);
       tables.update(
           "insert into holder (number_id, customer_id) select id, ? from number where address = ?",
           id,
           number);
     }
-    return id == null ? 0 : id;
+    return id;
   }
 
   public static String reference() {

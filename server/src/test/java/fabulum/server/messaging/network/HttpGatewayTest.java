@@ -68,7 +68,7 @@ class HttpGatewayTest {
     provider.start();
     URI url = URI.create("http://localhost:" + provider.getAddress().getPort());
     NetworkSettings settings =
-        new NetworkSettings(url, "key", "secret", Duration.ofSeconds(60), 1, "here");
+        new NetworkSettings(url, "key", "secret", Duration.ofSeconds(60), 1);
     gateway = new HttpGateway(url, settings, JsonMapper.builder().build());
   }
 
@@ -124,7 +124,7 @@ class HttpGatewayTest {
   void aPathInTheAddressIsKept() {
     URI url = URI.create("http://localhost:" + provider.getAddress().getPort() + "/carrier/v2/");
     NetworkSettings settings =
-        new NetworkSettings(url, "key", "secret", Duration.ofSeconds(60), 1, "here");
+        new NetworkSettings(url, "key", "secret", Duration.ofSeconds(60), 1);
     Gateway behindAPath = new HttpGateway(url, settings, JsonMapper.builder().build());
     answers(202, "{\"id\":\"n1\"}");
     behindAPath.send(TEXT);

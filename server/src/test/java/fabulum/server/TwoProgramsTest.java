@@ -1,0 +1,68 @@
+package fabulum.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import fabulum.server.testing.Browser;
+import fabulum.server.testing.Fabulum;
+import fabulum.server.testing.LiveReader;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Two programs that share one database; a file has only one. */
+@Tag("two-programs")
+class TwoProgramsTest {
+  private static final int TEXTS = 60;
+
+  @TempDir Path folder;
+  private Fabulum first;
+  private Fabulum second;
+
+  @BeforeEach
+  void start() {
+    first = Fabulum.startInBusiness(folder, "--fabulum.database.node=first");
+    second = Fabulum.start(folder, "--fabulum.database.node=second");
+  }
+
+  @AfterEach
+  void stop() {
+    second.close();
+    first.close();
+  }
+
+  @Test
+  void everyTextGoesOnceWhicheverOfThemSendsIt() {
+    Browser here = first.signedIn("maren");
+    Browser there = second.signedIn("priya");
+    for (int i = 0; i < TEXTS; i++) {
+      String number = first.freshNumber();
+      (i % 2 == 0 ? first : second).webhook().text(number, Fabulum.DOCK, "hello").require(200);
+      Browser writer = i % 2 == 0 ? there : here;
+      writer.answer(writer.conversationOf(number).path("id").asLong(), "answer " + i).require(200);
+    }
+    assertThat(first.comesTo("select count(*) from outbox", "0")).isTrue();
+    List<String> handed = new ArrayList<>();
+    first.network.handed.forEach(text -> handed.add(text.words()));
+    second.network.handed.forEach(text -> handed.add(text.words()));
+    assertThat(handed).hasSize(TEXTS);
+    assertThat(new HashSet<>(handed)).hasSize(TEXTS);
+  }
+
+  @Test
+  void whatOneTakesInIsSeenAtOnceInTheBrowsersOfTheOther() {
+    Browser there = second.signedIn("priya");
+    String number = first.freshNumber();
+    try (LiveReader reader = there.live(null)) {
+      reader.next();
+      first.webhook().text(number, Fabulum.DOCK, "is anybody there?").require(200);
+      reader.await(message ->
+          message.path("conversation").path("lastWords").asString().equals("is anybody there?"));
+    }
+  }
+}
