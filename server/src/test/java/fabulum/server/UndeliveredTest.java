@@ -377,7 +377,8 @@ class UndeliveredTest {
 
     fabulum.clock.advance(Duration.ofMinutes(2));
 
-    assertThat(fabulum.comesTo("select count(*) from conversation where failed and id = " + id, "1"))
+    assertThat(
+            fabulum.comesTo("select count(*) from conversation where failed and id = " + id, "1"))
         .isTrue();
     assertThat(
             fabulum.comesTo(

@@ -22,8 +22,7 @@ public record Participants(Channel channel, List<Sender> members) {
   private static final String BETWEEN = " ";
 
   public Participants {
-    members =
-        members.stream().distinct().sorted(Comparator.comparing(Sender::address)).toList();
+    members = members.stream().distinct().sorted(Comparator.comparing(Sender::address)).toList();
     if (members.isEmpty() || members.size() > LARGEST) {
       throw new IllegalArgumentException(
           "A conversation has 1 to " + LARGEST + " participants, not " + members.size());

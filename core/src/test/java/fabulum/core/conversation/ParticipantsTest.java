@@ -54,8 +54,8 @@ class ParticipantsTest {
     assertThatThrownBy(() -> Participants.group(numbers(Participants.LARGEST + 1)))
         .hasMessageContaining("1 to 20");
     assertThatThrownBy(() -> Participants.group(List.of())).hasMessageContaining("1 to 20");
-    assertThatThrownBy(() ->
-            new Participants(Channel.TEXT, List.of(number(1), new NamedSender("WEATHER"))))
+    assertThatThrownBy(
+            () -> new Participants(Channel.TEXT, List.of(number(1), new NamedSender("WEATHER"))))
         .hasMessageContaining("phone numbers");
   }
 }

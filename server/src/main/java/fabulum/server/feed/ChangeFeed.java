@@ -123,9 +123,8 @@ public class ChangeFeed {
     Set<Long> fresh = new HashSet<>(reading.fresh());
     List<Change> found =
         visible.stream()
-            .filter(change ->
-                again
-                    || (fresh.contains(change.number()) && !change.node().equals(node)))
+            .filter(
+                change -> again || (fresh.contains(change.number()) && !change.node().equals(node)))
             .toList();
     if (!found.isEmpty()) {
       transactions.executeWithoutResult(

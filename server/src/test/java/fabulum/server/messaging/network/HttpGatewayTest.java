@@ -67,8 +67,7 @@ class HttpGatewayTest {
         });
     provider.start();
     URI url = URI.create("http://localhost:" + provider.getAddress().getPort());
-    NetworkSettings settings =
-        new NetworkSettings(url, "key", "secret", Duration.ofSeconds(60), 1);
+    NetworkSettings settings = new NetworkSettings(url, "key", "secret", Duration.ofSeconds(60), 1);
     gateway = new HttpGateway(url, settings, JsonMapper.builder().build());
   }
 
@@ -123,8 +122,7 @@ class HttpGatewayTest {
   @Test
   void aPathInTheAddressIsKept() {
     URI url = URI.create("http://localhost:" + provider.getAddress().getPort() + "/carrier/v2/");
-    NetworkSettings settings =
-        new NetworkSettings(url, "key", "secret", Duration.ofSeconds(60), 1);
+    NetworkSettings settings = new NetworkSettings(url, "key", "secret", Duration.ofSeconds(60), 1);
     Gateway behindAPath = new HttpGateway(url, settings, JsonMapper.builder().build());
     answers(202, "{\"id\":\"n1\"}");
     behindAPath.send(TEXT);
