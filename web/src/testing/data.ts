@@ -36,6 +36,7 @@ export const dock: Line = {
   zone: 'America/Chicago',
   inUse: true,
   narrowed: false,
+  groupLimit: 8,
 };
 
 export const yard: Line = {

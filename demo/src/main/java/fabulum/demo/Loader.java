@@ -229,10 +229,12 @@ final class Loader {
       }
     }
     tables.batchUpdate(
-        "insert into conversation (id, line_id, number_id, customer_id, owner_id, box, turn, since, sort_at, finished_unanswered,"
+        "insert into conversation (id, line_id, number_id, began_with, customer_id, owner_id, box, turn, since, sort_at, finished_unanswered,"
             + " to_identify, last_at, last_words, last_speaker, opened_at, aside_until, back)"
-            + " values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
+            + " values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
         rows);
+    tables.update(
+        "insert into participant (conversation_id, number_id) select id, number_id from conversation");
     restart("conversation", rows.size());
     tables.batchUpdate(
         "insert into conversation_topic (conversation_id, topic_id) values (?, ?)", topicsOf);
@@ -240,6 +242,9 @@ final class Loader {
         "insert into entry (conversation_id, at, kind, words, event, speaker_id, network_id, reference, delivery, parts)"
             + " values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
         entries);
+    tables.update(
+        "update entry set number_id = (select c.number_id from conversation c where c.id = entry.conversation_id)"
+            + " where kind = 'IN'");
   }
 
   /** Of the team that has the line. */
@@ -268,6 +273,7 @@ final class Loader {
       id,
       lineId(conversation.line()),
       conversation.number() + 1,
+      number.address(),
       known ? number.holders().get(0) + 1 : null,
       conversation.owner() == null ? null : conversation.owner() + 1,
       conversation.state().group().name(),

@@ -157,13 +157,15 @@ public final class Volume {
   private void quietConversations() {
     for (String box : List.of("OUR_TURN", "DONE")) {
       tables.update(
-          "insert into conversation (line_id, number_id, owner_id, box, turn, since, opened_at, due_at, sort_at, aside_until,"
+          "insert into conversation (line_id, number_id, began_with, owner_id, box, turn, since, opened_at, due_at, sort_at, aside_until,"
               + " to_identify, last_at, last_words, last_speaker)"
-              + " select (select max(id) from line), number_id, owner_id, box, turn, since, opened_at, due_at, sort_at,"
+              + " select (select max(id) from line), number_id, began_with, owner_id, box, turn, since, opened_at, due_at, sort_at,"
               + " aside_until, true, last_at, last_words, last_speaker from conversation"
               + " where line_id = 1 and box = ? order by line_id, box, sort_at, id fetch first 20 rows only",
           box);
     }
+    tables.update(
+        "insert into participant (conversation_id, number_id) select id, number_id from conversation");
   }
 
   private void chunk(int begin, int end, int open, int... longOnes) {
@@ -186,9 +188,9 @@ public final class Volume {
     }
     tables.batchUpdate("insert into number (id, address) values (?, ?)", numbers);
     tables.batchUpdate(
-        "insert into conversation (id, line_id, number_id, owner_id, box, turn, since, opened_at, due_at,"
+        "insert into conversation (id, line_id, number_id, began_with, owner_id, box, turn, since, opened_at, due_at,"
             + " sort_at, aside_until, to_identify, last_at, last_words, last_speaker)"
-            + " values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, true, ?, ?, ?)",
+            + " values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, true, ?, ?, ?)",
         conversations);
     told(begin);
     tables.batchUpdate(
@@ -215,6 +217,7 @@ public final class Volume {
       id,
       1 + i % LINES,
       i / LINES + 1,
+      number(i / LINES),
       i % 3 == 0 ? null : 1 + i % STAFF,
       box,
       ours ? "OURS" : "THEIRS",

@@ -2,6 +2,7 @@ package fabulum.server.conversations;
 
 import fabulum.core.access.Spot;
 import fabulum.core.conversation.ConversationState;
+import fabulum.core.conversation.Participants;
 import fabulum.core.promise.Promise;
 import fabulum.server.access.StaffId;
 import fabulum.server.conversations.UndoStep.Snapshot;
@@ -15,6 +16,7 @@ import fabulum.server.lines.LineId;
 import fabulum.server.lines.LinePromise;
 import fabulum.server.lines.Lines;
 import fabulum.server.platform.Problem;
+import fabulum.server.platform.Problem.FieldProblem;
 import fabulum.server.topics.Topics;
 import java.time.Clock;
 import java.time.Instant;
@@ -146,6 +148,17 @@ public class Bookkeeping {
     return StandingRow.of(state, state.since(), due(line, state, Set.of()));
   }
 
+  /** Refuses a group that is larger than the line allows. */
+  void requireFits(Participants others, LineId line) {
+    int limit = lines.get(line).groupLimit();
+    if (!others.fits(limit)) {
+      throw Problem.fields(
+          List.of(
+              new FieldProblem(
+                  "numbers", "A group on this line has at most " + limit + " numbers.")));
+    }
+  }
+
   /** When an answer is due: by the shortest promise of the topics, else by the line's. */
   @Nullable Instant due(LineId line, ConversationState state, Set<Long> topicIds) {
     LinePromise ofLine = lines.promise(line);
@@ -226,6 +239,15 @@ public class Bookkeeping {
   /** Adds an entry to the script it names; the answer is its id. */
   public long append(Entry entry) {
     return entries.insert(entry);
+  }
+
+  /** Adds a text of ours to a script: to a group, it waits to go to each of its numbers. */
+  public long appendText(Conversation row, Entry text) {
+    long id = entries.insert(text);
+    if (row.isGroup()) {
+      entries.insertDeliveries(id, row.id());
+    }
+    return id;
   }
 
   /** An entry, if there is one. */

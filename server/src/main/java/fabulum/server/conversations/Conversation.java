@@ -2,8 +2,10 @@ package fabulum.server.conversations;
 
 import fabulum.core.access.Spot;
 import fabulum.core.conversation.Back;
+import fabulum.core.conversation.Channel;
 import fabulum.core.conversation.ConversationState;
 import fabulum.core.conversation.Group;
+import fabulum.core.conversation.Participants;
 import fabulum.core.conversation.Standing;
 import fabulum.core.conversation.Turn;
 import java.time.Instant;
@@ -11,12 +13,19 @@ import java.util.Optional;
 import java.util.OptionalLong;
 import org.jspecify.annotations.Nullable;
 
-/** A conversation, with the address of its number and the name of its customer. */
+/**
+ * A conversation, with the address of its number and the name of its customer.
+ *
+ * @param numberId the number on the other side; of a group the first in order
+ * @param beganWith the {@linkplain Participants#key() key} of all numbers on the other side
+ */
 public record Conversation(
     long id,
     long lineId,
     long numberId,
     String address,
+    Channel channel,
+    String beganWith,
     @Nullable Long customerId,
     @Nullable String customerName,
     @Nullable Long ownerId,
@@ -49,6 +58,11 @@ public record Conversation(
         lineId,
         ownerId == null ? OptionalLong.empty() : OptionalLong.of(ownerId),
         teamId == null ? OptionalLong.empty() : OptionalLong.of(teamId));
+  }
+
+  /** Whether several numbers are on the other side. */
+  public boolean isGroup() {
+    return !beganWith.equals(address);
   }
 
   /** How it stands. */

@@ -2,6 +2,7 @@ package fabulum.server.conversations;
 
 import fabulum.core.conversation.Back;
 import fabulum.core.conversation.ConversationState;
+import fabulum.core.conversation.Participants;
 import fabulum.core.phone.Sender;
 import fabulum.server.conversations.store.ConversationMapper;
 import fabulum.server.conversations.store.EntryMapper;
@@ -11,6 +12,7 @@ import fabulum.server.customers.NumberId;
 import fabulum.server.feed.Change;
 import fabulum.server.feed.ChangeFeed;
 import fabulum.server.lines.LineId;
+import fabulum.server.platform.Problem;
 import fabulum.server.topics.TopicId;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -61,14 +63,12 @@ public class Conversations {
    * turn. To be used within a transaction, which then tells of the change.
    */
   public Received receive(ReceivedText text) {
-    NumberId number = customers.numberOf(text.from());
+    NumberId from = customers.numberOf(text.from());
     Optional<Conversation> known =
-        conversations
-            .lockByLineAndNumber(text.line().value(), number.value())
-            .flatMap(conversations::find);
-    long id = known.map(Conversation::id).orElseGet(() -> begin(text, number));
+        lock(text.line(), text.participants()).flatMap(conversations::find);
+    long id = known.map(Conversation::id).orElseGet(() -> begin(text));
     List<Long> touched = new ArrayList<>();
-    touched.add(entries.insert(Entry.received(id, text.when(), text.words(), text.networkId())));
+    touched.add(entries.insert(Entry.received(id, from, text)));
     Instant at = text.when().at();
     // A text that comes late stands where it belongs, and does not pass for the last one.
     if (known.isEmpty() || !at.isBefore(known.get().lastAt())) {
@@ -94,39 +94,54 @@ public class Conversations {
         : List.of();
   }
 
-  private long begin(ReceivedText text, NumberId number) {
-    return begin(
-        text.line(),
-        number,
-        text.when().history()
-            ? ConversationState.begunByHistory(text.when().at())
-            : ConversationState.begunByCustomer(text.when().at()),
-        text.from().answerable().isPresent());
+  private Optional<Long> lock(LineId line, Participants others) {
+    return conversations.lockByParticipants(line.value(), others.channel(), others.key());
   }
 
-  private long begin(LineId line, NumberId number, ConversationState state, boolean answerable) {
-    Optional<CustomerId> customer = customers.onlyHolder(number);
-    return conversations.insert(
-        line.value(),
-        number.value(),
-        customer.map(CustomerId::value).orElse(null),
-        books.firstStanding(line, state),
-        customer.isEmpty() && answerable,
-        "",
-        SpokeLast.US);
+  private long begin(ReceivedText text) {
+    return begin(
+        text.line(),
+        text.participants(),
+        text.when().history()
+            ? ConversationState.begunByHistory(text.when().at())
+            : ConversationState.begunByCustomer(text.when().at()));
+  }
+
+  /** A group belongs to no single customer; it is to identify while one of its numbers is. */
+  private long begin(LineId line, Participants others, ConversationState state) {
+    List<NumberId> numbers = others.members().stream().map(customers::numberOf).toList();
+    List<Optional<CustomerId>> holders = numbers.stream().map(customers::onlyHolder).toList();
+    boolean answerable = others.members().get(0).answerable().isPresent();
+    long id =
+        conversations.insert(
+            line.value(),
+            numbers.get(0).value(),
+            others.channel(),
+            others.key(),
+            others.isGroup() ? null : holders.get(0).map(CustomerId::value).orElse(null),
+            books.firstStanding(line, state),
+            answerable && holders.stream().anyMatch(Optional::isEmpty),
+            "",
+            SpokeLast.US);
+    numbers.forEach(number -> conversations.insertParticipant(id, number.value()));
+    return id;
   }
 
   /**
-   * The conversation of a line and a number, made when there is none. A new one is in no list until
-   * something is said in it. When two make the same at once, one fails and is tried again.
+   * The conversation of a line with these participants, made when there is none. A new one is in no
+   * list until something is said in it. When two make the same at once, one fails and is tried
+   * again.
+   *
+   * @throws Problem when the line does not allow so large a group
    */
   @Transactional
-  public ConversationId open(LineId line, Sender other) {
-    NumberId number = customers.numberOf(other);
+  public ConversationId open(LineId line, Participants others) {
+    if (others.isGroup()) {
+      books.requireFits(others, line);
+    }
     return new ConversationId(
-        conversations
-            .lockByLineAndNumber(line.value(), number.value())
-            .orElseGet(() -> begin(line, number, ConversationState.blank(books.now()), true)));
+        lock(line, others)
+            .orElseGet(() -> begin(line, others, ConversationState.blank(books.now()))));
   }
 
   /**

@@ -1,9 +1,9 @@
 package fabulum.server.conversations;
 
-import fabulum.core.arrival.Arrival;
 import fabulum.core.delivery.DeliveryState;
 import fabulum.core.parts.PartCounter;
 import fabulum.core.sending.Author;
+import fabulum.server.customers.NumberId;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 
@@ -12,6 +12,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param answeredSince of a text of ours: since when somebody waits for what it says
  * @param needsHand of a text of ours: it was not delivered, and nobody has dealt with that yet
+ * @param numberId of a text that came in: the number it came from
  */
 public record Entry(
     long id,
@@ -39,18 +40,20 @@ public record Entry(
     @Nullable Instant arrivedAt,
     @Nullable Instant answeredSince,
     boolean oneOfMany,
-    boolean needsHand) {
+    boolean needsHand,
+    @Nullable Long numberId) {
 
   /** The wait that an answer ends: how long it was, and whether it is the first since it opened. */
   public record WaitEnded(Instant since, long workingSeconds, boolean first) {}
 
   /** A text from the customer. */
-  public static Entry received(long conversation, Arrival when, String words, String networkId) {
-    Fields draft = new Fields(conversation, when.at(), EntryKind.IN);
-    draft.words = words;
-    draft.networkId = networkId;
-    draft.claimedAt = when.claimed().orElse(null);
-    draft.arrivedAt = when.arrivedAt().orElse(null);
+  static Entry received(long conversation, NumberId from, ReceivedText text) {
+    Fields draft = new Fields(conversation, text.when().at(), EntryKind.IN);
+    draft.words = text.words();
+    draft.networkId = text.networkId();
+    draft.numberId = from.value();
+    draft.claimedAt = text.when().claimed().orElse(null);
+    draft.arrivedAt = text.when().arrivedAt().orElse(null);
     return draft.row();
   }
 
@@ -144,6 +147,7 @@ public record Entry(
     private @Nullable Instant arrivedAt;
     private @Nullable Instant answeredSince;
     private boolean oneOfMany;
+    private @Nullable Long numberId;
 
     Fields(long conversationId, Instant at, EntryKind kind) {
       this.conversationId = conversationId;
@@ -178,7 +182,8 @@ public record Entry(
           arrivedAt,
           answeredSince,
           oneOfMany,
-          false);
+          false,
+          numberId);
     }
   }
 }

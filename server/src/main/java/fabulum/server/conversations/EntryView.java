@@ -27,6 +27,8 @@ import org.jspecify.annotations.Nullable;
  * @param arrivedAt when it reached us, where that was long after it was written
  * @param needsHand a text of ours that was not delivered, and nobody has dealt with that yet
  * @param mentions colleagues whom a note names
+ * @param number of a text that came in: the number it came from, in E.164, or the sender's name
+ * @param deliveries of a text of ours to a group: how far it has come with each number
  */
 public record EntryView(
     long id,
@@ -50,4 +52,15 @@ public record EntryView(
     @Nullable Instant claimedAt,
     @Nullable Instant arrivedAt,
     boolean needsHand,
-    List<Long> mentions) {}
+    List<Long> mentions,
+    @Nullable String number,
+    @Nullable List<To> deliveries) {
+
+  /**
+   * How far a text of ours has come with one number of a group.
+   *
+   * @param number in E.164
+   * @param failureReason in plain words, when it was not delivered
+   */
+  public record To(String number, DeliveryState delivery, @Nullable String failureReason) {}
+}

@@ -1,11 +1,15 @@
 package fabulum.server.conversations;
 
+import fabulum.server.conversations.EntryView.To;
+import fabulum.server.conversations.store.DeliveryRow;
 import fabulum.server.conversations.store.EntryMapper;
 import fabulum.server.conversations.store.MentionRow;
+import fabulum.server.conversations.store.NumberRow;
 import fabulum.server.people.People;
 import fabulum.server.people.StaffView;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -25,9 +29,40 @@ public class EntryViews {
   public List<EntryView> of(List<Entry> rows) {
     Map<Long, StaffView> staff = people.byId();
     Map<Long, List<Long>> mentions = mentions(rows);
+    Map<Long, String> numbers = numbers(rows);
+    Map<Long, List<To>> deliveries = deliveries(rows);
     return rows.stream()
-        .map(row -> view(row, staff, mentions.getOrDefault(row.id(), List.of())))
+        .map(row ->
+            view(
+                row,
+                staff,
+                mentions.getOrDefault(row.id(), List.of()),
+                row.numberId() == null ? null : numbers.get(row.numberId()),
+                deliveries.get(row.id())))
         .toList();
+  }
+
+  private Map<Long, String> numbers(List<Entry> rows) {
+    List<Long> ids =
+        rows.stream().map(Entry::numberId).filter(Objects::nonNull).distinct().toList();
+    return ids.isEmpty()
+        ? Map.of()
+        : entries.listNumbers(ids).stream()
+            .collect(Collectors.toMap(NumberRow::id, NumberRow::address));
+  }
+
+  private Map<Long, List<To>> deliveries(List<Entry> rows) {
+    List<Long> sent =
+        rows.stream().filter(row -> row.kind() == EntryKind.OUT).map(Entry::id).toList();
+    return sent.isEmpty()
+        ? Map.of()
+        : entries.listDeliveries(sent).stream()
+            .collect(
+                Collectors.groupingBy(
+                    DeliveryRow::entryId,
+                    Collectors.mapping(
+                        to -> new To(to.address(), to.state(), to.failureReason()),
+                        Collectors.toList())));
   }
 
   private Map<Long, List<Long>> mentions(List<Entry> rows) {
@@ -42,7 +77,12 @@ public class EntryViews {
                     Collectors.mapping(MentionRow::staffId, Collectors.toList())));
   }
 
-  private static EntryView view(Entry row, Map<Long, StaffView> staff, List<Long> mentions) {
+  private static EntryView view(
+      Entry row,
+      Map<Long, StaffView> staff,
+      List<Long> mentions,
+      @Nullable String number,
+      @Nullable List<To> deliveries) {
     return new EntryView(
         row.id(),
         row.conversationId(),
@@ -65,7 +105,9 @@ public class EntryViews {
         row.claimedAt(),
         row.arrivedAt(),
         row.needsHand(),
-        mentions);
+        mentions,
+        number,
+        deliveries);
   }
 
   private static @Nullable StaffView find(@Nullable Long id, Map<Long, StaffView> staff) {

@@ -12,6 +12,7 @@ import fabulum.core.assignment.Way;
  * @param inUse nothing leaves from a line that is switched off
  * @param way in which it gives out what nobody owns
  * @param narrowed whether one sees on it only what nobody owns or is one's own; leads see all
+ * @param groupLimit how many numbers a group conversation on it may have, at most 20
  */
 public record LineView(
     long id,
@@ -25,4 +26,5 @@ public record LineView(
     String zone,
     boolean inUse,
     Way way,
-    boolean narrowed) {}
+    boolean narrowed,
+    int groupLimit) {}

@@ -301,6 +301,7 @@ public class Lines {
         row.zone(),
         row.inUse(),
         row.way(),
-        row.narrowed());
+        row.narrowed(),
+        row.groupLimit());
   }
 }

@@ -144,7 +144,8 @@ class Attempt {
       return outbox.tryAgain(row.id(), node, again.at(), again.askFirst()) == 1;
     }
     if (step instanceof NextStep.Sent sent) {
-      deliveries.reported(reference, new Report(DeliveryState.SENT, sent.networkId(), null, null));
+      deliveries.reported(
+          reference, new Report(DeliveryState.SENT, sent.networkId(), null, null, null));
       Instant now = clock.instant();
       unreported.insert(row.entryId(), now, ReportPlan.next(now, 0).orElse(null));
     } else {
@@ -154,6 +155,6 @@ class Attempt {
   }
 
   private static Report failed(NextStep.GiveUp givenUp) {
-    return new Report(DeliveryState.NOT_DELIVERED, null, givenUp.code(), givenUp.reason());
+    return new Report(DeliveryState.NOT_DELIVERED, null, givenUp.code(), givenUp.reason(), null);
   }
 }

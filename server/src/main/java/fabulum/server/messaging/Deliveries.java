@@ -15,6 +15,7 @@ import fabulum.server.conversations.EntryKind;
 import fabulum.server.conversations.EventKind;
 import fabulum.server.conversations.Undelivered;
 import fabulum.server.lines.LineId;
+import fabulum.server.messaging.store.SentToRow;
 import fabulum.server.messaging.store.TextMapper;
 import fabulum.server.ownership.Assignment;
 import java.util.ArrayList;
@@ -50,12 +51,15 @@ public class Deliveries {
 
   /**
    * What is said of a text of ours; the network's name for it and the failure where there are any.
+   *
+   * @param to which of several numbers it is about, in E.164; null for all of them
    */
   public record Report(
       DeliveryState state,
       @Nullable String networkId,
       @Nullable String failureCode,
-      @Nullable String failureReason) {}
+      @Nullable String failureReason,
+      @Nullable String to) {}
 
   /** A text of ours that is to go out. */
   public record Outgoing(String reference, String words, LineId line, Sender to) {}
@@ -77,11 +81,37 @@ public class Deliveries {
       texts.setNetworkId(entry.id(), report.networkId());
     }
     Entry now = books.findEntry(entry.id()).orElseThrow();
+    if (row.isGroup()) {
+      return reportedOfGroup(row, now, report);
+    }
     DeliveryState after = now.deliveryState().after(report.state());
     if (after != now.deliveryState()) {
       move(row, now, after, report);
     }
     return true;
+  }
+
+  private boolean reportedOfGroup(Conversation row, Entry text, Report report) {
+    List<SentToRow> each = texts.listDeliveries(text.id());
+    List<SentToRow> about =
+        each.stream()
+            .filter(one -> report.to() == null || one.address().equals(report.to()))
+            .toList();
+    List<SentToRow> moved =
+        about.stream()
+            .filter(one -> one.state().after(report.state()) != one.state())
+            .map(one -> one.after(report.state(), report.failureCode(), report.failureReason()))
+            .toList();
+    moved.forEach(texts::setDeliveryTo);
+    DeliveryState after =
+        DeliveryState.overall(
+            texts.listDeliveries(text.id()).stream().map(SentToRow::state).toList());
+    if (after != text.deliveryState()) {
+      move(row, text, after, report);
+    } else if (!moved.isEmpty()) {
+      books.changed(row.id(), List.of(text.id()));
+    }
+    return !about.isEmpty();
   }
 
   private void move(Conversation row, Entry text, DeliveryState to, Report report) {

@@ -118,7 +118,7 @@ public class Inbound {
                     Kind.UNKNOWN_LINE, "We have no line with that number. Nothing was changed."));
     Sender from = sender(text.from(), new Region(line.region()));
     return storeOnce(
-        new ReceivedText(
+        ReceivedText.of(
             text.networkId(),
             new LineId(line.id()),
             from,

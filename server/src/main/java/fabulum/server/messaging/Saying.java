@@ -125,7 +125,7 @@ class Saying {
 
   private long append(Conversation row, Said said, Instant at) {
     WaitEnded wait = said.author().effect().endsWait() ? waitEnded(row, at) : null;
-    long entry = books.append(Entry.said(row.id(), at, said, wait));
+    long entry = books.appendText(row, Entry.said(row.id(), at, said, wait));
     books.setLast(row, at, said.words(), SpokeLast.US);
     return entry;
   }

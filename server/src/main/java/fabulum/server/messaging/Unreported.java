@@ -54,7 +54,7 @@ class Unreported {
     if (found instanceof LookUp.Known known && known.state() != DeliveryState.SENT) {
       inbound.report(
           row.reference(),
-          new Report(known.state(), known.networkId(), known.code(), known.reason()));
+          new Report(known.state(), known.networkId(), known.code(), known.reason(), null));
       return;
     }
     unreported.asked(row.entryId(), ReportPlan.next(row.sentAt(), row.asked() + 1).orElse(null));

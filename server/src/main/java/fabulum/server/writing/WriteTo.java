@@ -2,6 +2,7 @@ package fabulum.server.writing;
 
 import fabulum.core.access.Act;
 import fabulum.core.access.Sight;
+import fabulum.core.conversation.Participants;
 import fabulum.core.phone.NumberReader;
 import fabulum.core.phone.PhoneNumber;
 import fabulum.core.phone.Region;
@@ -194,7 +195,7 @@ public class WriteTo {
       CustomerId customer = customers.add(name, number);
       conversations.identify(number, customer);
     }
-    ConversationId id = conversations.open(wanted.line(), number);
+    ConversationId id = conversations.open(wanted.line(), Participants.of(number));
     inSight.row(id, by);
     return id;
   }

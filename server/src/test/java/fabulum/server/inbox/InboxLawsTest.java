@@ -7,6 +7,7 @@ import fabulum.core.access.Role;
 import fabulum.core.arrival.Arrival;
 import fabulum.core.conversation.ConversationState;
 import fabulum.core.conversation.Group;
+import fabulum.core.conversation.Participants;
 import fabulum.core.hours.Hours;
 import fabulum.core.hours.WeekReader;
 import fabulum.core.phone.PhoneNumber;
@@ -282,7 +283,7 @@ class InboxLawsTest {
     String address = "+13125550" + (100 + random.nextInt(60));
     String words = WORDS[random.nextInt(WORDS.length)] + " " + i;
     arrivals.receive(
-        new ReceivedText(
+        ReceivedText.of(
             "in-" + i,
             new LineId(line),
             Sender.ofAddress(address),
@@ -295,7 +296,9 @@ class InboxLawsTest {
             .orElse(null);
     if (known == null) {
       known = new Plain(line, address, now());
-      plain.put(conversations.open(new LineId(line), Sender.ofAddress(address)).value(), known);
+      plain.put(
+          conversations.open(new LineId(line), Participants.of(Sender.ofAddress(address))).value(),
+          known);
     } else {
       known.startedBy = known.state.isOpen() ? known.startedBy : null;
       known.now(known.state.customerWrote(now()), now());

@@ -3,6 +3,7 @@ package fabulum.server.undo;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fabulum.core.arrival.Arrival;
+import fabulum.core.conversation.Participants;
 import fabulum.core.delivery.DeliveryState;
 import fabulum.core.phone.Sender;
 import fabulum.core.sending.Author;
@@ -131,13 +132,13 @@ class UndoLawsTest {
     long line = 1 + random.nextInt(2);
     String address = "+13125550" + (100 + made % 100);
     arrivals.receive(
-        new ReceivedText(
+        ReceivedText.of(
             "in-" + made++,
             new LineId(line),
             Sender.ofAddress(address),
             "text " + made,
             Arrival.of(fabulum.clock.instant(), fabulum.clock.instant())));
-    return conversations.open(new LineId(line), Sender.ofAddress(address));
+    return conversations.open(new LineId(line), Participants.of(Sender.ofAddress(address)));
   }
 
   private void act(ConversationId id) {
@@ -164,7 +165,8 @@ class UndoLawsTest {
                   "select delivery from entry where reference = '" + reference + "'", "SENT"))
           .isTrue();
       deliveries.reported(
-          reference, new Report(DeliveryState.NOT_DELIVERED, null, "gone", "Out of service."));
+          reference,
+          new Report(DeliveryState.NOT_DELIVERED, null, "gone", "Out of service.", null));
     }
   }
 

@@ -1,5 +1,6 @@
 package fabulum.server.conversations.store;
 
+import fabulum.core.conversation.Channel;
 import fabulum.server.conversations.Conversation;
 import fabulum.server.conversations.SpokeLast;
 import java.time.Instant;
@@ -21,16 +22,20 @@ public interface ConversationMapper {
   Optional<Long> lock(long id);
 
   /** Holds the row until the transaction ends; read it afterwards. */
-  Optional<Long> lockByLineAndNumber(long lineId, long numberId);
+  Optional<Long> lockByParticipants(long lineId, Channel channel, String beganWith);
 
   long insert(
       long lineId,
       long numberId,
+      Channel channel,
+      String beganWith,
       @Nullable Long customerId,
       StandingRow standing,
       boolean toIdentify,
       String lastWords,
       SpokeLast lastSpeaker);
+
+  void insertParticipant(long id, long numberId);
 
   void setStanding(long id, StandingRow standing);
 
@@ -45,7 +50,7 @@ public interface ConversationMapper {
 
   void setStartedBy(long id, @Nullable Long staffId);
 
-  /** Gives every conversation with the number, where nobody was known, its customer. */
+  /** Gives every conversation with the number alone, where nobody was known, its customer. */
   void setCustomer(long numberId, long customerId);
 
   /**
@@ -62,6 +67,7 @@ public interface ConversationMapper {
   /** Those set aside whose time has come. */
   List<Long> listReturning(Instant now, int limit);
 
+  /** Those that the number takes part in. */
   List<Long> listByNumber(long numberId);
 
   List<TopicRow> listAllTopics();

@@ -33,6 +33,14 @@ public interface EntryMapper {
 
   List<MentionRow> listMentions(List<Long> ids);
 
+  List<NumberRow> listNumbers(List<Long> ids);
+
+  /** A text of ours waits to go to each participant of its conversation. */
+  void insertDeliveries(long id, long conversationId);
+
+  /** How far texts to several numbers have come with each; none for texts to one. */
+  List<DeliveryRow> listDeliveries(List<Long> ids);
+
   /** Whether somebody must still deal with the failure of a text of ours. */
   void setNeedsHand(long id, boolean needsHand);
 

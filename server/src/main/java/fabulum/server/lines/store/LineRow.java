@@ -19,4 +19,5 @@ public record LineRow(
     @Nullable String holidayRegion,
     Way way,
     boolean narrowed,
+    int groupLimit,
     long version) {}

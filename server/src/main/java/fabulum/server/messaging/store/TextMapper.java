@@ -20,6 +20,11 @@ public interface TextMapper {
       @Nullable String failureCode,
       @Nullable String failureReason);
 
+  /** How far a text to several numbers has come with each. */
+  List<SentToRow> listDeliveries(long id);
+
+  void setDeliveryTo(SentToRow row);
+
   /** Whether a person has answered since then. */
   boolean existsAnswerSince(long conversationId, Instant since);
 

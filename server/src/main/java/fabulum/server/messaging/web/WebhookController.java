@@ -167,7 +167,7 @@ class WebhookController {
               throw Problem.fields(
                   List.of(new FieldProblem("state", "It is sent, delivered, read or failed.")));
         };
-    return new Report(state, null, cut(told.code(), 60), cut(told.reason(), 400));
+    return new Report(state, null, cut(told.code(), 60), cut(told.reason(), 400), told.to());
   }
 
   private static @Nullable String cut(@Nullable String words, int longest) {
