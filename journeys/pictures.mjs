@@ -38,7 +38,7 @@ async function row(page, words) {
 }
 
 async function narrow(page, part) {
-  await page.getByRole('button', { name: /^Narrow it further/ }).click();
+  await page.getByRole('button', { name: /^Add a condition/ }).click();
   await page.getByRole('menuitem', { name: part }).click();
 }
 
@@ -87,7 +87,7 @@ await picture('office', {}, async (page) => {
 await picture('hand-over', {}, async (page) => {
   await page.getByRole('button', { name: /^Notices/ }).click();
   await page.getByRole('dialog', { name: 'Notices' }).getByText('handed it to you').first().click();
-  await page.getByRole('complementary', { name: 'Summary of the handing over' }).waitFor();
+  await page.getByRole('complementary', { name: 'Hand-over summary' }).waitFor();
 });
 await picture('people', {}, async (page) => {
   await page.goto(`${APP}/setup/people`);

@@ -6,7 +6,7 @@ test('a customer texts, a colleague answers, and the answer is on the handset', 
   await page.getByRole('button', { name: /^Whose/ }).click();
   await page.getByRole('menuitem', { name: 'nobody’s' }).click();
   await list(page).getByText('Is there a berth free for tonight?').click();
-  await expect(page.getByRole('note')).toContainText('Nobody we know holds (');
+  await expect(page.getByRole('note')).toContainText('is not a number we know');
 
   await reply(page).fill('Yes, V6 with power. Come in.');
   await page.keyboard.press('Control+Enter');
@@ -144,7 +144,7 @@ test('by keyboard alone: take, done, open again, let go', async ({ office }) => 
   for (const [key, said] of [
     ['t', `(${me} takes it.)`],
     ['d', `(Done without an answer, by ${me}.)`],
-    ['o', `(${me} opens it again.)`],
+    ['o', `(${me} reopens it.)`],
     ['l', `(${me} lets it go; it is nobody’s.)`],
   ] as const) {
     await page.keyboard.press(key);
@@ -165,7 +165,7 @@ test('by keyboard alone: take, done, open again, let go', async ({ office }) => 
   await page.keyboard.press('Escape');
   await script(page).focus();
   await page.keyboard.press('o');
-  await expect(page.getByRole('button', { name: 'Open again' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Reopen' })).toBeVisible();
 });
 
 test('who signs in after somebody else starts from nothing, and the one before finds the draft again', async ({ office }) => {

@@ -24,7 +24,7 @@ test('who writes shows to the other, and an answer that crosses a colleague’s 
   await expect(bens.getByRole('alert')).toContainText(`${office.lead.name} answered since you began to write: “No, we are full”`);
   await expect(reply(bens)).toHaveValue('Yes, B7 is free');
   await expect(script(bens)).not.toContainText('B7');
-  await bens.getByRole('button', { name: 'Send mine as well' }).click();
+  await bens.getByRole('button', { name: 'Send mine too' }).click();
   await expect(script(page)).toContainText('Yes, B7 is free');
 
   await bens.context().close();
@@ -68,7 +68,7 @@ test('handing over by keyboard tells the other, who reads a summary and answers 
   await expect(script(page)).toContainText(`(${me} takes it.)`);
   await page.keyboard.press('h');
   await page.getByLabel('To whom').fill('ben');
-  await page.getByLabel('Why, in a word; kept as a note').fill('You were there this morning.');
+  await page.getByLabel('Reason (kept as a note)').fill('You were there this morning.');
   await page.keyboard.press('Tab');
   await page.keyboard.press('Tab');
   await page.keyboard.press('Enter');
@@ -77,14 +77,14 @@ test('handing over by keyboard tells the other, who reads a summary and answers 
   await bens.keyboard.press('g');
   const told = bens.getByRole('dialog', { name: 'Notices' });
   await told.getByText(`${me} handed it to you.`).first().click();
-  const summary = bens.getByRole('complementary', { name: 'Summary of the handing over' });
+  const summary = bens.getByRole('complementary', { name: 'Hand-over summary' });
   await expect(summary).toContainText(`${me} handed it over`);
   await expect(summary).toContainText('Which pontoon is the pump-out on?');
   await expect(summary).toContainText('You were there this morning.');
   await expect(summary).toContainText('an answer by today');
 
   await page.keyboard.press('z');
-  await expect(script(page)).toContainText(`(${me} takes back handing it over.)`);
+  await expect(script(page)).toContainText(`(${me} undoes handing it over.)`);
   await expect(summary).toBeHidden();
 });
 
@@ -102,7 +102,7 @@ test('taking what was taken a second ago says by whom', async ({ office }) => {
   await office.lead.ask('POST', `/api/conversations/${bens.url().split('/').pop()?.split('?')[0]}/take`, {});
   await script(bens).focus();
   await bens.keyboard.press('t');
-  await expect(bens.getByRole('alert').first()).toContainText(`${office.lead.name} has it since a moment ago. Nothing was changed`);
+  await expect(bens.getByRole('alert').first()).toContainText(`${office.lead.name} took it a moment ago. Nothing was changed`);
   await open(page, number);
 });
 
@@ -129,10 +129,10 @@ test('a note names a colleague, is changed, and is withdrawn with its trace', as
   await expect(script(page)).toContainText('Settled.');
   await script(page).getByText('Settled.').hover();
   await page.getByRole('button', { name: 'Change this note' }).click();
-  await page.getByRole('button', { name: 'Withdraw it' }).click();
+  await page.getByRole('button', { name: 'Withdraw the note' }).click();
   await expect(script(page)).toContainText('withdrawn');
   await page.getByRole('button', { name: /^what it said/ }).click();
-  await expect(page.getByRole('list', { name: 'What it said before' })).toContainText('Do you know more');
+  await expect(page.getByRole('list', { name: 'Earlier wording' })).toContainText('Do you know more');
 
   await page.keyboard.press('n');
   await page.keyboard.type('@Eli Castellanos could you?');
@@ -146,8 +146,8 @@ test('a colleague is invited by mail, joins once, and leaves again', async ({ of
   const name = `Ada Birch ${office.tag}`;
   await page.goto('/setup/people/new');
   await page.getByLabel('Name').fill(name);
-  await page.getByLabel('Mail address; they sign in with it').fill(`ada.${office.tag}@quillhaven.example`);
-  await page.getByRole('button', { name: 'Mail the invitation' }).click();
+  await page.getByLabel('E-mail address, used to sign in').fill(`ada.${office.tag}@quillhaven.example`);
+  await page.getByRole('button', { name: 'Send the invitation' }).click();
   await expect(page.getByRole('note')).toContainText('Invited, not joined yet.');
 
   const ada = await (await office.browserOf()).newPage();
@@ -169,10 +169,10 @@ test('a colleague is invited by mail, joins once, and leaves again', async ({ of
 
   await page.reload();
   await page.getByRole('button', { name: 'Deactivate…' }).click();
-  await page.getByRole('button', { name: 'Switch Ada off' }).click();
+  await page.getByRole('button', { name: 'Deactivate Ada' }).click();
   await expect(page.getByRole('note')).toContainText('Deactivated');
   await page.goto('/setup/record');
-  await expect(page.getByRole('list', { name: 'The record' })).toContainText(`${name}, switched off`);
+  await expect(page.getByRole('list', { name: 'Access log' })).toContainText(`${name}, switched off`);
 });
 
 test('a lead sees who has what, moves work by dragging and by key, and answers a late one in its notice', async ({ office }) => {
@@ -237,15 +237,15 @@ test('going away shows what one owns and hands over what is picked', async ({ of
   }
   await bens.getByRole('button', { name: `${ben.name}, in` }).click();
   await bens.getByRole('menuitem', { name: 'Set as away…' }).click();
-  await bens.getByRole('button', { name: /^What becomes of it/ }).click();
-  await bens.getByRole('menuitem', { name: `hand it over to ${cora.name}` }).click();
+  await bens.getByRole('button', { name: /^What happens to them/ }).click();
+  await bens.getByRole('menuitem', { name: `hand them over to ${cora.name}` }).click();
   for (const box of await bens.getByRole('dialog').getByRole('checkbox').all()) await box.uncheck();
   await bens.getByRole('checkbox', { name: shown(number) }).check();
   await bens.getByRole('button', { name: 'Move 1, and go away' }).click();
   await expect(bens.getByRole('button', { name: `${ben.name}, away` })).toBeVisible();
   await expect(script(bens)).toContainText(`(${ben.name} hands it over to ${cora.name}.)`);
   await bens.getByRole('button', { name: `${ben.name}, away` }).click();
-  await bens.getByRole('menuitem', { name: 'I am back' }).click();
+  await bens.getByRole('menuitem', { name: 'I’m back' }).click();
   await expect(bens.getByRole('button', { name: `${ben.name}, in` })).toBeVisible();
 });
 

@@ -3,7 +3,7 @@ import { expect, freshNumber, group, list, open, type Office, reply, SCHEMES, sc
 
 /** Shows only what says a word. */
 async function saying(page: Page, word: string): Promise<void> {
-  await page.getByRole('button', { name: /^Narrow it further/ }).click();
+  await page.getByRole('button', { name: /^Add a condition/ }).click();
   await page.getByRole('menuitem', { name: /^saying/ }).click();
   await expect(page.getByRole('textbox', { name: 'Words in the script' })).toBeFocused();
   await page.keyboard.type(word);
@@ -41,13 +41,13 @@ test('done leaves the list, can be taken back, and opens again when the customer
   await script(page).focus();
   await page.keyboard.press('d');
   await expect(list(page).getByRole('link')).toHaveCount(0);
-  await expect(page.getByRole('status').filter({ hasText: 'Take back' })).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: 'Undo' })).toBeVisible();
   await page.keyboard.press('z');
-  await expect(script(page)).toContainText(`(${office.lead.name} takes back done.)`);
+  await expect(script(page)).toContainText(`(${office.lead.name} undoes done.)`);
   await expect(page.getByRole('button', { name: 'No answer needed' })).toBeVisible();
   await script(page).focus();
   await page.keyboard.press('d');
-  await expect(page.getByRole('button', { name: 'Open again' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Reopen' })).toBeVisible();
   await office.text('one thing more', number);
   await expect(page.getByRole('button', { name: 'Done', exact: true })).toBeVisible();
   await expect(script(page)).toContainText('one thing more');
@@ -163,7 +163,7 @@ test('writing to a new number, and saying what it is about, by keyboard alone', 
   await expect(script(page)).toContainText('◑ delivered');
   await page.keyboard.press('Escape');
   await page.keyboard.press('b');
-  await expect(page.getByRole('dialog', { name: 'What it is about' })).toBeVisible();
+  await expect(page.getByRole('dialog', { name: 'Topics' })).toBeVisible();
   await page.keyboard.type('visi');
   await page.keyboard.press('Enter');
   await expect(script(page)).toContainText(`(About visits, says ${office.lead.name}.)`);
@@ -233,11 +233,11 @@ test('a promise is changed in the set-up, and what waits is due otherwise at onc
   await page.getByRole('link', { name: 'Set-up' }).click();
   await page.getByRole('link', { name: new RegExp(`^${office.lineName}`) }).click();
   const form = page.getByRole('form', { name: office.lineName });
-  await expect(form.getByRole('list', { name: 'When a text would be due' })).toContainText(/A text now would be due/);
-  await form.getByLabel(/^Working minutes/).fill('0');
+  await expect(form.getByRole('list', { name: 'When an answer would be due' })).toContainText(/A text now would be due/);
+  await form.getByLabel(/^Answer within/).fill('0');
   await form.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(form).toContainText('A promise is between 1 minute and 30 days of working time.');
-  await form.getByLabel(/^Working minutes/).fill('200');
+  await form.getByLabel(/^Answer within/).fill('200');
   await form.getByRole('button', { name: 'Add hours on Sun' }).click();
   await form.getByRole('button', { name: /^Sun 9:00/ }).press('Shift+ArrowRight');
   await expect(form).toContainText('Sun 9:00–17:15');
@@ -245,7 +245,7 @@ test('a promise is changed in the set-up, and what waits is due otherwise at onc
   const unsaved = page.getByRole('dialog');
   await expect(unsaved).toContainText(/not saved/i);
   await unsaved.getByRole('button', { name: /^Stay/ }).click();
-  await expect(form.getByLabel(/^Working minutes/)).toHaveValue('200');
+  await expect(form.getByLabel(/^Answer within/)).toHaveValue('200');
   await form.getByRole('button', { name: 'Save', exact: true }).click();
   await page.getByRole('link', { name: 'Change log' }).click();
   const changes = page.getByRole('list', { name: 'Changes' });

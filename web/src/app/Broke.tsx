@@ -39,7 +39,7 @@ export function PlaceBroke() {
     <Sheet title={gone ? 'Fabulum was updated' : 'Something broke on this page'}>
       <Typography sx={{ mb: 2 }}>
         {gone
-          ? 'This part of the page is from before the update. Load the page again to go on.'
+          ? 'This part of the page is from before the update. Load the page again to continue.'
           : 'Load the page again, or go to another place.'}{' '}
         What you typed in replies and notes is kept.
       </Typography>

@@ -13,10 +13,10 @@ import { ask, keys, type Session } from '../shared/api';
 import { ProblemNote, useMe } from '../shared/ui';
 
 const KEYS: [string, string][] = [
-  ['↑ ↓', 'walk the list'],
+  ['↑ ↓', 'move through the list'],
   ['1 2 3 4', 'our turn, their turn, set aside, done'],
   ['M U E', 'mine, nobody’s, everyone’s'],
-  ['V', 'the next order of the list'],
+  ['V', 'change the order of the list'],
   ['W', 'write to someone'],
   ['R', 'write a reply'],
   ['N', 'write a note'],
@@ -28,15 +28,15 @@ const KEYS: [string, string][] = [
   ['D', 'done'],
   ['A', 'set aside'],
   ['X', 'no answer needed'],
-  ['O', 'open again, or take up again'],
-  ['B', 'say what it is about'],
-  ['Z', 'take back what was just done'],
-  ['S', 'choose it, for several at once'],
-  ['Shift+↓ ↑', 'choose on, or back; then B, A, D and R mean all that are chosen'],
+  ['O', 'reopen, or bring back'],
+  ['B', 'set its topics'],
+  ['Z', 'undo the last action'],
+  ['S', 'select it, to act on several'],
+  ['Shift+↓ ↑', 'select more or fewer; B, A, D and R then act on all selected'],
   ['I', 'hide or show the details'],
   ['G', 'notices'],
   ['Ctrl+K', 'jump to a customer, a number, or words in texts'],
-  ['Esc', 'leave the paper; back to the list'],
+  ['Esc', 'leave the writing place; back to the list'],
   ['?', 'these keys'],
 ];
 
@@ -78,7 +78,7 @@ export function KeysHelp({ onClose }: { onClose: () => void }) {
         />
         <Box sx={{ typography: 'body2', color: 'text.secondary' }}>
           They never act while you type. Switch them off if you use speech input or press keys by accident; arrows,
-          Enter, Esc and keys with Ctrl or Alt go on working. You find this again in your menu, under Keys.
+          Enter, Esc and keys with Ctrl or Alt keep working. You can change this later in your menu, under Keys.
         </Box>
         {set.error && <ProblemNote problem={set.error} />}
       </DialogContent>

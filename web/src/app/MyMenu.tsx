@@ -67,7 +67,7 @@ export function MyMenu({ session, onHelp }: { session: Session; onHelp: () => vo
               else setIn.mutate(true);
             }}
           >
-            {session.in ? 'Set as away…' : 'I am back'}
+            {session.in ? 'Set as away…' : 'I’m back'}
           </MenuItem>
         )}
         <MenuItem
@@ -94,7 +94,7 @@ export function MyMenu({ session, onHelp }: { session: Session; onHelp: () => vo
         <Divider />
         {session.handsets && (
           <MenuItem component="a" href={session.handsets} target="_blank" rel="noreferrer" onClick={close}>
-            Handsets of the demonstration
+            Demonstration handsets
           </MenuItem>
         )}
         <MenuItem

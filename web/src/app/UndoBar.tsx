@@ -23,11 +23,9 @@ export function UndoBar() {
     mutationFn: (name: string) => ask<UndoAnswer>('POST', `/api/undo/${name}`),
     onSuccess: (answer) => {
       if (answer.left.length > 0)
-        say(
-          `${answer.undone} taken back. Left as they are, because something happened there since: ${names(answer.left)}.`,
-        );
+        say(`${answer.undone} undone. Not undone, because something changed there since: ${names(answer.left)}.`);
     },
-    onError: (why) => say(why instanceof ApiProblem ? why.message : 'It could not be taken back.'),
+    onError: (why) => say(why instanceof ApiProblem ? why.message : 'It could not be undone.'),
     onSettled: () => {
       tellOwnAct();
       readListsAgain(queries);
@@ -67,7 +65,7 @@ export function UndoBar() {
       </Box>
       {offer && (
         <Button color="inherit" onClick={takeBack} sx={{ textDecoration: 'underline', whiteSpace: 'nowrap' }}>
-          Take back (Z)
+          Undo (Z)
         </Button>
       )}
     </Box>

@@ -83,7 +83,7 @@ export function Handset({ number, name, lines }: { number: string; name: string;
         <Box component="ol" sx={{ listStyle: 'none', m: 0, mb: 'auto', p: 3, display: 'grid', rowGap: 1 }}>
           {script.data && spoken(script.data).length === 0 && (
             <Box component="li" sx={{ color: 'text.secondary' }}>
-              Nothing yet since the network was started.
+              No texts yet since the network started.
             </Box>
           )}
           {script.data &&

@@ -38,7 +38,7 @@ export function Mailbox() {
             Mailbox
           </Box>
           <Box sx={{ typography: 'caption', color: 'text.secondary' }}>
-            A stand-in for everybody’s mail. <a href="/handsets.html">Handsets</a>
+            A stand-in mailbox: all mail that Fabulum sends arrives here. <a href="/handsets.html">Handsets</a>
           </Box>
         </Box>
         {mails.error && (
@@ -47,7 +47,7 @@ export function Mailbox() {
           </Box>
         )}
         {mails.data && all.length === 0 && (
-          <Box sx={{ p: 3, color: 'text.secondary' }}>Nothing was mailed yet. Invitations and notices arrive here.</Box>
+          <Box sx={{ p: 3, color: 'text.secondary' }}>No mail yet. Invitations and notices arrive here.</Box>
         )}
         <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
           {all.map((mail) => (

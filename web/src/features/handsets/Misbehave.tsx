@@ -33,7 +33,7 @@ export function Misbehave({ faults }: { faults: Faults }) {
   return (
     <Box
       component="aside"
-      aria-label="Misbehaviour"
+      aria-label="Faults"
       sx={{ borderLeft: 1, borderColor: 'divider', p: 2, typography: 'body2', overflowY: 'auto' }}
     >
       <Box component="h2" sx={{ m: 0, mb: 1, fontFamily: bookSerif, fontSize: '1.0625rem' }}>
@@ -140,7 +140,7 @@ export function Misbehave({ faults }: { faults: Faults }) {
           .
         </span>
         <Button variant="outlined" disabled={behaves} onClick={() => set.mutate(GOOD)}>
-          Behave again
+          Stop all faults
         </Button>
       </Box>
     </Box>

@@ -33,15 +33,14 @@ interface Props {
 }
 
 const EMPTY = {
-  OUR_TURN: 'Nobody waits on us here. A text from a customer appears here by itself.',
-  THEIR_TURN: 'Nothing here. What we answered waits here for the customer.',
-  SET_ASIDE: 'Nothing is set aside here. Press A in a conversation to put it out of sight until a time.',
-  DONE: 'Nothing is done here yet. Press D in a conversation to finish it; it stays findable.',
+  OUR_TURN: 'Nobody is waiting for us. New texts from customers appear here.',
+  THEIR_TURN: 'Nothing here. Conversations we have answered wait here for the customer.',
+  SET_ASIDE: 'Nothing is set aside. Press A in a conversation to hide it until a time.',
+  DONE: 'Nothing is done yet. Press D in a conversation to finish it; you can still find it.',
 };
-const NO_LINES =
-  'You see no line yet, so no text can arrive here. A team lead adds lines, and people to their teams, under Set-up.';
-const EMPTY_TO_IDENTIFY = 'Nobody to identify here. Texts from numbers that nobody we know holds appear here.';
-const NARROWED = 'No conversation in this group is meant by the sentence. Leave out a part of it to see more.';
+const NO_LINES = 'You are not on a line yet, so no texts arrive here. A team lead can add you to a team under Set-up.';
+const EMPTY_TO_IDENTIFY = 'Nobody to identify. Texts from unknown numbers appear here.';
+const NARROWED = 'No conversations in this group match the sentence. Remove a part of it to see more.';
 
 /** The list and the script beside it; on a phone, one after the other. */
 export function Inbox({ session, toIdentify = false }: Props) {
@@ -219,7 +218,7 @@ export function Inbox({ session, toIdentify = false }: Props) {
               <p>
                 Choose a conversation to read its script.
                 <br />
-                The arrow keys walk the list; <kbd>?</kbd> shows every key.
+                The arrow keys move through the list; <kbd>?</kbd> shows every key.
               </p>
             </Box>
           ) : (

@@ -85,7 +85,7 @@ export function List(props: Props) {
             bgcolor: 'background.paper',
           }}
         >
-          {waitingWords(waiting)} for a quiet moment ·&nbsp;<strong>show now</strong>
+          {waitingWords(waiting)} ·&nbsp;<strong>show now</strong>
         </ButtonBase>
       )}
       <Box

@@ -34,7 +34,7 @@ const BACK_WORDS = {
   ITS_TIME: 'back: its time',
   CUSTOMER_WROTE: 'back: they wrote',
   NOT_DELIVERED: 'back',
-  TAKEN_UP: 'taken up again',
+  TAKEN_UP: 'brought back',
 };
 
 function standingWords(row: Conversation, now: Date, zone: string): string {

@@ -49,14 +49,14 @@ describe('saved sentences', () => {
     const page = look(HERE, [parcels], { 'DELETE /api/sentences/4': undefined });
     const here = await screen.findByRole('button', { name: /^Parcels ?3$/ });
     expect(here.getAttribute('aria-pressed')).toBe('true');
-    fireEvent.click(screen.getByRole('button', { name: 'Drop it' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Delete it' }));
     await waitFor(() => expect(page.told('DELETE', '/api/sentences/4')).toHaveLength(1));
   });
 
   it('of a colleague cannot be dropped', async () => {
     look(HERE, [{ ...parcels, mine: false }]);
     await screen.findByRole('button', { name: /^Parcels ?3$/ });
-    expect(screen.queryByRole('button', { name: 'Drop it' })).toBeNull();
+    expect(screen.queryByRole('button', { name: 'Delete it' })).toBeNull();
   });
 
   it('are saved for oneself or one of one’s own teams; a name that is taken is said, and what was typed is kept', async () => {

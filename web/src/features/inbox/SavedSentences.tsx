@@ -80,7 +80,7 @@ function DropSaved({ saved }: { saved: SavedSentence }) {
   });
   return (
     <Button color="inherit" sx={{ px: 0, py: 0, color: 'text.secondary' }} onClick={() => drop.mutate()}>
-      Drop it
+      Delete it
     </Button>
   );
 }

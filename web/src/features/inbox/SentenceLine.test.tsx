@@ -56,17 +56,17 @@ describe('the sentence', () => {
   });
 
   it('is narrowed by parts that can be left out again', async () => {
-    await fill(/^Narrow it further/, 'about a topic');
-    await fill(/^Narrow it further/, 'not delivered');
+    await fill(/^Add a condition/, 'about a topic');
+    await fill(/^Add a condition/, 'not delivered');
     expect(sentence()).toBe('topic 1; not delivered');
     await fill(/^Topic/, 'mooring (retired)');
     expect(sentence()).toBe('topic 3; not delivered');
-    fireEvent.click(screen.getByRole('button', { name: 'Leave out about a topic' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Remove about a topic' }));
     expect(sentence()).toBe('not delivered');
   });
 
   it('says words when one leaves their blank, and nothing when one thinks better of it', async () => {
-    await fill(/^Narrow it further/, 'saying … (words in the script)');
+    await fill(/^Add a condition/, 'saying … (words in the script)');
     const blank = screen.getByRole('textbox', { name: 'Words in the script' });
     fireEvent.change(blank, { target: { value: 'bilge; pump' } });
     expect(sentence()).toBe('');
@@ -79,7 +79,7 @@ describe('the sentence', () => {
   });
 
   it('begins days between two dates with the day it is here', async () => {
-    await fill(/^Narrow it further/, 'by the day of the last text');
+    await fill(/^Add a condition/, 'by the day of the last text');
     expect(sentence()).toBe('last 7');
     await fill(/^Days/, 'between two dates');
     expect(sentence()).toBe('from 2026-06-09');
@@ -91,6 +91,6 @@ describe('the sentence', () => {
 
 it('to identify does not offer what it says already', async () => {
   show(<Kept toIdentify />, ANSWERS);
-  fireEvent.click(await screen.findByRole('button', { name: /^Narrow it further/ }));
+  fireEvent.click(await screen.findByRole('button', { name: /^Add a condition/ }));
   expect(screen.queryByRole('menuitem', { name: 'to identify' })).toBeNull();
 });

@@ -48,7 +48,7 @@ function Removable({ name, onRemove, children }: { name: string; onRemove: () =>
     <Box component="span" sx={{ whiteSpace: 'nowrap' }}>
       {children}
       <ButtonBase
-        aria-label={`Leave out ${name}`}
+        aria-label={`Remove ${name}`}
         onClick={onRemove}
         sx={{ font: 'inherit', px: 0.5, color: 'text.secondary', lineHeight: 1.2 }}
       >
@@ -236,7 +236,7 @@ export function SentenceLine({ address, toIdentify, onChange }: Props) {
         <>
           {' '}
           <Blank
-            name="Narrow it further"
+            name="Add a condition"
             value={undefined as Part | undefined}
             unsaid="and …"
             options={addable.map((each) => ({ value: each, words: PART_WORDS[each] }))}

@@ -5,18 +5,18 @@ import { ask, type Channel, type NoticeChoice, noticeChoicesQuery, type NoticeKi
 import { ProblemNote } from '../../shared/ui';
 
 const KINDS: [NoticeKind, string][] = [
-  ['MINE', 'what is mine'],
-  ['NOBODYS', 'what is nobody’s'],
-  ['MENTION', 'notes that name me'],
+  ['MINE', 'my conversations'],
+  ['NOBODYS', 'conversations nobody owns'],
+  ['MENTION', 'notes that mention me'],
   ['UNDELIVERED', 'texts that were not delivered'],
-  ['SOON', 'what of mine is due soon'],
-  ['LATE', 'what of mine is late'],
+  ['SOON', 'my answers due soon'],
+  ['LATE', 'my late answers'],
 ];
 const WAYS: [Channel, string][] = [
   ['HERE', 'here, in Notices'],
-  ['DESKTOP', 'on the desktop'],
-  ['SOUND', 'by a sound'],
-  ['MAIL', 'by mail'],
+  ['DESKTOP', 'desktop'],
+  ['SOUND', 'sound'],
+  ['MAIL', 'mail'],
 ];
 
 /** How I am told of what. */
@@ -52,7 +52,7 @@ export function NoticeChoices() {
               scope="col"
               sx={{ textAlign: 'left', fontWeight: 500, color: 'text.secondary', pl: '0 !important' }}
             >
-              Tell me of
+              Notify me of
             </Box>
             {WAYS.map(([channel, words]) => (
               <Box component="th" scope="col" key={channel} sx={{ fontWeight: 500, color: 'text.secondary' }}>
@@ -84,8 +84,8 @@ export function NoticeChoices() {
       </Box>
       {(query.error ?? choose.error) && <ProblemNote problem={query.error ?? choose.error} />}
       <Box component="p" sx={{ color: 'text.secondary', maxWidth: '62ch' }}>
-        You are told once a wait, not once a text, and not while the conversation is in front of you. Alerts that a lead
-        has set up for you always appear in Notices.
+        You get one notification when a customer starts waiting, not one for each text, and none while you have the
+        conversation open. Alerts that a lead has set up for you always appear in Notices.
       </Box>
       {permission === 'default' && (
         <Button

@@ -72,7 +72,7 @@ export function PlanForm({ staff, mine, first, path }: Props) {
     >
       <Box>
         <Box component="h3" sx={heading}>
-          Usually in
+          Usual hours
         </Box>
         <FormControlLabel
           control={
@@ -82,7 +82,7 @@ export function PlanForm({ staff, mine, first, path }: Props) {
               onChange={(_, always) => change({ week: always ? [] : WORKING_WEEK })}
             />
           }
-          label="Whenever not said otherwise"
+          label="Always in"
         />
         {plan.week.length > 0 && (
           <WeekEditor
@@ -97,16 +97,14 @@ export function PlanForm({ staff, mine, first, path }: Props) {
           disableClearable
           onChange={(_, zone) => change({ zone })}
           sx={{ width: 280, mt: 1 }}
-          renderInput={(params) => <TextField {...params} label="By the clocks of" {...whyOf(problem, 'zone')} />}
+          renderInput={(params) => <TextField {...params} label="Time zone" {...whyOf(problem, 'zone')} />}
         />
       </Box>
       <Box>
         <Box component="h3" sx={heading}>
           Who covers
         </Box>
-        {mine
-          ? 'While I am away, what would come to me goes to '
-          : 'While they are away, what would come to them goes to '}
+        {mine ? 'While I am away, my work goes to ' : 'While they are away, their work goes to '}
         <Blank
           name="Cover"
           value={plan.coverId}
@@ -123,7 +121,7 @@ export function PlanForm({ staff, mine, first, path }: Props) {
         <Box component="h3" sx={heading}>
           Days away
         </Box>
-        {plan.absences.length === 0 && <Box sx={{ color: 'text.secondary' }}>None known ahead.</Box>}
+        {plan.absences.length === 0 && <Box sx={{ color: 'text.secondary' }}>No days away planned.</Box>}
         {plan.absences.map((away, i) => (
           // Their order is what tells them apart while they are edited.
           <Box key={i} sx={{ display: 'flex', gap: 1.5, alignItems: 'end', flexWrap: 'wrap', py: 0.5 }}>
@@ -135,7 +133,7 @@ export function PlanForm({ staff, mine, first, path }: Props) {
             />
             <TextField
               type="date"
-              label="To and with"
+              label="Last day"
               value={away.last}
               onChange={(e) => setAway(i, { last: e.target.value })}
             />
@@ -144,7 +142,7 @@ export function PlanForm({ staff, mine, first, path }: Props) {
               <Blank
                 name={`Cover for absence ${i + 1}`}
                 value={away.coverId}
-                options={covers('whoever covers usually')}
+                options={covers('the usual cover')}
                 onChange={(coverId) => setAway(i, { coverId })}
               />
             </Box>

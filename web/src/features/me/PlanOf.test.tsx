@@ -28,7 +28,7 @@ describe('when somebody is in', () => {
     const page = look({ 'PUT /api/me/plan': undefined });
     await coveredBy('Priya Nandakumar');
     fireEvent.click(screen.getByRole('button', { name: 'Add days' }));
-    fireEvent.change(screen.getByLabelText('To and with'), { target: { value: '2026-06-12' } });
+    fireEvent.change(screen.getByLabelText('Last day'), { target: { value: '2026-06-12' } });
     const wanted = { ...PLAN, coverId: priya.id, absences: [{ first: '2026-06-09', last: '2026-06-12' }] };
     expect(page.told('PUT', '/api/me/plan')).toEqual([]);
     page.answers['GET /api/me/plan'] = wanted;
@@ -43,7 +43,7 @@ describe('when somebody is in', () => {
     await coveredBy('Priya Nandakumar');
     page.answers['GET /api/me/plan'] = { ...PLAN, week: [], coverId: 3 };
     await act(() => page.queries.invalidateQueries());
-    await screen.findByText(/A colleague has changed who covers here meanwhile/);
+    await screen.findByText(/A colleague has changed who covers in the meantime/);
     expect(screen.getByRole<HTMLInputElement>('checkbox').checked).toBe(true);
     expect(screen.getByRole('button', { name: 'Cover: Priya Nandakumar' })).toBeTruthy();
   });

@@ -58,7 +58,7 @@ export function Profile({ session }: { session: Session }) {
         <Button type="submit" variant="contained" disabled={save.isPending}>
           Save
         </Button>
-        {save.isSuccess && <Box role="status">Saved; colleagues see it at once.</Box>}
+        {save.isSuccess && <Box role="status">Saved. Colleagues see it now.</Box>}
       </Box>
     </Box>
   );

@@ -60,15 +60,15 @@ function Password() {
         autoComplete="new-password"
         value={wanted}
         {...wantedWhy}
-        helperText={wantedWhy.helperText ?? 'At least 10 characters; a few words in a row do well.'}
+        helperText={wantedWhy.helperText ?? 'At least 10 characters. A few words in a row work well.'}
         onChange={(event) => setWanted(event.target.value)}
       />
       {change.error && !oldWhy.error && !wantedWhy.error && <ProblemNote problem={change.error} />}
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
         <Button type="submit" variant="contained" disabled={change.isPending || old === '' || wanted === ''}>
-          Change it
+          Change password
         </Button>
-        {change.isSuccess && <Box role="status">Changed; elsewhere you are signed out.</Box>}
+        {change.isSuccess && <Box role="status">Password changed. You are signed out everywhere else.</Box>}
       </Box>
     </Box>
   );

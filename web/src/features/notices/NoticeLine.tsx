@@ -154,7 +154,7 @@ function AnswerForm({ notice, dossier, onDone }: { notice: Notice; dossier: Doss
       {send.error && (
         <ProblemNote
           problem={send.error}
-          retry={answeredMeanwhile(send.error) ? 'Send mine as well' : undefined}
+          retry={answeredMeanwhile(send.error) ? 'Send mine too' : undefined}
           onRetry={() => go(answeredMeanwhile(send.error))}
         />
       )}

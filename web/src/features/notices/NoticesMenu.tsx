@@ -78,7 +78,7 @@ export function NoticesMenu() {
               Notifications
             </Button>
             <Button disabled={unseen === 0} onClick={() => seen.mutate(undefined)}>
-              All seen
+              Mark all as seen
             </Button>
           </Box>
           {query.error && <ProblemNote problem={query.error} onRetry={() => void query.refetch()} />}

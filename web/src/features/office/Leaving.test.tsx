@@ -23,8 +23,8 @@ function look(answers: Answers) {
 }
 
 async function handOverTo(name: string) {
-  fireEvent.click(await screen.findByRole('button', { name: /^What becomes of it/ }));
-  fireEvent.click(await screen.findByRole('menuitem', { name: `hand it over to ${name}` }));
+  fireEvent.click(await screen.findByRole('button', { name: /^What happens to them/ }));
+  fireEvent.click(await screen.findByRole('menuitem', { name: `hand them over to ${name}` }));
 }
 
 describe('going away', () => {
@@ -32,7 +32,7 @@ describe('going away', () => {
     let tell: (rows: unknown) => void = () => undefined;
     look({ [WORK]: () => new Promise((resolve) => (tell = resolve)) });
     expect(screen.getByText('Looking up what you own…')).toBeTruthy();
-    expect(screen.queryByRole('button', { name: /^What becomes of it/ })).toBeNull();
+    expect(screen.queryByRole('button', { name: /^What happens to them/ })).toBeNull();
     await waitFor(() => tell(OWNED));
     expect((await screen.findByText(/^You own/)).textContent).toContain('2 open conversations');
   });
@@ -60,7 +60,7 @@ describe('going away', () => {
   it('leaves what one owns where it is unless one says otherwise', async () => {
     const page = look({ [WORK]: OWNED });
     await screen.findByText(/^You own/);
-    fireEvent.click(screen.getByRole('button', { name: 'Go away, leave it' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Go away, leave them' }));
     await waitFor(() => expect(page.onLeft).toHaveBeenCalled());
     expect(page.told('POST', MOVE)).toEqual([]);
   });

@@ -40,12 +40,12 @@ export function Leaving({ staff, forGood = false, onClose, onLeft }: Props) {
   const rows = byUrgency(work.data ?? []);
   const picked = rows.filter((row) => !left.has(row.id));
   const options = [
-    ...(forGood ? [] : [{ value: KEEP, words: 'leave it with me' }]),
-    { value: 'nobody', words: 'give it back to nobody' },
-    ...colleagues.map((one) => ({ value: `person ${one.id}`, words: `hand it over to ${one.name}` })),
+    ...(forGood ? [] : [{ value: KEEP, words: 'leave them with me' }]),
+    { value: 'nobody', words: 'let them go, back to nobody' },
+    ...colleagues.map((one) => ({ value: `person ${one.id}`, words: `hand them over to ${one.name}` })),
     ...teams
       .filter((team) => team.members.length > 0)
-      .map((team) => ({ value: `team ${team.id}`, words: `hand it over to ${team.name}` })),
+      .map((team) => ({ value: `team ${team.id}`, words: `hand them over to ${team.name}` })),
   ];
   const to =
     options.find((one) => one.value === whither)?.words.replace(/^hand it over to |^give it back to /, '') ?? '';
@@ -67,7 +67,9 @@ export function Leaving({ staff, forGood = false, onClose, onLeft }: Props) {
   const first = staff.name.split(' ')[0] ?? '';
   return (
     <Dialog open onClose={onClose} aria-labelledby="leaving-title" fullWidth maxWidth="sm">
-      <DialogTitle id="leaving-title">{forGood ? `Switch ${staff.name} off` : 'Away; and what you own?'}</DialogTitle>
+      <DialogTitle id="leaving-title">
+        {forGood ? `Deactivate ${staff.name}` : 'Going away: what about your conversations?'}
+      </DialogTitle>
       <DialogContent>
         {work.error && <ProblemNote problem={work.error} onRetry={() => void work.refetch()} />}
         {!work.data ? (
@@ -85,7 +87,7 @@ export function Leaving({ staff, forGood = false, onClose, onLeft }: Props) {
             {forGood
               ? `${first} owns ${rows.length} open conversations: `
               : `You own ${rows.length === 1 ? '1 open conversation' : `${rows.length} open conversations`}: `}
-            <Blank name="What becomes of it" value={whither} options={options} onChange={setWhither} />.
+            <Blank name="What happens to them" value={whither} options={options} onChange={setWhither} />.
           </Box>
         )}
         <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0, mt: 1, maxHeight: 300, overflowY: 'auto' }}>
@@ -134,9 +136,9 @@ export function Leaving({ staff, forGood = false, onClose, onLeft }: Props) {
         <Button onClick={onClose}>Cancel</Button>
         <Button variant="contained" disabled={go.isPending || !work.data} onClick={() => go.mutate()}>
           {forGood
-            ? `Switch ${first} off`
+            ? `Deactivate ${first}`
             : whither === KEEP || picked.length === 0
-              ? 'Go away, leave it'
+              ? 'Go away, leave them'
               : `Move ${picked.length}, and go away`}
         </Button>
       </DialogActions>

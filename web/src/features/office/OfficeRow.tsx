@@ -86,7 +86,9 @@ export function OfficeRow({ name, person, desk, chosen, zone, teams, onChoose, o
           {name}
         </Box>
         <Box className="figures" sx={{ typography: 'caption', color: 'text.secondary' }}>
-          {person ? [standing(person, now, zone), teams].filter(Boolean).join(' · ') : 'waits for somebody to take it'}
+          {person
+            ? [standing(person, now, zone), teams].filter(Boolean).join(' · ')
+            : 'waiting for a colleague to take it'}
         </Box>
       </Box>
       <Box role="cell" sx={figure}>

@@ -65,10 +65,12 @@ export function WorkList({ whose, title, me, people, onGive }: Props) {
           borderColor: 'divider',
         }}
       >
-        Drag one onto somebody, or ↑ ↓ and H. Enter opens it.
+        Drag one onto a colleague, or use ↑ ↓ and H. Enter opens it.
       </Box>
       {list.error && <ProblemNote problem={list.error} onRetry={() => void list.refetch()} />}
-      {list.data && rows.length === 0 && <Box sx={{ p: 3, color: 'text.secondary' }}>Nothing here waits on us.</Box>}
+      {list.data && rows.length === 0 && (
+        <Box sx={{ p: 3, color: 'text.secondary' }}>Nothing here is waiting for us.</Box>
+      )}
       <Box component="ul" ref={shown} sx={{ listStyle: 'none', m: 0, p: 0, overflowY: 'auto', minHeight: 0, flex: 1 }}>
         {rows.map((row) => (
           <Box

@@ -93,7 +93,7 @@ export function Dossier(props: Props) {
         )}
         {conversation.group === 'SET_ASIDE' && (
           <ActButton hint="O" refusal={refusal} onClick={acts.takeUp}>
-            Take up again
+            Bring back
           </ActButton>
         )}
         {conversation.group === 'OUR_TURN' && (
@@ -103,7 +103,7 @@ export function Dossier(props: Props) {
         )}
         {conversation.group === 'BLANK' ? null : conversation.group === 'DONE' ? (
           <ActButton hint="O" refusal={refusal} variant="outlined" onClick={acts.reopen}>
-            Open again
+            Reopen
           </ActButton>
         ) : (
           <ActButton hint="D" refusal={refusal} variant="outlined" onClick={acts.finish}>
@@ -134,12 +134,12 @@ export function Dossier(props: Props) {
               hint="B"
               refusal={refusal}
               ref={aboutButton}
-              aria-label="Say what it is about"
+              aria-label="Set topics"
               aria-haspopup="dialog"
               onClick={(event) => props.onAbout(event.currentTarget)}
               sx={{ p: 0, fontSize: 'inherit' }}
             >
-              {conversation.topics.length === 0 ? 'say what…' : 'change…'}
+              {conversation.topics.length === 0 ? 'add a topic…' : 'change…'}
             </ActButton>
           </Box>
           {customer && <Fact name="writes from">{conversation.number}</Fact>}
@@ -177,7 +177,7 @@ export function Dossier(props: Props) {
       )}
       {conversation.group === 'BLANK' && (
         <Box role="note" sx={{ mt: 0.75, pl: 1.5, borderLeft: 3, borderColor: 'info.main', typography: 'body2' }}>
-          Nothing has been said here yet. It appears in the lists with the first text.
+          Nothing has been said here yet. It appears in the inbox with the first text.
         </Box>
       )}
       {conversation.failed && (
@@ -190,8 +190,8 @@ export function Dossier(props: Props) {
         <Box role="note" sx={{ mt: 0.75, pl: 1.5, borderLeft: 3, borderColor: 'info.main', typography: 'body2' }}>
           <strong>To identify.</strong>{' '}
           {holders.length === 0
-            ? `Nobody we know holds ${conversation.number}. Ask who is writing before you promise anything.`
-            : `${holders.join(' and ')} hold this number together. Ask which of them is writing.`}
+            ? `${conversation.number} is not a number we know. Ask who is writing before you promise anything.`
+            : `${holders.join(' and ')} share this number. Ask which of them is writing.`}
         </Box>
       )}
       {!conversation.answerable && (

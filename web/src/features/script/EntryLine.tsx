@@ -1,5 +1,5 @@
 import { Box, Tooltip } from '@mui/material';
-import type { ReactNode } from 'react';
+import { memo, type ReactNode } from 'react';
 import type { Entry } from '../../shared/api';
 import { day, fullMoment } from '../../shared/format';
 import { Moment, StaffMark, useNow } from '../../shared/ui';
@@ -34,7 +34,8 @@ function Aside({ children }: { children: ReactNode }) {
 }
 
 /** One line: the time margin, the speaker margin, the words. */
-export function EntryLine({ line, isFirstNew, zone, customer, me, teamName, children }: Props) {
+export const EntryLine = memo(function EntryLine(props: Props) {
+  const { line, isFirstNew, zone, customer, me, teamName, children } = props;
   const now = useNow();
   const { entry, newDay, named } = line;
   const note = entry.kind === 'NOTE';
@@ -129,7 +130,7 @@ export function EntryLine({ line, isFirstNew, zone, customer, me, teamName, chil
                 {named ? speakerName(entry, customer) : ''}
                 {entry.automatic && (
                   <Box component="span" sx={{ fontWeight: 400 }}>
-                    {', by itself'}
+                    {', automatic'}
                   </Box>
                 )}
                 {named && note && (
@@ -169,13 +170,11 @@ export function EntryLine({ line, isFirstNew, zone, customer, me, teamName, chil
               )}
               {children}
               {entry.claimedAt && (
-                <Aside>
-                  The network gave the time as {fullMoment(new Date(entry.claimedAt), zone)}, which cannot be.
-                </Aside>
+                <Aside>The network gave an impossible time: {fullMoment(new Date(entry.claimedAt), zone)}.</Aside>
               )}
               {entry.arrivedAt && (
                 <Aside>
-                  Reached us <Moment at={entry.arrivedAt} zone={zone} />, so late that nobody waits for an answer to it.
+                  Arrived <Moment at={entry.arrivedAt} zone={zone} />, too late to count as waiting for an answer.
                 </Aside>
               )}
             </Box>
@@ -184,4 +183,4 @@ export function EntryLine({ line, isFirstNew, zone, customer, me, teamName, chil
       </Box>
     </>
   );
-}
+});

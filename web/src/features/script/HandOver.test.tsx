@@ -30,7 +30,7 @@ const chosen = () => screen.getAllByRole('option', { selected: true }).map((opti
 describe('handing over', () => {
   it('offers who may have it, with who is in and who is away', async () => {
     look(RECEIVERS);
-    const list = screen.getByRole('listbox', { name: 'Who can have it' });
+    const list = screen.getByRole('listbox', { name: 'Who can take it' });
     await within(list).findByText('Priya Nandakumar');
     expect(
       within(list)
@@ -46,7 +46,7 @@ describe('handing over', () => {
     expect(chosen()).toEqual(['Tobias Renneraway until tomorrow 07:00']);
     type('harb');
     expect(chosen()).toEqual(['Harbour officeteam of 2']);
-    fireEvent.change(screen.getByLabelText(/^Why/), { target: { value: ' you have the key ' } });
+    fireEvent.change(screen.getByLabelText(/^Reason/), { target: { value: ' you have the key ' } });
     fireEvent.click(screen.getByRole('button', { name: 'Hand over to Harbour' }));
     expect(page.onHandOver).toHaveBeenCalledWith({ team: 1 }, 'you have the key', 'Handed over to Harbour office');
     expect(page.onClose).toHaveBeenCalled();
@@ -67,11 +67,11 @@ describe('handing over', () => {
     },
   );
 
-  it('does nothing for a name nobody has, and says so', async () => {
+  it('does nothing for unknown name, and says so', async () => {
     const page = look(RECEIVERS);
     await screen.findByText('Priya Nandakumar');
     type('zzz');
-    expect(screen.getByText('No colleague or team by that name can have it.')).toBeTruthy();
+    expect(screen.getByText('No colleague or team with that name can take it.')).toBeTruthy();
     fireEvent.submit(whom());
     expect(page.onHandOver).not.toHaveBeenCalled();
   });

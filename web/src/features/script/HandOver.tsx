@@ -67,7 +67,7 @@ export function HandOver({ id, name, zone, onClose, onHandOver }: Props) {
         <DialogContent sx={{ display: 'grid', gap: 1.5 }}>
           <Field
             label="To whom"
-            placeholder="a few letters; ↑ ↓ choose"
+            placeholder="type a name; ↑ ↓ to choose"
             value={words}
             // Whoever asked for the dialog wants to type the name.
             // eslint-disable-next-line jsx-a11y/no-autofocus
@@ -82,7 +82,7 @@ export function HandOver({ id, name, zone, onClose, onHandOver }: Props) {
           {query.error && <ProblemNote problem={query.error} onRetry={() => void query.refetch()} />}
           <Box
             role="listbox"
-            aria-label="Who can have it"
+            aria-label="Who can take it"
             sx={{ height: 216, overflowY: 'auto', border: 1, borderColor: 'divider' }}
           >
             {shown.map((one) => (
@@ -118,12 +118,12 @@ export function HandOver({ id, name, zone, onClose, onHandOver }: Props) {
               <Box sx={{ p: 1, color: 'text.secondary' }}>
                 {all.length === 0
                   ? 'Nobody else may work on this line.'
-                  : 'No colleague or team by that name can have it.'}
+                  : 'No colleague or team with that name can take it.'}
               </Box>
             )}
           </Box>
           <Field
-            label="Why, in a word; kept as a note"
+            label="Reason (kept as a note)"
             value={why}
             multiline
             maxRows={3}

@@ -1,11 +1,20 @@
-import { Box, Button } from '@mui/material';
+import { Box } from '@mui/material';
 import { useInfiniteQuery } from '@tanstack/react-query';
-import { useMemo } from 'react';
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { memo, useEffect, useLayoutEffect, useMemo, useRef } from 'react';
 import { scriptQuery } from '../../shared/api';
 import { ProblemNote } from '../../shared/ui';
 import { EntryLine } from './EntryLine';
 import { LostText } from './LostText';
 import { firstUnread, printed } from './model/scene';
+import { usePrinting } from './usePrinting';
+
+/** A line of text with its margins, in pixels; longer ones are measured when they are drawn. */
+const LINE_HEIGHT = 30;
+/** Room above the first line, where it says that earlier ones are being read. */
+const ABOVE = 32;
+/** So many lines before the first one drawn, earlier ones are asked for. */
+const AHEAD = 25;
 
 interface Props {
   id: number;
@@ -25,8 +34,11 @@ interface Props {
   numbers: string[];
 }
 
-/** The script itself, to the very first text. It opens at its end and stays there while new lines come. */
-export function Lines({ id, onWriteAgain, onLeave, line, numbers, readBefore, ...shown }: Props) {
+/**
+ * The script itself, to the very first text. It opens at its end and stays there while new lines come; earlier ones are read as one
+ * scrolls up. Only what can be seen is drawn, so that a story of years is as quick as a new one.
+ */
+export const Lines = memo(function Lines({ id, onWriteAgain, onLeave, line, numbers, readBefore, ...shown }: Props) {
   const { zone, me } = shown;
   const query = useInfiniteQuery(scriptQuery(id));
   const lines = useMemo(() => {
@@ -37,44 +49,74 @@ export function Lines({ id, onWriteAgain, onLeave, line, numbers, readBefore, ..
     );
   }, [query.data, zone]);
   const firstNew = useMemo(() => firstUnread(lines, readBefore, me), [lines, readBefore, me]);
+  const scroller = useRef<HTMLDivElement>(null);
+  const printing = usePrinting();
+  const virtual = useVirtualizer({
+    count: lines.length,
+    getScrollElement: () => scroller.current,
+    estimateSize: () => LINE_HEIGHT,
+    getItemKey: (i) => lines[i]?.entry.id ?? i,
+    overscan: printing ? lines.length : 12,
+    anchorTo: 'end',
+    followOnAppend: true,
+    scrollEndThreshold: 40,
+    paddingStart: ABOVE,
+    paddingEnd: 16,
+  });
+  const loaded = query.data !== undefined;
+  useLayoutEffect(() => {
+    if (loaded) virtual.scrollToEnd();
+  }, [loaded, virtual]);
+  const items = virtual.getVirtualItems();
+  const first = items[0]?.index ?? Infinity;
+  const { hasNextPage, isFetchingNextPage, isFetchNextPageError, fetchNextPage } = query;
+  useEffect(() => {
+    if (hasNextPage && !isFetchingNextPage && !isFetchNextPageError && first < AHEAD) void fetchNextPage();
+  }, [hasNextPage, isFetchingNextPage, isFetchNextPageError, fetchNextPage, first]);
   if (query.error && !query.data) return <ProblemNote problem={query.error} onRetry={() => void query.refetch()} />;
   return (
     <Box
+      ref={scroller}
       role="region"
       aria-label="Script"
       // A scrolling region must be reachable by keyboard.
       tabIndex={0}
-      sx={{
-        flex: 1,
-        minHeight: 0,
-        overflowY: 'auto',
-        display: 'flex',
-        flexDirection: 'column-reverse',
-        bgcolor: 'background.paper',
-      }}
+      sx={{ flex: 1, minHeight: 0, overflowY: 'auto', overflowAnchor: 'none', bgcolor: 'background.paper' }}
     >
-      <Box sx={{ pb: 2, pt: 1, mb: 'auto' }}>
-        {query.hasNextPage && (
-          <Box sx={{ textAlign: 'center' }}>
-            <Button onClick={() => void query.fetchNextPage()} disabled={query.isFetchingNextPage}>
-              Earlier lines
-            </Button>
+      {isFetchNextPageError && <ProblemNote problem={query.error} onRetry={() => void fetchNextPage()} />}
+      <Box sx={{ position: 'relative' }} style={{ height: virtual.getTotalSize() }}>
+        {hasNextPage && (
+          <Box sx={{ typography: 'caption', color: 'text.secondary', textAlign: 'center', pt: 1 }}>
+            reading earlier lines …
           </Box>
         )}
-        {lines.map((each) => (
-          <EntryLine key={each.entry.id} line={each} isFirstNew={each.entry.id === firstNew} {...shown}>
-            {each.entry.needsHand && (
-              <LostText
-                entry={each.entry}
-                line={line}
-                numbers={numbers}
-                onWriteAgain={onWriteAgain}
-                onLeave={onLeave}
-              />
-            )}
-          </EntryLine>
-        ))}
+        {items.map((item) => {
+          const each = lines[item.index];
+          return (
+            each && (
+              <Box
+                key={item.key}
+                ref={virtual.measureElement}
+                data-index={item.index}
+                sx={{ position: 'absolute', top: 0, left: 0, right: 0, display: 'flow-root' }}
+                style={{ transform: `translateY(${item.start}px)` }}
+              >
+                <EntryLine line={each} isFirstNew={each.entry.id === firstNew} {...shown}>
+                  {each.entry.needsHand && (
+                    <LostText
+                      entry={each.entry}
+                      line={line}
+                      numbers={numbers}
+                      onWriteAgain={onWriteAgain}
+                      onLeave={onLeave}
+                    />
+                  )}
+                </EntryLine>
+              </Box>
+            )
+          );
+        })}
       </Box>
     </Box>
   );
-}
+});

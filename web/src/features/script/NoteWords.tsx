@@ -43,7 +43,7 @@ export function NoteWords({ note, mine, zone }: Props) {
       <Box sx={{ typography: 'caption', color: 'text.secondary', display: 'flex', gap: 1, alignItems: 'baseline' }}>
         {note.editedAt && (
           <Button sx={{ p: 0, fontSize: 'inherit' }} aria-expanded={trace} onClick={() => setTrace(!trace)}>
-            {note.withdrawn ? 'what it said' : 'changed'}, <Moment at={note.editedAt} zone={zone} />
+            {note.withdrawn ? 'earlier wording' : 'changed'}, <Moment at={note.editedAt} zone={zone} />
           </Button>
         )}
         {mine && !note.withdrawn && (
@@ -62,11 +62,7 @@ export function NoteWords({ note, mine, zone }: Props) {
 function Trace({ note, zone }: { note: Entry; zone: string }) {
   const before = useQuery(traceQuery(note.conversationId, note.id, true));
   return (
-    <Box
-      component="ol"
-      aria-label="What it said before"
-      sx={{ m: 0, pl: 2, typography: 'body2', color: 'text.secondary' }}
-    >
+    <Box component="ol" aria-label="Earlier wording" sx={{ m: 0, pl: 2, typography: 'body2', color: 'text.secondary' }}>
       {before.data?.map((each) => (
         <li key={each.at}>
           <s>{each.words}</s>, until <Moment at={each.at} zone={zone} />
@@ -128,7 +124,7 @@ function NoteForm({ note, onDone }: { note: Entry; onDone: () => void }) {
           Save the note
         </Button>
         <Button disabled={change.isPending} onClick={() => change.mutate(true)}>
-          Withdraw it
+          Withdraw the note
         </Button>
         <Button onClick={onDone}>Undo changes</Button>
       </Box>

@@ -1,6 +1,6 @@
 import { Box } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
-import { memo, useEffect, useRef, useState } from 'react';
+import { memo, useCallback, useEffect, useRef, useState } from 'react';
 import { useLocation } from 'react-router';
 import {
   ApiProblem,
@@ -11,7 +11,7 @@ import {
   teamsQuery,
   topicsQuery,
 } from '../../shared/api';
-import { ProblemNote, useKeys } from '../../shared/ui';
+import { ProblemNote, useKeys, useStable } from '../../shared/ui';
 import { bookSerif } from '../../theme';
 import { type WritingHandle, WritingPlace } from '../writing';
 import { Closed } from './Closed';
@@ -33,6 +33,8 @@ function unfoldedAtFirst(): boolean {
   return left === null ? window.matchMedia('(min-width: 761px)').matches : left === 'no';
 }
 
+const NONE: string[] = [];
+
 interface Props {
   id: number;
   session: Session;
@@ -48,10 +50,13 @@ export const Script = memo(function Script({ id, session, onBack }: Props) {
   const dossier = useQuery({ ...dossierQuery(id), enabled: gone === undefined });
   const lines = useQuery(linesQuery);
   const topics = useQuery(topicsQuery).data ?? [];
-  const teams = useQuery(teamsQuery).data ?? [];
+  const teams = useQuery(teamsQuery).data;
   const conversation = dossier.data?.conversation;
   const name = dossier.data?.customer?.name ?? conversation?.number ?? '';
   const acts = useActs(id, name);
+  const teamName = useCallback((team: number) => teams?.find((each) => each.id === team)?.name ?? 'a team', [teams]);
+  const writeAgain = useStable((words: string, again: number) => writing.current?.begin('REPLY', words, again));
+  const leave = useStable(acts.leave);
   const [asideAnchor, setAsideAnchor] = useState<HTMLElement | null>(null);
   const [handing, setHanding] = useState(false);
   const [busyWriting, setBusyWriting] = useTypedLately();
@@ -110,7 +115,6 @@ export const Script = memo(function Script({ id, session, onBack }: Props) {
   const line = lines.data?.find((each) => each.id === conversation.lineId);
   const zone = line?.zone ?? 'UTC';
   const given = conversation.topics;
-  const teamName = (team: number) => teams.find((each) => each.id === team)?.name ?? 'a team';
   const { summary, left } = dossier.data;
   return (
     <Box
@@ -168,16 +172,17 @@ export const Script = memo(function Script({ id, session, onBack }: Props) {
         </Box>
       ))}
       <Lines
+        key={id}
         id={id}
         zone={zone}
         customer={name}
         me={session.staff.id}
         readBefore={readBefore}
         teamName={teamName}
-        onWriteAgain={(words, again) => writing.current?.begin('REPLY', words, again)}
-        onLeave={acts.leave}
+        onWriteAgain={writeAgain}
+        onLeave={leave}
         line={conversation.lineId}
-        numbers={dossier.data.customer?.otherNumbers ?? []}
+        numbers={dossier.data.customer?.otherNumbers ?? NONE}
       />
       <WritingPlace
         ref={writing}

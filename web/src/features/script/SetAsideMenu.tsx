@@ -32,7 +32,7 @@ export function SetAsideMenu({ id, zone, anchor, onClose, onChoose }: Props) {
     >
       <Box sx={{ flex: 1 }}>{words}</Box>
       <Box className="figures" sx={{ color: 'text.secondary' }}>
-        {at ? moment(new Date(at), now, zone) : offered ? 'not open then' : ''}
+        {at ? moment(new Date(at), now, zone) : offered ? 'closed then' : ''}
       </Box>
     </MenuItem>
   );

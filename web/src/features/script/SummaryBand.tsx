@@ -1,6 +1,7 @@
 import { Box } from '@mui/material';
 import type { ReactNode } from 'react';
 import type { Summary } from '../../shared/api';
+import { duration } from '../../shared/format';
 import { Moment, StaffMark } from '../../shared/ui';
 import { bookSerif } from '../../theme';
 
@@ -38,7 +39,7 @@ export function SummaryBand({ summary, zone, customer }: Props) {
   return (
     <Box
       component="aside"
-      aria-label="Summary of the handing over"
+      aria-label="Hand-over summary"
       sx={{
         px: 2,
         py: 0.75,
@@ -98,10 +99,10 @@ export function SummaryBand({ summary, zone, customer }: Props) {
         <Item name="promised">
           {due ? (
             <>
-              an answer by <Moment at={due} zone={zone} /> (within {promiseMinutes} working min)
+              answer due <Moment at={due} zone={zone} /> (within {duration(promiseMinutes)} of working time)
             </>
           ) : (
-            'nobody waits for an answer now'
+            'nobody is waiting for an answer'
           )}
         </Item>
         {notes.length > 0 && (
@@ -114,7 +115,7 @@ export function SummaryBand({ summary, zone, customer }: Props) {
           </Item>
         )}
         {toGo.length > 0 && (
-          <Item name="still to go">
+          <Item name="still to be sent">
             {toGo.map((text) => (
               <Box key={text.id} sx={quoted}>
                 {text.words}

@@ -21,7 +21,7 @@ export function TopicPicker({ anchor, topics, given, onClose, onToggle }: Props)
       anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}
       transitionDuration={0}
     >
-      <Box role="dialog" aria-label="What it is about" sx={{ p: 1.5, width: 240 }}>
+      <Box role="dialog" aria-label="Topics" sx={{ p: 1.5, width: 240 }}>
         <Autocomplete
           open
           disablePortal
@@ -30,7 +30,7 @@ export function TopicPicker({ anchor, topics, given, onClose, onToggle }: Props)
           options={topics}
           getOptionLabel={(topic) => topic.name}
           getOptionKey={(topic) => topic.id}
-          noOptionsText="The team has no such topic"
+          noOptionsText="No topic with that name"
           onClose={(_, reason) => {
             if (reason === 'escape') onClose();
           }}
@@ -43,7 +43,7 @@ export function TopicPicker({ anchor, topics, given, onClose, onToggle }: Props)
               <Box sx={{ flex: 1 }}>
                 <TopicMark topic={topic} />
               </Box>
-              {given.includes(topic.id) && <Box sx={{ color: 'text.secondary' }}>✓ take off</Box>}
+              {given.includes(topic.id) && <Box sx={{ color: 'text.secondary' }}>✓ remove</Box>}
             </Box>
           )}
           slotProps={{
@@ -52,7 +52,7 @@ export function TopicPicker({ anchor, topics, given, onClose, onToggle }: Props)
           renderInput={(params) => (
             // Whoever asked for the picker wants to type.
             // eslint-disable-next-line jsx-a11y/no-autofocus
-            <Field {...params} autoFocus label="About" placeholder="a few letters" />
+            <Field {...params} autoFocus label="About" placeholder="type a name" />
           )}
         />
       </Box>

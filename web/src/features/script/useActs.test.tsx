@@ -46,7 +46,7 @@ describe('what is done to a conversation', () => {
     press('Send');
     press('Done');
     give();
-    expect((await screen.findByRole('alert')).textContent).toContain('did not go out, so this was not done either');
+    expect((await screen.findByRole('alert')).textContent).toContain('did not go out, so this was not done');
     expect(page.told('POST', '/api/conversations/7/done')).toEqual([]);
     press('Done');
     await waitFor(() => expect(page.told('POST', '/api/conversations/7/done')).toHaveLength(1));

@@ -25,8 +25,7 @@ interface Act {
   movesOn?: boolean;
 }
 
-const NOT_SENT =
-  'The text before it did not go out, so this was not done either. Your words are kept; send them first.';
+const NOT_SENT = 'The last text did not go out, so this was not done. Your words are kept; send them first.';
 
 /** Whether the last text or note to a conversation went out. */
 function wentOut(queries: QueryClient, id: number): boolean {

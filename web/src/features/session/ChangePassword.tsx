@@ -45,7 +45,7 @@ export function ChangePassword() {
           onChange={(e) => setWanted(e.target.value)}
           autoComplete="new-password"
           error={!!why('wanted')}
-          helperText={why('wanted') ?? 'At least 10 characters; a few words in a row do well.'}
+          helperText={why('wanted') ?? 'At least 10 characters. A few words in a row work well.'}
           required
         />
         {problem && problem.fields.length === 0 && (

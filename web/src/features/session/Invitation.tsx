@@ -16,11 +16,11 @@ export function Invitation({ secret, onIn }: { secret: string; onIn: () => void 
       <FrontPage>
         <Typography role="alert">
           {gone
-            ? 'There is no such invitation. Look whether the link is whole, or ask a lead for a new one.'
+            ? 'This invitation is not valid. Check that the link is complete, or ask a lead for a new one.'
             : whom.error.message}
         </Typography>
         <Button href="/" sx={{ mt: 2, px: 0 }}>
-          To the sign-in
+          Go to sign-in
         </Button>
       </FrontPage>
     );
@@ -75,7 +75,7 @@ function Form({ path, staff, onIn }: { path: string; staff: Staff; onIn: () => v
           autoComplete="new-password"
           value={password}
           {...passwordWhy}
-          helperText={passwordWhy.helperText ?? 'At least 10 characters; a few words in a row do well.'}
+          helperText={passwordWhy.helperText ?? 'At least 10 characters. A few words in a row work well.'}
           onChange={(event) => setPassword(event.target.value)}
         />
         {come.error && !told && <ProblemNote problem={come.error} />}

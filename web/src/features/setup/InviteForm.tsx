@@ -48,7 +48,7 @@ export function InviteForm({ onDone }: { onDone: (id: number, link: string | und
         onChange={(event) => setName(event.target.value)}
       />
       <TextField
-        label="Mail address; they sign in with it"
+        label="E-mail address, used to sign in"
         type="email"
         value={email}
         {...whyOf(invite.error, 'email')}
@@ -61,7 +61,7 @@ export function InviteForm({ onDone }: { onDone: (id: number, link: string | und
       </Box>
       <Box>
         <Button type="submit" variant="contained" disabled={invite.isPending}>
-          Mail the invitation
+          Send the invitation
         </Button>
       </Box>
     </Box>

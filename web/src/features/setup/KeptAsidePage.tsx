@@ -19,14 +19,14 @@ export function KeptAsidePage() {
   return (
     <Box sx={{ p: 2, maxWidth: 980 }}>
       <Box component="p" sx={{ mt: 0, color: 'text.secondary', maxWidth: '68ch' }}>
-        Texts from the phone network that could not be taken in are kept here as they came. Mend what stands in the way,
-        a line that is not set up, say, and take them in.
+        Texts from the phone network that could not be shown in the inbox are kept here as they came. Fix the cause, for
+        example a line that is not set up, then add them to the inbox.
       </Box>
       {act.error && <ProblemNote problem={act.error} />}
       <Answered query={kept}>
         {(texts) =>
           texts.length === 0 ? (
-            <p>Nothing is kept aside. Every text was taken in.</p>
+            <p>Nothing is kept aside. Every text reached the inbox.</p>
           ) : (
             <Box component="ul" aria-label="Kept aside" sx={{ listStyle: 'none', m: 0, p: 0 }}>
               {texts.map((text) => (
@@ -39,7 +39,7 @@ export function KeptAsidePage() {
                       {text.why}
                     </Box>
                     <Button variant="outlined" onClick={() => act.mutate({ id: text.id, take: true })}>
-                      Take it in
+                      Add to the inbox
                     </Button>
                     <Button onClick={() => act.mutate({ id: text.id, take: false })}>Remove</Button>
                   </Box>

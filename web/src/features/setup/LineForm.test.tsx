@@ -47,12 +47,12 @@ const save = () => screen.getByRole<HTMLButtonElement>('button', { name: 'Save' 
 describe('setting up a line', () => {
   it('changes nothing until it is saved, and then says how many are due at another time', async () => {
     const page = look({ [SAVE]: { id: 1, reckoned: 12 } });
-    await screen.findByRole('list', { name: 'When a text would be due' });
+    await screen.findByRole('list', { name: 'When an answer would be due' });
     expect(save().disabled).toBe(true);
-    fill(/^Working minutes/, '90');
+    fill(/^Answer within/, '90');
     expect(page.told('PUT', '/api/setup/lines/1')).toEqual([]);
     fireEvent.click(save());
-    expect((await screen.findByRole('status')).textContent).toBe('Saved. 12 conversations are due at another time.');
+    expect((await screen.findByRole('status')).textContent).toBe('Saved. 12 conversations have a new due time.');
     expect(page.told('PUT', '/api/setup/lines/1')).toEqual([{ ...SETUP, promiseMinutes: 90 }]);
     page.again(<LineForm id={1} first={{ ...SETUP, promiseMinutes: 90 }} />);
     expect(save().disabled).toBe(true);
@@ -61,10 +61,10 @@ describe('setting up a line', () => {
 
   it('takes nothing back that a colleague has saved meanwhile', async () => {
     const page = look({ [SAVE]: { id: 1, reckoned: 0 } });
-    fill(/^Working minutes/, '90');
+    fill(/^Answer within/, '90');
     page.again(<LineForm id={1} first={{ ...SETUP, name: 'Harbour desk' }} />);
     expect(field('Name').value).toBe('Harbour desk');
-    expect(field(/^Working minutes/).value).toBe('90');
+    expect(field(/^Answer within/).value).toBe('90');
     fireEvent.click(save());
     await waitFor(() =>
       expect(page.told('PUT', '/api/setup/lines/1')).toEqual([{ ...SETUP, name: 'Harbour desk', promiseMinutes: 90 }]),
@@ -74,15 +74,15 @@ describe('setting up a line', () => {
 
   it('says what a colleague has changed otherwise, and leaves the choice between the two', async () => {
     const page = look();
-    fill(/^Working minutes/, '90');
+    fill(/^Answer within/, '90');
     fill('Name', 'Harbour desk');
     page.again(<LineForm id={1} first={{ ...SETUP, name: 'Harbour desk', promiseMinutes: 45, version: 5 }} />);
-    expect(screen.getByText(/A colleague has changed the promise here meanwhile/)).toBeTruthy();
-    expect(field(/^Working minutes/).value).toBe('90');
+    expect(screen.getByText(/A colleague has changed the promise in the meantime/)).toBeTruthy();
+    expect(field(/^Answer within/).value).toBe('90');
     fireEvent.click(screen.getByRole('button', { name: 'Undo changes' }));
-    expect(field(/^Working minutes/).value).toBe('45');
+    expect(field(/^Answer within/).value).toBe('45');
     expect(screen.queryByText(/meanwhile/)).toBeNull();
-    await screen.findByRole('list', { name: 'When a text would be due' });
+    await screen.findByRole('list', { name: 'When an answer would be due' });
     expect(page.told('PUT', '/api/setup/lines/1')).toEqual([]);
   });
 
@@ -94,14 +94,14 @@ describe('setting up a line', () => {
         { field: 'zone', why: 'There is no time zone “Mars/Olympus”.' },
       ]),
     });
-    fill(/^Working minutes/, '0');
+    fill(/^Answer within/, '0');
     fireEvent.click(save());
     await screen.findByText(/^A promise is between/);
     expect(screen.getByText(/overlap/).getAttribute('role')).toBe('alert');
     expect(screen.getByText(/Mars/)).toBeTruthy();
-    expect(field(/^Working minutes/).value).toBe('0');
+    expect(field(/^Answer within/).value).toBe('0');
     fireEvent.click(screen.getByRole('button', { name: 'Undo changes' }));
-    expect(field(/^Working minutes/).value).toBe('60');
+    expect(field(/^Answer within/).value).toBe('60');
     expect(screen.queryByText(/^A promise is between/)).toBeNull();
   });
 

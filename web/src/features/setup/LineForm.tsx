@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { ApiProblem, type LineSetup, sitesQuery, teamsQuery } from '../../shared/api';
-import { localOf } from '../../shared/format';
+import { duration, localOf } from '../../shared/format';
 import { Blank, Crossed, ProblemNote, useEdits, useNow } from '../../shared/ui';
 import { WeekEditor } from '../../shared/week';
 import { bookSerif } from '../../theme';
@@ -128,7 +128,7 @@ export function LineForm({ id, first }: Props) {
       </Box>
       <FormControlLabel
         control={<Checkbox size="small" checked={line.inUse} onChange={(_, inUse) => change({ inUse })} />}
-        label="In use: texts leave from it. What customers write arrives either way."
+        label="In use: texts can be sent from it. Customers’ texts arrive either way."
       />
       <Part title="New work">
         <LineWork line={line} onChange={change} />
@@ -136,7 +136,7 @@ export function LineForm({ id, first }: Props) {
       <Part title="The promise">
         <Box sx={{ display: 'flex', gap: 2, alignItems: 'flex-end', flexWrap: 'wrap', mb: 1 }}>
           <TextField
-            label="Working minutes within which we answer"
+            label="Answer within (working minutes)"
             type="number"
             value={Number.isNaN(line.promiseMinutes) ? '' : line.promiseMinutes}
             {...text('promiseMinutes')}
@@ -145,8 +145,7 @@ export function LineForm({ id, first }: Props) {
           />
           {hours > 0 && (
             <Box className="figures" sx={{ color: 'text.secondary', pb: 0.5 }}>
-              = {hours} h {line.promiseMinutes % 60 || ''}
-              {line.promiseMinutes % 60 ? ' min' : ''}
+              = {duration(line.promiseMinutes)}
             </Box>
           )}
         </Box>

@@ -6,14 +6,14 @@ import { useNow } from '../../shared/ui';
 
 const A_MINUTE_MS = 60_000;
 
-/** When a text would be due that comes now, tonight, or on Saturday: as the line is drawn here, saved or not. */
+/** When an answer would be due that comes now, tonight, or on Saturday: as the line is drawn here, saved or not. */
 export function LinePreview({ line }: { line: LineSetup }) {
   const now = useNow();
   const minute = Math.floor(now.getTime() / A_MINUTE_MS) * A_MINUTE_MS;
   return (
     <Box
       component="ul"
-      aria-label="When a text would be due"
+      aria-label="When an answer would be due"
       className="figures"
       sx={{ listStyle: 'none', p: 0, m: 0, display: 'grid', gap: 0.25 }}
     >
@@ -56,11 +56,11 @@ function Due({ line, said, at, minute }: DueProps) {
   });
   const due = preview.data?.due;
   const words = preview.error
-    ? 'cannot be said yet'
+    ? 'not known yet'
     : due
       ? `would be due ${moment(new Date(due), now, line.zone)}`
       : preview.data
-        ? 'would never be due: the line does not open'
+        ? 'never due: the line does not open'
         : '…';
   return (
     <li>

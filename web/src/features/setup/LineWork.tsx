@@ -9,10 +9,10 @@ interface Props {
 }
 
 const WAYS: { value: Way; words: string }[] = [
-  { value: 'NOBODY', words: 'is nobody’s until somebody takes it' },
-  { value: 'IN_TURN', words: 'goes to one after the other' },
-  { value: 'LEAST_WAITING', words: 'goes to whoever has least waiting' },
-  { value: 'LAST_OWNER', words: 'goes to whoever had the customer last' },
+  { value: 'NOBODY', words: 'belongs to nobody until a colleague takes it' },
+  { value: 'IN_TURN', words: 'goes to each colleague in turn' },
+  { value: 'LEAST_WAITING', words: 'goes to the colleague with the least waiting' },
+  { value: 'LAST_OWNER', words: 'goes to the colleague who last had the customer' },
 ];
 
 /** How the line gives out what is new, and who sees what on it. */
@@ -23,20 +23,20 @@ export function LineWork({ line, onChange }: Props) {
   return (
     <Box>
       <Box>
-        {'What is new here '}
+        {'New work here '}
         <Blank name="New work" value={way} options={WAYS} onChange={(next) => onChange({ way: next })} />
-        {way !== 'NOBODY' && ', of those who are in and below their own limit.'}
+        {way !== 'NOBODY' && ', among those who are in and below their limit.'}
       </Box>
       {way !== 'NOBODY' && (
         <Box sx={{ mt: 0.5 }}>
-          {'When nobody can get it, tell '}
+          {'If nobody is free, alert '}
           {told.map((id) => (
             <Box component="span" key={id} sx={{ whiteSpace: 'nowrap', mr: 1 }}>
               <strong>{staff.find((one) => one.id === id)?.name}</strong>
               <Box
                 component="button"
                 type="button"
-                aria-label={`Do not tell ${staff.find((one) => one.id === id)?.name ?? ''}`}
+                aria-label={`Stop alerting ${staff.find((one) => one.id === id)?.name ?? ''}`}
                 onClick={() => onChange({ tellOfNobodys: told.filter((each) => each !== id) })}
                 sx={{ border: 0, bgcolor: 'transparent', color: 'text.secondary', cursor: 'pointer', font: 'inherit' }}
               >
@@ -45,7 +45,7 @@ export function LineWork({ line, onChange }: Props) {
             </Box>
           ))}
           <Blank
-            name="Also tell"
+            name="Also alert"
             value={undefined as number | undefined}
             unsaid={told.length === 0 ? 'somebody…' : 'and…'}
             options={staff.filter((one) => !told.includes(one.id)).map((one) => ({ value: one.id, words: one.name }))}

@@ -71,7 +71,7 @@ export function PersonForm({ person, me }: Props) {
             <Button onClick={() => act.mutate({ path: '/invitation' })}>Send a new link</Button>
             {link && (
               <Box sx={{ overflowWrap: 'anywhere' }}>
-                No mail server is set up, so bring them this link yourself: <strong>{link}</strong>
+                No mail server is set up, so give them this link yourself: <strong>{link}</strong>
               </Box>
             )}
           </Box>

@@ -30,15 +30,15 @@ export function RecordPage() {
         >
           Save as a file (CSV)
         </ActButton>
-        <Box sx={{ color: 'text.secondary', typography: 'body2' }}>Nobody can change what stands here.</Box>
+        <Box sx={{ color: 'text.secondary', typography: 'body2' }}>Entries cannot be changed.</Box>
       </Box>
       {record.error && <ProblemNote problem={record.error} onRetry={() => void record.refetch()} />}
       {record.data && changes.length === 0 && (
         <Box sx={{ color: 'text.secondary' }}>
-          {words === '' ? 'Nothing was changed yet.' : 'No change mentions this.'}
+          {words === '' ? 'Nothing was changed yet.' : 'No entries mention this.'}
         </Box>
       )}
-      <Box component="ol" aria-label="The record" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+      <Box component="ol" aria-label="Access log" sx={{ listStyle: 'none', m: 0, p: 0 }}>
         {changes.map((change) => (
           <ChangeLine
             key={change.id}

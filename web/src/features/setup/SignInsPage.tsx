@@ -43,7 +43,7 @@ export function SignInsPage() {
               <Moment at={one.at} zone={zone} />
             </Box>
             <Box sx={{ overflowWrap: 'anywhere' }}>
-              {staff.find((each) => each.id === one.staffId)?.name ?? 'a name nobody has'}
+              {staff.find((each) => each.id === one.staffId)?.name ?? 'unknown name'}
             </Box>
             <Box sx={{ color: one.outcome === 'IN' ? 'text.primary' : 'error.main' }}>
               {OUTCOMES[one.outcome]}

@@ -27,7 +27,7 @@ export function SitesPage() {
           ))
         }
       </Answered>
-      <NameForm id={undefined} name="" hint="another place of business" />
+      <NameForm id={undefined} name="" hint="name of the site" />
     </Box>
   );
 }

@@ -6,7 +6,7 @@ import { COLOURS, setupOf } from './model/topics';
 import { useSetUpChange } from './useSetUpChange';
 
 const FIELDS: Partial<Record<keyof TopicSetup, string>> = {
-  name: 'the word',
+  name: 'the name',
   colour: 'the colour',
   promiseMinutes: 'the promise',
 };
@@ -56,7 +56,7 @@ export function TopicForm({ topic, team, others, free, onDone }: Props) {
         <TextField
           label="Promise in working minutes"
           type="number"
-          placeholder="as its line"
+          placeholder="as the line"
           value={setup.promiseMinutes ?? ''}
           onChange={(event) => {
             const { value } = event.target;
@@ -85,7 +85,7 @@ export function TopicForm({ topic, team, others, free, onDone }: Props) {
       <Crossed what={edits.crossed.flatMap((field) => FIELDS[field] ?? [])} leave="Cancel" />
       {topic?.retired && (
         <Box role="status" sx={{ color: 'warning.main' }}>
-          A colleague has retired this topic meanwhile. Saving leaves it retired; it can be brought back below.
+          A colleague has retired this topic. Saving keeps it retired; you can bring it back below.
         </Box>
       )}
       {change.error && <ProblemNote problem={change.error} />}

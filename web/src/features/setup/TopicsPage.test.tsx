@@ -19,8 +19,8 @@ describe('the topics of a team', () => {
   it('say what they promise, and what became of those that are retired', async () => {
     look();
     const list = await screen.findByRole('region', { name: 'Topics of Harbour office' });
-    await within(list).findByText('answered within 240 min');
-    expect(within(list).getByText('as its line promises')).toBeTruthy();
+    await within(list).findByText('answered within 4 h');
+    expect(within(list).getByText('as the line promises')).toBeTruthy();
     expect(list.textContent).toContain('mooring, now berths');
   });
 
@@ -30,7 +30,7 @@ describe('the topics of a team', () => {
     const form = screen.getByRole('form', { name: 'Change berths' });
     fireEvent.change(within(form).getByLabelText('Promise in working minutes'), { target: { value: '90' } });
     fireEvent.click(within(form).getByRole('button', { name: 'Save' }));
-    expect((await screen.findByRole('status')).textContent).toBe('Saved. 12 conversations are due at another time.');
+    expect((await screen.findByRole('status')).textContent).toBe('Saved. 12 conversations have a new due time.');
     expect(screen.queryByRole('form')).toBeNull();
     expect(page.told('PUT', '/api/setup/topics/1')).toEqual([
       { name: 'berths', colour: 'PINE', promiseMinutes: 90, retired: false, version: 4 },
@@ -46,8 +46,8 @@ describe('the topics of a team', () => {
     fireEvent.change(within(form).getByLabelText('Topic'), { target: { value: 'berths and bollards' } });
     page.answers['GET /api/topics'] = [{ ...berths, name: 'quays', retired: true, version: 5 }, repairs];
     fireEvent.click(within(form).getByRole('button', { name: 'Save' }));
-    await screen.findByText(/A colleague has retired this topic meanwhile/);
-    expect(screen.getByText(/A colleague has changed the word here meanwhile/)).toBeTruthy();
+    await screen.findByText(/A colleague has retired this topic/);
+    expect(screen.getByText(/A colleague has changed the name in the meantime/)).toBeTruthy();
     expect(screen.getByLabelText<HTMLInputElement>('Topic').value).toBe('berths and bollards');
     page.answers['PUT /api/setup/topics/1'] = { id: 1, reckoned: 0 };
     fireEvent.click(screen.getByRole('button', { name: 'Save' }));
@@ -80,12 +80,12 @@ describe('the topics of a team', () => {
     fireEvent.click(await screen.findByRole('button', { name: 'Change repairs' }));
     fireEvent.click(screen.getByRole('button', { name: /^Merge into/ }));
     fireEvent.click(screen.getByRole('menuitem', { name: 'berths' }));
-    expect((await screen.findByRole('status')).textContent).toBe('Saved. Nothing is due at another time for it.');
+    expect((await screen.findByRole('status')).textContent).toBe('Saved. No due times changed.');
     fireEvent.click(screen.getByRole('button', { name: 'Change repairs' }));
     fireEvent.click(screen.getByRole('button', { name: 'Retire' }));
-    await screen.findByText('Saved. 1 conversation is due at another time.');
+    await screen.findByText('Saved. 1 conversation has a new due time.');
     fireEvent.click(screen.getByRole('button', { name: 'Bring back mooring' }));
-    await screen.findByText('Saved. Nothing is due at another time for it.');
+    await screen.findByText('Saved. No due times changed.');
     expect(page.told('POST', '/api/setup/topics/2/merge')).toEqual([{ into: 1 }]);
     expect(page.told('PUT', '/api/setup/topics/2')).toMatchObject([{ retired: true, promiseMinutes: 240 }]);
     expect(page.told('PUT', '/api/setup/topics/3')).toMatchObject([{ name: 'mooring', retired: false }]);

@@ -2,6 +2,7 @@ import { Box, Button } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { type Team, teamsQuery, type Topic, topicsQuery } from '../../shared/api';
+import { duration } from '../../shared/format';
 import { Answered, ProblemNote, TopicMark } from '../../shared/ui';
 import { bookSerif } from '../../theme';
 import { freeColour, setupOf } from './model/topics';
@@ -48,9 +49,7 @@ function TeamTopics({ team, topics }: { team: Team; topics: Topic[] }) {
         {team.name}
       </Box>
       {topics.length === 0 && editing === undefined && (
-        <Box sx={{ color: 'text.secondary' }}>
-          No topics yet. A handful of words is enough: what people write about.
-        </Box>
+        <Box sx={{ color: 'text.secondary' }}>No topics yet. A handful is enough: what people write about.</Box>
       )}
       {rows.map((topic) =>
         editing === topic.id ? (
@@ -64,7 +63,7 @@ function TeamTopics({ team, topics }: { team: Team; topics: Topic[] }) {
               <TopicMark topic={topic} />
             </Box>
             <Box className="figures" sx={{ color: 'text.secondary', typography: 'body2' }}>
-              {topic.promiseMinutes ? `answered within ${topic.promiseMinutes} min` : 'as its line promises'}
+              {topic.promiseMinutes ? `answered within ${duration(topic.promiseMinutes)}` : 'as the line promises'}
             </Box>
             <Button aria-label={`Change ${topic.name}`} onClick={() => setEditing(topic.id)}>
               Change

@@ -4,10 +4,10 @@ export interface Outcome {
   reckoned: number;
 }
 
-/** "Saved. 12 conversations are due at another time." */
+/** "Saved. 12 conversations have a new due time." */
 export function outcomeWords({ reckoned }: Outcome): string {
-  if (reckoned === 0) return 'Saved. Nothing is due at another time for it.';
+  if (reckoned === 0) return 'Saved. No due times changed.';
   return reckoned === 1
-    ? 'Saved. 1 conversation is due at another time.'
-    : `Saved. ${reckoned} conversations are due at another time.`;
+    ? 'Saved. 1 conversation has a new due time.'
+    : `Saved. ${reckoned} conversations have a new due time.`;
 }

@@ -68,15 +68,15 @@ describe('several at once', () => {
     fireEvent.change(await screen.findByRole('textbox', { name: /^The text/ }), {
       target: { value: 'Low water on Friday.' },
     });
-    fireEvent.click(screen.getByRole('button', { name: 'Look who gets it' }));
+    fireEvent.click(screen.getByRole('button', { name: 'See who gets it' }));
     const dialog = await screen.findByRole('dialog', { name: 'Send the text' });
-    await within(dialog).findByText('This is done to 2 conversations. 1 conversation will be skipped:');
+    await within(dialog).findByText('This applies to 2 conversations. 1 conversation will be skipped:');
     expect(within(dialog).getByRole('list', { name: 'Skipped' }).textContent).toContain('GULLWATCH: This sender');
     expect(page.told('POST', '/api/several')).toEqual([]);
 
     fireEvent.click(within(dialog).getByRole('button', { name: 'Send 2 texts, 2 parts' }));
     await within(dialog).findByText('1 of 2…');
-    await within(dialog).findByText(/^Done to 2 conversations\. Skipped:/);
+    await within(dialog).findByText(/^Done for 2 conversations\. Skipped:/);
     expect(page.told('POST', '/api/several')).toEqual([
       { act: { ids: [3, 4, 9], what: 'TEXT', words: 'Low water on Friday.' }, reference: expect.any(String) as string },
     ]);
@@ -97,7 +97,7 @@ describe('several at once', () => {
     });
     key('r');
     await screen.findByDisplayValue('Low water on Friday.');
-    fireEvent.click(screen.getByRole('button', { name: 'Look who gets it' }));
+    fireEvent.click(screen.getByRole('button', { name: 'See who gets it' }));
     fireEvent.click(await screen.findByRole('button', { name: 'Send 1 text, 1 part' }));
     expect((await screen.findByRole('list', { name: 'Not delivered' })).textContent).toContain('GULLWATCH');
     expect(page.told('POST', '/api/several')).toEqual([
@@ -133,7 +133,7 @@ describe('several at once', () => {
     key('b');
     expect(screen.getAllByRole('menuitem').map((item) => item.textContent)).toEqual(['berths', 'repairs']);
     fireEvent.click(screen.getByRole('menuitem', { name: 'repairs' }));
-    await screen.findByRole('button', { name: 'Give it to 3' });
+    await screen.findByRole('button', { name: 'Add it to 3' });
     expect(asked[0]?.body).toEqual({ ids: [3, 4, 9], what: 'TOPIC', topicId: 2 });
     fireEvent.click(screen.getByRole('button', { name: 'Cancel' }));
 
@@ -143,7 +143,7 @@ describe('several at once', () => {
     fireEvent.change(time, { target: { value: '2026-06-09T14:00' } });
     expect(screen.getByText('That time has passed already.')).toBeTruthy();
     fireEvent.change(time, { target: { value: '2026-06-10T08:30' } });
-    fireEvent.click(screen.getByRole('button', { name: 'Go on' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Continue' }));
     await screen.findByRole('button', { name: 'Set 3 aside' });
     expect(asked[1]?.body).toEqual({ ids: [3, 4, 9], what: 'SET_ASIDE', moment: 'AT', at: '2026-06-10T13:30:00.000Z' });
     expect(page.told('POST', '/api/several')).toEqual([]);

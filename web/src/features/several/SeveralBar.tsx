@@ -61,7 +61,7 @@ export function SeveralBar({ chosen, count, total, zone, topics, onAll, onClear 
     <Box
       ref={bar}
       role="toolbar"
-      aria-label="Chosen conversations"
+      aria-label="Selected conversations"
       sx={{
         borderTop: 1,
         borderColor: 'divider',
@@ -120,7 +120,7 @@ export function SeveralBar({ chosen, count, total, zone, topics, onAll, onClear 
       {ownTime && (
         <TimeDialog
           title="Set aside until"
-          act="Go on"
+          act="Continue"
           zone={zone}
           now={now}
           onClose={() => setOwnTime(false)}

@@ -14,7 +14,7 @@ interface Props {
 }
 
 const TITLES = {
-  TOPIC: 'Give them the topic',
+  TOPIC: 'Add the topic',
   SET_ASIDE: 'Set them aside',
   DONE: 'Finish them',
   TEXT: 'Send the text',
@@ -28,7 +28,7 @@ function many(count: number, of = 'conversation'): string {
 function goWords(act: SeveralAct, check: SeveralCheck): string {
   switch (act.what) {
     case 'TOPIC':
-      return `Give it to ${check.will}`;
+      return `Add it to ${check.will}`;
     case 'SET_ASIDE':
       return `Set ${check.will} aside`;
     case 'DONE':
@@ -69,20 +69,20 @@ export function SeveralDialog({ act, reference, onBegun, onClose }: Props) {
         {(check.error ?? begin.error) && <ProblemNote problem={check.error ?? begin.error} />}
         {!result && coming && (
           <p>
-            {coming.will === 0 ? 'There is nothing to do.' : `This is done to ${many(coming.will)}.`}
+            {coming.will === 0 ? 'There is nothing to do.' : `This applies to ${many(coming.will)}.`}
             {skipped.length > 0 && ` ${many(skipped.length)} will be skipped:`}
           </p>
         )}
         {result && (
           <p role="status">
-            {running ? `${result.done} of ${result.total - skipped.length}…` : `Done to ${many(result.done)}.`}
+            {running ? `${result.done} of ${result.total - skipped.length}…` : `Done for ${many(result.done)}.`}
             {finished && skipped.length > 0 && ` Skipped:`}
           </p>
         )}
         {running && (
           <LinearProgress
             variant="determinate"
-            aria-label="How far it is"
+            aria-label="Progress"
             value={result ? (100 * result.done) / Math.max(1, result.total - skipped.length) : 0}
           />
         )}

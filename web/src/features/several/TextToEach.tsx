@@ -31,7 +31,7 @@ export function TextToEach({ count, words, onWrite, onClose, onText }: Props) {
       <DialogActions>
         <Button onClick={onClose}>Cancel</Button>
         <Button variant="contained" disabled={words.trim() === ''} onClick={onText}>
-          Look who gets it
+          See who gets it
         </Button>
       </DialogActions>
     </Dialog>

@@ -6,7 +6,7 @@ import { offerUndo, tellOwnAct } from '../../shared/ui';
 /** How often one looks how far it has come. */
 const LOOK_MS = 300;
 
-const DONE_WORDS = { TOPIC: 'Topic given', SET_ASIDE: 'Set aside', DONE: 'Done', TEXT: 'Texts sent' };
+const DONE_WORDS = { TOPIC: 'Topic added', SET_ASIDE: 'Set aside', DONE: 'Done', TEXT: 'Texts sent' };
 
 /** Looks at what an act on several would come to, then does it and follows it to its end. */
 export function useSeveral(act: SeveralAct, given?: string, onBegun?: () => void) {

@@ -57,7 +57,7 @@ describe('writing to someone', () => {
     fireEvent.change(screen.getByLabelText('Name, if you know it'), { target: { value: 'Ada Brandt' } });
     enter();
     await waitFor(() => expect(page.opened()).toHaveLength(2));
-    fireEvent.click(screen.getByRole('checkbox', { name: /^Nobody we know holds \(312\) 555-0177/ }));
+    fireEvent.click(screen.getByRole('checkbox', { name: /^\(312\) 555-0177 is new/ }));
     enter();
     await waitFor(() => expect(page.opened()).toHaveLength(3));
     expect(page.opened()).toMatchObject([
@@ -87,12 +87,12 @@ describe('writing to someone', () => {
 
   it('says so to somebody who answers on no line', async () => {
     begin({ people: [] }, { 'GET /api/write-to/lines': [] });
-    expect(await screen.findByText(/^There is no line in use that you answer on/)).toBeTruthy();
+    expect(await screen.findByText(/^You have no line to write from/)).toBeTruthy();
   });
 
   it.each([
-    ['312 555 01', /not a valid phone number in the country of this line/],
-    ['nobody', /^Nobody is called so/],
+    ['312 555 01', /Not a valid phone number in the country of this line/],
+    ['nobody', /^No customer with that name/],
   ])('says of %s what one can do', async (words, said) => {
     begin({ people: [] });
     await screen.findByRole('button', { name: /Dock office/ });

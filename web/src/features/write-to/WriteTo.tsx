@@ -110,7 +110,7 @@ export function WriteTo({ carry, onClose }: Props) {
                   onClick={() => goOn(person.address)}
                   sx={{ gap: 1.5, px: 1, alignItems: 'baseline', whiteSpace: 'normal' }}
                 >
-                  <Box sx={{ fontWeight: 650 }}>{person.name ?? 'nobody we know'}</Box>
+                  <Box sx={{ fontWeight: 650 }}>{person.name ?? 'unknown number'}</Box>
                   <Box className="figures">{person.number}</Box>
                   <Box sx={{ flex: 1, color: 'text.secondary', typography: 'caption' }}>{person.detail}</Box>
                   <Box sx={{ color: 'text.secondary', typography: 'caption' }}>
@@ -128,7 +128,7 @@ export function WriteTo({ carry, onClose }: Props) {
                 control={
                   <Checkbox checked={makeCustomer} onChange={(_, checked) => setMakeCustomer(checked)} size="small" />
                 }
-                label={`Nobody we know holds ${found?.shownNumber ?? typed}. Make them a customer.`}
+                label={`${found?.shownNumber ?? typed} is new. Add it as a customer.`}
               />
               {makeCustomer && (
                 <Field
@@ -146,13 +146,13 @@ export function WriteTo({ carry, onClose }: Props) {
           {!typed && people.length === 0 && words.trim() !== '' && found && (
             <Box sx={{ color: 'text.secondary', typography: 'body2' }}>
               {digits >= 7
-                ? 'Nobody has this number, and it is not a valid phone number in the country of this line. Please check its digits.'
-                : 'Nobody is called so. Type the whole number to write to someone new.'}
+                ? 'Not a valid phone number in the country of this line. Please check the digits.'
+                : 'No customer with that name. Type the whole number to write to someone new.'}
             </Box>
           )}
           {mine.data?.length === 0 && (
             <Box sx={{ color: 'text.secondary', typography: 'body2' }}>
-              There is no line in use that you answer on, so none to write from. A lead can change that.
+              You have no line to write from. A team lead can change that.
             </Box>
           )}
           {(open.error ?? mine.error) && <ProblemNote problem={open.error ?? mine.error} />}

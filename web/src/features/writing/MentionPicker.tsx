@@ -55,7 +55,7 @@ export function MentionPicker({ field, words, onWrite }: Props) {
   return (
     <Box
       role="group"
-      aria-label="Colleagues this may name"
+      aria-label="Colleagues to mention"
       sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', typography: 'body2', pt: 0.5 }}
     >
       {found.map((one, i) => (

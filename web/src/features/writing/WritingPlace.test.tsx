@@ -106,7 +106,7 @@ describe('the writing place', () => {
     expect(await screen.findByText(/Priya Nandakumar answered meanwhile/)).toBeTruthy();
     expect(paper().value).toBe('Yes.');
     expect(page.onFinish).not.toHaveBeenCalled();
-    fireEvent.click(screen.getByRole('button', { name: 'Send mine as well' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Send mine too' }));
     await waitFor(() => expect(paper().value).toBe(''));
     expect(page.onFinish).toHaveBeenCalledTimes(1);
     const [first, second] = page.told('POST', '/api/conversations/7/texts') as { reference: string; seen?: number }[];
@@ -141,7 +141,7 @@ describe('the writing place', () => {
     write('Ask @pri');
     paper().setSelectionRange(8, 8);
     act(() => void document.dispatchEvent(new Event('selectionchange')));
-    expect(await screen.findByRole('group', { name: 'Colleagues this may name' })).toBeTruthy();
+    expect(await screen.findByRole('group', { name: 'Colleagues to mention' })).toBeTruthy();
     press('Tab');
     expect(paper().value).toBe('Ask @Priya Nandakumar ');
     send();

@@ -96,7 +96,7 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting }: Pr
 
   const isNote = paper === 'NOTE';
   const hint = isNote
-    ? 'For the team only, never sent. @ and a name tells a colleague.'
+    ? 'For the team only, never sent. Type @ and a name to notify a colleague.'
     : `From ${line?.name ?? '…'} to ${conversation.number}`;
   return (
     <Box
@@ -186,7 +186,7 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting }: Pr
       {send.error && (
         <ProblemNote
           problem={send.error}
-          retry={answeredMeanwhile(send.error) ? 'Send mine as well' : undefined}
+          retry={answeredMeanwhile(send.error) ? 'Send mine too' : undefined}
           onRetry={() => go(send.variables?.finish !== undefined, answeredMeanwhile(send.error))}
         />
       )}

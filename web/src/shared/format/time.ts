@@ -1,16 +1,29 @@
 /** Times as people say them, in the zone of the line they belong to. */
 
+const made = new Map<string, Intl.DateTimeFormat>();
+
+/** Making a format takes a hundred times as long as using one. */
+function format(locale: string, zone: string, name: string, options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat {
+  const key = `${locale} ${zone} ${name}`;
+  let found = made.get(key);
+  if (!found) {
+    found = new Intl.DateTimeFormat(locale, { timeZone: zone, ...options });
+    made.set(key, found);
+  }
+  return found;
+}
+
 function parts(at: Date, zone: string, options: Intl.DateTimeFormatOptions): string {
-  return new Intl.DateTimeFormat('en-US', { timeZone: zone, ...options }).format(at);
+  return format('en-US', zone, JSON.stringify(options), options).format(at);
 }
 
 function dayKey(at: Date, zone: string): string {
-  return new Intl.DateTimeFormat('en-CA', { timeZone: zone }).format(at);
+  return format('en-CA', zone, 'day', {}).format(at);
 }
 
 /** "14:05" */
 export function clock(at: Date, zone: string): string {
-  return new Intl.DateTimeFormat('en-GB', { timeZone: zone, hour: '2-digit', minute: '2-digit' }).format(at);
+  return format('en-GB', zone, 'clock', { hour: '2-digit', minute: '2-digit' }).format(at);
 }
 
 /** "today", "yesterday", "tomorrow", "Tue 9 Jun", and with the year when it is another. */
@@ -42,6 +55,13 @@ export function span(from: Date, to: Date): string {
   if (minutes < 24 * 60) return `${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, '0')}`;
   const days = Math.floor(minutes / (24 * 60));
   return days === 1 ? '1 day' : `${days} days`;
+}
+
+/** "45 min", "4 h", "1 h 30": a length of time in minutes. */
+export function duration(minutes: number): string {
+  if (minutes < 60) return `${minutes} min`;
+  const rest = minutes % 60;
+  return `${Math.floor(minutes / 60)} h${rest === 0 ? '' : ` ${String(rest).padStart(2, '0')}`}`;
 }
 
 /** How urgent an answer is. */

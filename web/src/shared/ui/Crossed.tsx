@@ -5,7 +5,7 @@ export function Crossed({ what, leave = 'Undo changes' }: { what: string[]; leav
   if (what.length === 0) return null;
   return (
     <Box role="status" sx={{ color: 'warning.main', flexBasis: '100%' }}>
-      A colleague has changed {new Intl.ListFormat('en').format(what)} here meanwhile. Saving keeps what stands here; “
+      A colleague has changed {new Intl.ListFormat('en').format(what)} in the meantime. Saving keeps your version; “
       {leave}” takes theirs.
     </Box>
   );

@@ -1,7 +1,7 @@
 import { type ReactNode, useEffect, useState } from 'react';
 import { NowContext } from './now';
 
-const EVERY_MS = 5_000;
+const MINUTE_MS = 60_000;
 
 interface Props {
   /** The server's time at `readAt`. */
@@ -14,11 +14,26 @@ interface Props {
 
 export function NowProvider({ serverNow, readAt, runs, children }: Props) {
   const [now, setNow] = useState(() => new Date(serverNow));
+  const [told, setTold] = useState(serverNow);
+  if (told !== serverNow) {
+    setTold(serverNow);
+    setNow(new Date(serverNow));
+  }
   useEffect(() => {
     if (!runs) return undefined;
     const offset = new Date(serverNow).getTime() - readAt;
-    const timer = setInterval(() => setNow(new Date(Date.now() + offset)), EVERY_MS);
-    return () => clearInterval(timer);
+    let timer: ReturnType<typeof setTimeout>;
+    // At each full minute of the server's clock, when what is shown of it changes.
+    const wait = () => {
+      const time = Date.now() + offset;
+      timer = setTimeout(tick, MINUTE_MS - (time % MINUTE_MS) + 5);
+    };
+    const tick = () => {
+      setNow(new Date(Date.now() + offset));
+      wait();
+    };
+    wait();
+    return () => clearTimeout(timer);
   }, [serverNow, readAt, runs]);
   return <NowContext.Provider value={now}>{children}</NowContext.Provider>;
 }

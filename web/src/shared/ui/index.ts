@@ -6,6 +6,7 @@ export { isAsked, isTyping, useKeys } from './keys';
 export { MeContext, refusal, useMe, useRefusal } from './me';
 export { Moment } from './Moment';
 export { useNow } from './now';
+export { useStable } from './useStable';
 export { NowProvider } from './NowProvider';
 export { OwnerMark } from './OwnerMark';
 export { ProblemNote } from './ProblemNote';

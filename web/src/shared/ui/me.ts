@@ -16,8 +16,8 @@ const WORDS: Record<Act, string> = {
   SEND_TO_MANY: 'text many customers at once',
   EXPORT: 'export',
   CHANGE_TEMPLATES: 'change templates',
-  REMOVE_FOR_GOOD: 'remove for good',
-  LEAD: 'do what a lead does',
+  REMOVE_FOR_GOOD: 'delete for good',
+  LEAD: 'do what a lead can do',
 };
 
 /** Why somebody may not, and who can allow it; empty when they may. */

@@ -46,7 +46,7 @@ describe('how long it stands so', () => {
 });
 
 describe('arrow keys', () => {
-  it('walk the list and stop at its ends', () => {
+  it('move through the list and stop at its ends', () => {
     expect(step([4, 7, 9], undefined, 1)).toBe(4);
     expect(step([4, 7, 9], undefined, -1)).toBe(9);
     expect(step([4, 7, 9], 4, 1)).toBe(7);

@@ -42,5 +42,5 @@ function longestRise(sequence: number[]): number {
 
 /** "3 changes wait" */
 export function waitingWords(waiting: number): string {
-  return waiting === 1 ? '1 change waits' : `${waiting} changes wait`;
+  return waiting === 1 ? '1 new change' : `${waiting} new changes`;
 }

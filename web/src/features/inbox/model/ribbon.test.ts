@@ -52,7 +52,7 @@ describe('the time ribbon', () => {
   });
 
   it.each([
-    [[], undefined, 'Nobody waits on us.'],
+    [[], undefined, 'Nobody is waiting for us.'],
     [[-60, -1, 30, 3600, 3601], '14:20', '2 late, 2 within the hour, 1 later, next promise 14:20'],
     [[4000], '16:00', 'nothing late, 1 later, next promise 16:00'],
   ])('says in words what it shows: %s', (seconds, next, words) => {

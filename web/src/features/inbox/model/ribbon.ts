@@ -133,7 +133,7 @@ export function spacing(of: number, room: number, mark: number): number {
 
 /** "3 late, 5 within the hour, next promise 14:20" */
 export function ribbonWords(secondsLeft: number[], nextDue: string | undefined): string {
-  if (secondsLeft.length === 0) return 'Nobody waits on us.';
+  if (secondsLeft.length === 0) return 'Nobody is waiting for us.';
   const late = secondsLeft.filter((seconds) => seconds < 0).length;
   const hour = secondsLeft.filter((seconds) => seconds >= 0 && seconds <= HOUR).length;
   const later = secondsLeft.length - late - hour;

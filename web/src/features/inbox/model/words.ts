@@ -1,16 +1,10 @@
 import type { Days, Left, Sentence, Whose } from '../../../shared/sentence';
+import { duration } from '../../../shared/format';
 
 /** How the parts of a sentence are said. */
 
-function minutes(count: number): string {
-  const hours = Math.floor(count / 60);
-  const rest = count % 60;
-  if (hours === 0) return `${rest} min`;
-  return rest === 0 ? `${hours} h` : `${hours} h ${String(rest).padStart(2, '0')}`;
-}
-
 function end(count: number): string {
-  return count < 0 ? `late ${minutes(-count)}` : minutes(count);
+  return count < 0 ? `late ${duration(-count)}` : duration(count);
 }
 
 /** "late", "less than 15 min left", "15 min to 1 h left" */
@@ -18,11 +12,11 @@ export function leftWords(left: Left): string {
   const { from, to } = left;
   if (from === undefined && to === 0) return 'late';
   if (from === undefined && to !== undefined)
-    return to < 0 ? `more than ${minutes(-to)} late` : `less than ${end(to)} left`;
+    return to < 0 ? `more than ${duration(-to)} late` : `less than ${end(to)} left`;
   if (to === undefined && from !== undefined)
-    return from < 0 ? `no more than ${minutes(-from)} late` : `at least ${end(from)} left`;
+    return from < 0 ? `no more than ${duration(-from)} late` : `at least ${end(from)} left`;
   if (from !== undefined && to !== undefined && to <= 0)
-    return `${end(from)} to ${to === 0 ? 'due now' : minutes(-to)}`;
+    return `${end(from)} to ${to === 0 ? 'due now' : duration(-to)}`;
   return `${end(from ?? 0)} to ${end(to ?? 0)} left`;
 }
 

@@ -3,7 +3,7 @@ import type { Notice, NoticeKind } from '../../../shared/api/types';
 const KINDS: Record<NoticeKind, string> = {
   MINE: 'yours',
   NOBODYS: 'nobody’s yet',
-  MENTION: 'names you',
+  MENTION: 'mentions you',
   UNDELIVERED: 'not delivered',
   SOON: 'due soon',
   LATE: 'late',

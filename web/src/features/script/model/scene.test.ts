@@ -60,9 +60,9 @@ describe('the script', () => {
     ['SET_ASIDE', '2026-06-10T12:00:00Z', 'Priya Nandakumar sets it aside until tomorrow 07:00.'],
     ['SET_ASIDE', undefined, 'Priya Nandakumar sets it aside until the customer writes.'],
     ['BACK', 'CUSTOMER_WROTE', 'It is back: the customer wrote.'],
-    ['BACK', 'TAKEN_UP', 'Priya Nandakumar takes it up again.'],
+    ['BACK', 'TAKEN_UP', 'Priya Nandakumar brings it back.'],
     ['TOPIC_ADDED', 'berths', 'About berths, says Priya Nandakumar.'],
-    ['UNDONE', 'DONE', 'Priya Nandakumar takes back done.'],
+    ['UNDONE', 'DONE', 'Priya Nandakumar undoes done.'],
   ] as const)('tells %s as a stage direction', (event, words, said) => {
     const now = new Date('2026-06-09T19:05:00Z');
     const told = entry(1, '', 'EVENT', { event, speaker: priya, ...(words ? { words } : {}) });

@@ -34,9 +34,9 @@ const TAKEN_BACK: Record<string, string> = {
   HANDED_OVER: 'handing it over',
   DONE: 'done',
   DONE_UNANSWERED: 'done',
-  REOPENED: 'opening it again',
+  REOPENED: 'reopening it',
   SET_ASIDE: 'setting it aside',
-  BACK: 'taking it up',
+  BACK: 'bringing it back',
   NO_ANSWER_NEEDED: '“no answer needed”',
   LEFT_UNDELIVERED: 'leaving the text that was not delivered',
   TOPIC_ADDED: 'the topic',
@@ -68,13 +68,13 @@ export function direction(
     case 'DONE_UNANSWERED':
       return `Done without an answer, by ${who}.`;
     case 'REOPENED':
-      return `${who} opens it again.`;
+      return `${who} reopens it.`;
     case 'SET_ASIDE':
       return entry.words
         ? `${who} sets it aside until ${moment(new Date(entry.words), now, zone)}.`
         : `${who} sets it aside until the customer writes.`;
     case 'BACK':
-      return BACK[entry.words ?? ''] ?? `${who} takes it up again.`;
+      return BACK[entry.words ?? ''] ?? `${who} brings it back.`;
     case 'NO_ANSWER_NEEDED':
       return `No answer needed, says ${who}.`;
     case 'LEFT_UNDELIVERED':
@@ -86,7 +86,7 @@ export function direction(
     case 'TOPIC_REMOVED':
       return `Not about ${entry.words ?? ''}, says ${who}.`;
     case 'UNDONE':
-      return `${who} takes back ${TAKEN_BACK[entry.words ?? ''] ?? 'that'}.`;
+      return `${who} undoes ${TAKEN_BACK[entry.words ?? ''] ?? 'that'}.`;
     case undefined:
       return '';
   }

@@ -1,16 +1,13 @@
 import type { EscalationStep } from '../../../shared/api/types';
+import { duration } from '../../../shared/format';
 
 /** Steps that are offered, in working minutes after the promise is due. */
 export const AFTER = [-60, -30, -15, -5, 0, 15, 30, 60, 120, 240, 480];
 
-function time(minutes: number): string {
-  return minutes % 60 === 0 ? `${minutes / 60} h` : `${minutes} min`;
-}
-
 /** As it goes on after "when an answer is". */
 export function afterWords(minutes: number): string {
   if (minutes === 0) return 'late';
-  return minutes < 0 ? `due in ${time(-minutes)}` : `late by ${time(minutes)}`;
+  return minutes < 0 ? `due in ${duration(-minutes)}` : `late by ${duration(minutes)}`;
 }
 
 export function toldKey({ told, staffId }: EscalationStep): string {

@@ -1,9 +1,9 @@
 import type { Permission, Person, Role } from '../../../shared/api/types';
 
 export const ROLES: { value: Role; words: string; means: string }[] = [
-  { value: 'LEAD', words: 'lead', means: 'sets up lines and people, and moves anybody’s work' },
+  { value: 'LEAD', words: 'lead', means: 'sets up lines and people, and can move everyone’s work' },
   { value: 'STAFF', words: 'staff', means: 'works with customers' },
-  { value: 'VIEWER', words: 'viewer', means: 'reads, and changes nothing' },
+  { value: 'VIEWER', words: 'viewer', means: 'can read, but not change anything' },
 ];
 
 export const PERMISSIONS: { value: Permission; words: string }[] = [
@@ -12,7 +12,7 @@ export const PERMISSIONS: { value: Permission; words: string }[] = [
   { value: 'EXPORT', words: 'export' },
   { value: 'CHANGE_TEMPLATES', words: 'change templates' },
   { value: 'SEE_ALL_LINES', words: 'see all lines' },
-  { value: 'REMOVE_FOR_GOOD', words: 'remove for good' },
+  { value: 'REMOVE_FOR_GOOD', words: 'delete for good' },
 ];
 
 /** What somebody new in a role is given. */

@@ -18,7 +18,7 @@ export function forcingWords(parts: Parts): string {
 function visible(character: string): string {
   if (character.trim() === '' || /^[\u00ad\u200b-\u200f\u2060\ufeff]$/.test(character)) {
     const code = character.codePointAt(0) ?? 0;
-    return `an odd space (U+${code.toString(16).toUpperCase().padStart(4, '0')})`;
+    return `an unusual space (U+${code.toString(16).toUpperCase().padStart(4, '0')})`;
   }
   return character;
 }

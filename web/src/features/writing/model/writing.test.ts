@@ -20,7 +20,7 @@ describe('the part meter', () => {
 
   it('shows the dear characters, also those one cannot see', () => {
     expect(forcingWords(parts({ forcing: ['’', '…'] }))).toBe('’  …');
-    expect(forcingWords(parts({ forcing: ['\u00a0'] }))).toBe('an odd space (U+00A0)');
+    expect(forcingWords(parts({ forcing: ['\u00a0'] }))).toBe('an unusual space (U+00A0)');
     expect(forcingWords(parts({ forcing: [...'абвгдежз'] }))).toBe('а  б  в  г  д  е and 2 more');
   });
 

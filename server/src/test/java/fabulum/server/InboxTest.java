@@ -396,7 +396,7 @@ class InboxTest {
         .isEqualTo("bad-fields");
     assertThat(maren.get("/api/conversations/none").require(400).problem()).isEqualTo("unreadable");
     assertThat(maren.get("/api/conversations/987654").require(404).json().path("detail").asString())
-        .isEqualTo("There is no such conversation.");
+        .isEqualTo("This conversation does not exist, or you cannot see it.");
     assertThat(maren.get("/api/nowhere").require(404).problem()).isEqualTo("not-found");
     assertThat(maren.call("DELETE", "/api/lines", null).require(405).problem())
         .isEqualTo("method-not-allowed");

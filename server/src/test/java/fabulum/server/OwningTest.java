@@ -185,7 +185,7 @@ class OwningTest {
     Answer refused = act(tom, id, "take", Map.of("shown", 0)).require(409);
     assertThat(refused.problem()).isEqualTo("taken-meanwhile");
     assertThat(refused.json().path("detail").asString())
-        .startsWith("Priya Nandakumar has it since a moment ago.");
+        .startsWith("Priya Nandakumar took it a moment ago.");
     act(tom, id, "take", Map.of("shown", office.id("priya"))).require(200);
     assertThat(office.owner(id)).isEqualTo(office.id("tom"));
   }
@@ -245,7 +245,7 @@ class OwningTest {
       assertThat(office.owner(nobodys)).isZero();
       assertThat(events(nobodys)).containsExactly("NOT_GIVEN -: nobody is in");
       String notices = maren.get("/api/notices").require(200).body();
-      assertThat(notices).contains("Nobody got it: nobody is in.");
+      assertThat(notices).contains("Not assigned: nobody is in.");
     } finally {
       List.of(priya, tom, maren).forEach(one -> inOrAway(one, true));
       yard("NOBODY", false);
@@ -381,7 +381,7 @@ class OwningTest {
                 .json()
                 .path("detail")
                 .asString())
-        .isEqualTo("Nobody covers for themselves. Choose a colleague.");
+        .isEqualTo("A colleague cannot cover for themselves. Choose another.");
   }
 
   @Test
@@ -408,7 +408,7 @@ class OwningTest {
     String path = "/api/conversations/" + id + "/notes/" + note;
     priya.put(path, Map.of("words", "the berth is free")).require(204);
     assertThat(tom.put(path, Map.of("words", "no")).require(403).json().path("detail").asString())
-        .startsWith("Only whoever wrote a note can change it.");
+        .startsWith("Only the author of a note can change it.");
     priya.call("DELETE", path, null).require(204);
     JsonNode shown = tom.script(id).get(1);
     assertThat(shown.path("withdrawn").asBoolean()).isTrue();

@@ -111,7 +111,7 @@ class PeopleTest {
                 .json()
                 .path("detail")
                 .asString())
-        .isEqualTo("This link has ended. Ask a lead for a new one.");
+        .isEqualTo("This link has expired. Ask a lead for a new one.");
   }
 
   @Test
@@ -142,7 +142,7 @@ class PeopleTest {
         maren.post("/api/office/people/" + office.id("maren") + "/off", Map.of()).require(409);
     assertThat(off.json().path("detail").asString())
         .isEqualTo(
-            "Maren Oduya is the only lead. Make somebody else a lead first. Nothing was changed.");
+            "Maren Oduya is the only lead. Make someone else a lead first. Nothing was changed.");
   }
 
   @Test

@@ -113,7 +113,7 @@ class SetUpTest {
     Answer late = maren.put(path, changed(line, "name", "Twice over")).require(409);
     assertThat(late.json().path("type").asString())
         .isEqualTo("urn:fabulum:problem:changed-meanwhile");
-    assertThat(late.json().path("detail").asString()).contains("kept here and not saved yet");
+    assertThat(late.json().path("detail").asString()).contains("kept here but not saved yet");
     JsonNode now = maren.get(path).json();
     assertThat(now.path("name").asString()).isEqualTo("Twice");
     assertThat(now.path("promiseMinutes").asInt()).isEqualTo(45);

@@ -80,7 +80,7 @@ class SeveralTest {
     assertThat(check.path("will").asInt()).isEqualTo(2);
     assertThat(check.path("skipped").valueStream().map(skip -> skip.path("why").asString()))
         .containsExactlyInAnyOrder(
-            "This number gets it already, in another conversation.",
+            "This number already gets it, in another conversation.",
             "This sender is a name or short code, not a phone number, so it cannot be answered.");
     String reference = Fabulum.reference();
     JsonNode batch = finished(begin(act, reference));
@@ -192,7 +192,7 @@ class SeveralTest {
   void nothingChosenAndNothingSaidAreRefused() {
     Map<String, Object> none = Map.of("ids", List.of(), "what", "DONE");
     assertThat(maren.post("/api/several/check", none).require(422).json().path("detail").asString())
-        .isEqualTo("Nothing is chosen.");
+        .isEqualTo("Nothing is selected.");
     Map<String, Object> silent = Map.of("ids", List.of(1), "what", "TEXT", "words", " ");
     maren.post("/api/several/check", silent).require(422);
     maren.post("/api/several/check", Map.of("ids", List.of(1), "what", "TOPIC")).require(422);

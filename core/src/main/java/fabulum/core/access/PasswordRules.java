@@ -24,7 +24,7 @@ public final class PasswordRules {
   public static List<String> objections(String wanted, String signInName) {
     List<String> objections = new ArrayList<>();
     if (wanted.codePointCount(0, wanted.length()) < SHORTEST) {
-      objections.add("Use at least " + SHORTEST + " characters; a few words in a row do well.");
+      objections.add("Use at least " + SHORTEST + " characters. A few words in a row work well.");
     }
     if (octets(wanted) > LONGEST_OCTETS) {
       objections.add("Use at most " + LONGEST_OCTETS + " characters.");

@@ -51,7 +51,8 @@ public final class GivingOut {
     return last.isPresent()
         ? new To(last.get().who(), "had this customer last")
         : leastWaiting(
-            eligible, lastOwner.isPresent() ? "whoever had the customer last cannot; " : "");
+            eligible,
+            lastOwner.isPresent() ? "the colleague who last had the customer cannot; " : "");
   }
 
   private static Given leastWaiting(List<Candidate> eligible, String before) {

@@ -6,6 +6,9 @@ public enum Way {
   NOBODY,
   IN_TURN,
   LEAST_WAITING,
-  /** To whoever had the customer last, when they are in; else to whoever has least waiting. */
+  /**
+   * To whoever had the customer last, when they are in; else to the colleague with the least
+   * waiting.
+   */
   LAST_OWNER
 }

@@ -6,17 +6,17 @@ import java.util.Set;
 /** What a notice tells of. */
 public enum Kind {
   /** Something came that is mine, or was handed to me. */
-  MINE("what is mine"),
+  MINE("my conversations"),
   /** Something came that is nobody's yet. */
-  NOBODYS("what is nobody's"),
+  NOBODYS("conversations nobody owns"),
   /** A note names me. */
-  MENTION("where I am named"),
+  MENTION("notes that mention me"),
   /** A text of ours was not delivered. */
-  UNDELIVERED("what was not delivered"),
+  UNDELIVERED("texts that were not delivered"),
   /** An answer nears its promise. */
-  SOON("what is due soon"),
+  SOON("my answers due soon"),
   /** An answer is late. */
-  LATE("what is late");
+  LATE("my late answers");
 
   private final String words;
 

@@ -25,12 +25,12 @@ public sealed interface SendDecision {
 
   /** A reason a text may not go, with the sentence a person reads. */
   enum Reason {
-    EMPTY("There are no words in it yet."),
+    EMPTY("Write something first."),
     TOO_LONG(
         "It is longer than " + SendRules.LONGEST + " characters. Shorten it or send it in two."),
     CANNOT_BE_ANSWERED(
         "This sender is a name or short code, not a phone number, so it cannot be answered."),
-    LINE_CLOSED_DOWN("This line is switched off, so nothing leaves from it.");
+    LINE_CLOSED_DOWN("This line is switched off, so nothing can be sent from it.");
 
     private final String sentence;
 

@@ -47,7 +47,8 @@ class GivingOutTest {
     Given given =
         GivingOut.decide(Way.LAST_OWNER, List.of(away(1), in(2, 5), in(3, 4)), OptionalLong.of(1));
     assertThat(given)
-        .isEqualTo(new Given.To(3, "whoever had the customer last cannot; least waiting, 4"));
+        .isEqualTo(
+            new Given.To(3, "the colleague who last had the customer cannot; least waiting, 4"));
     assertThat(GivingOut.decide(Way.LAST_OWNER, List.of(in(2, 0)), OptionalLong.empty()))
         .isEqualTo(new Given.To(2, "least waiting, 0"));
   }

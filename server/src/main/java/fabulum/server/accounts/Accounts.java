@@ -85,13 +85,13 @@ public class Accounts {
       throttle.succeeded(row.signInName(), from);
     } else {
       throttle.failed(row.signInName(), from);
-      bad.add(new FieldProblem("old", "This is not your present password."));
+      bad.add(new FieldProblem("old", "This is not your current password."));
     }
     for (String objection : passwords.objections(wanted, row.signInName())) {
       bad.add(new FieldProblem("wanted", objection));
     }
     if (old.equals(wanted)) {
-      bad.add(new FieldProblem("wanted", "Choose another one than now."));
+      bad.add(new FieldProblem("wanted", "Choose a different password."));
     }
     if (!bad.isEmpty()) {
       throw Problem.fields(bad);

@@ -54,7 +54,7 @@ public record Moment(Kind kind, @Nullable Instant at) {
       case WHEN_THEY_WRITE -> Optional.empty();
       case AT ->
           at == null
-              ? Optional.of("Say until when.")
+              ? Optional.of("Choose a time.")
               : at.isAfter(now)
                   ? tooFar(at, now)
                   : Optional.of("That time has passed already. Nothing was changed.");

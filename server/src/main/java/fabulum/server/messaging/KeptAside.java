@@ -116,7 +116,7 @@ public class KeptAside {
     troubles.report(
         Troubles.Kind.KEPT_ASIDE,
         (number == 1 ? "1 text" : number + " texts")
-            + " from the phone network could not be taken in. See Set-up, Kept aside.");
+            + " from the phone network could not be shown in the inbox. See Set-up, Kept aside.");
   }
 
   /** What is kept aside, the newest first; for leads. */
@@ -150,7 +150,7 @@ public class KeptAside {
       // Told below.
     }
     throw Problem.conflict(
-        Problem.Kind.UNREADABLE, "This is not a whole text, so it cannot be taken in.");
+        Problem.Kind.UNREADABLE, "This is not a whole text, so it cannot be added to the inbox.");
   }
 
   /** Nobody needs it any more. */

@@ -90,7 +90,7 @@ public class Escalations {
       if ((step.told() == Told.PERSON) != (step.staffId() != null)) {
         bad.add(new FieldProblem("steps", "Say who is told."));
       } else if (step.staffId() != null && !here.contains(step.staffId())) {
-        bad.add(new FieldProblem("steps", "Who is told is not here any more. Choose another."));
+        bad.add(new FieldProblem("steps", "This colleague is no longer here. Choose another."));
       }
       if (!met.add(step.key())) {
         bad.add(new FieldProblem("steps", "One of the steps is there twice."));

@@ -181,7 +181,7 @@ class Escalator {
   }
 
   private static String whose(ConversationView view) {
-    return view.owner() == null ? "Nobody has it." : view.owner().name() + " has it.";
+    return view.owner() == null ? "Nobody owns it." : view.owner().name() + " has it.";
   }
 
   private Presence presence(long who) {

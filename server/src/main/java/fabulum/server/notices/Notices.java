@@ -99,7 +99,7 @@ public class Notices {
     String why = arrived.notGiven();
     if (why != null) {
       Notice notGiven =
-          new Notice(Kind.NOBODYS, view, about, "Nobody got it: " + why + ". " + words, true);
+          new Notice(Kind.NOBODYS, view, about, "Not assigned: " + why + ". " + words, true);
       List<Long> chosen = lines.toldOfNobodys(arrived.line());
       Set<Long> told = Receivers.of(chosen, this::presence, seeing(view));
       // With all of them away it waits for them: better late than never.

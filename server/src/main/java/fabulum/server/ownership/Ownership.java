@@ -74,7 +74,7 @@ public class Ownership {
       throw Problem.conflict(
           Kind.TAKEN_MEANWHILE,
           people.get(new StaffId(owner)).name()
-              + " has it since a moment ago. Nothing was changed; take it again if you still want it.");
+              + " took it a moment ago. Nothing was changed; take it again if you still want it.");
     }
     return Optional.of(move(row, by.value(), row.teamId(), EventKind.TAKEN, by, null));
   }
@@ -98,7 +98,7 @@ public class Ownership {
     Conversation row = inSight.lock(id, by);
     requirePossible(row, to);
     if (why.strip().length() > LONGEST_WHY) {
-      throw bad("why", "Say why in at most 400 characters; a note has room for more.");
+      throw bad("why", "Give the reason in at most 400 characters; a note has room for more.");
     }
     return hand(row, to, why, by);
   }
@@ -180,7 +180,7 @@ public class Ownership {
           name
               + " may not work on "
               + eligible.line(row).name()
-              + ". Hand it to somebody who may, or to their team. Nothing was changed.");
+              + ". Choose someone who may, or their team. Nothing was changed.");
     }
     requirePeople(to);
   }

@@ -179,7 +179,7 @@ public class Attendances {
     try {
       ZoneId.of(wanted.zone());
     } catch (DateTimeException none) {
-      bad.add(new FieldProblem("zone", "There is no time zone of this name."));
+      bad.add(new FieldProblem("zone", "Not a known time zone."));
     }
     Stretch.objections(wanted.week()).forEach(why -> bad.add(new FieldProblem("week", why)));
     Map<Long, StaffRow> everyone =
@@ -211,11 +211,11 @@ public class Attendances {
       return Optional.empty();
     }
     if (cover == id.value()) {
-      return Optional.of("Nobody covers for themselves. Choose a colleague.");
+      return Optional.of("A colleague cannot cover for themselves. Choose another.");
     }
     StaffRow row = everyone.get(cover);
     return row == null || !row.isActive()
-        ? Optional.of("This colleague is not here any more. Choose another.")
+        ? Optional.of("This colleague is no longer here. Choose another.")
         : Optional.empty();
   }
 

@@ -135,7 +135,7 @@ public class Invitations {
     if (email.length() > LONGEST_ADDRESS || !ADDRESS.matcher(email).matches()) {
       bad.add(new FieldProblem("email", "Not a valid e-mail address."));
     } else if (accounts.isTaken(email)) {
-      bad.add(new FieldProblem("email", "Somebody here has this address already."));
+      bad.add(new FieldProblem("email", "A colleague already has this address."));
     }
     if (!bad.isEmpty()) {
       throw Problem.fields(bad);
@@ -159,7 +159,8 @@ public class Invitations {
     return setUp.carryOut(() -> {
       StaffRow row = row(id);
       if (row.standing() != AccountState.INVITED) {
-        throw Problem.conflict(Kind.ENDED, row.fullName() + " has come already. Nothing was sent.");
+        throw Problem.conflict(
+            Kind.ENDED, row.fullName() + " has already joined. Nothing was sent.");
       }
       record.note(by, row.fullName(), "invited again", null, row.email());
       return new Invited(id, send(row, by, page));
@@ -217,7 +218,7 @@ public class Invitations {
           Kind.ENDED, "This link was used already. Sign in, or ask a lead for a new one.");
     }
     if (!clock.instant().isBefore(row.endsAt())) {
-      throw Problem.conflict(Kind.ENDED, "This link has ended. Ask a lead for a new one.");
+      throw Problem.conflict(Kind.ENDED, "This link has expired. Ask a lead for a new one.");
     }
     return row;
   }

@@ -141,7 +141,7 @@ public class PeopleSetUp {
     }
     Set<Long> known = teams.list().stream().map(TeamView::id).collect(Collectors.toSet());
     if (!known.containsAll(wanted.teams())) {
-      bad.add(new FieldProblem("teams", "There is no such team."));
+      bad.add(new FieldProblem("teams", "This team does not exist."));
     }
     if (!bad.isEmpty()) {
       throw Problem.fields(bad);
@@ -153,7 +153,7 @@ public class PeopleSetUp {
       throw Problem.conflict(
           Kind.LAST_LEAD,
           row.fullName()
-              + " is the only lead. Make somebody else a lead first. Nothing was changed.");
+              + " is the only lead. Make someone else a lead first. Nothing was changed.");
     }
   }
 

@@ -20,7 +20,7 @@ public final class Problem extends RuntimeException {
 
   /** What is asked for is not there, or not for this person to see. */
   public static Problem notFound(String what) {
-    return new Problem(Kind.NOT_FOUND, "There is no such " + what + ".", List.of());
+    return new Problem(Kind.NOT_FOUND, "This " + what + " does not exist, or you cannot see it.", List.of());
   }
 
   /** This person may not. */
@@ -39,8 +39,7 @@ public final class Problem extends RuntimeException {
         Kind.CHANGED_MEANWHILE,
         "A colleague has changed this "
             + what
-            + " meanwhile; the history says who and how. What you changed is kept here and not"
-            + " saved yet: look once more, and save again.",
+            + " in the meantime; the change log shows what. Your changes are kept here but not saved yet: check them and save again.",
         List.of());
   }
 
@@ -82,7 +81,7 @@ public final class Problem extends RuntimeException {
     ENDED("ended", 410, "It has ended"),
     NOT_OPEN("not-open", 409, "Not open"),
     CHANGED_MEANWHILE("changed-meanwhile", 409, "Changed meanwhile"),
-    TOO_LATE("too-late", 409, "Too late to take back"),
+    TOO_LATE("too-late", 409, "Too late to undo"),
     BAD_SIGNATURE("bad-signature", 401, "The signature does not fit"),
     STALE_TIMESTAMP("stale-timestamp", 401, "The timestamp is too old or ahead"),
     UNKNOWN_LINE("unknown-line", 404, "No such line"),

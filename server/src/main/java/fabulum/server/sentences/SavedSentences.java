@@ -97,14 +97,14 @@ public class SavedSentences {
     }
     Long team = wanted.teamId();
     if (team != null && teams.list().stream().noneMatch(known -> isMember(known, team, by))) {
-      throw bad("teamId", "You can save a sentence for a team of yours only.");
+      throw bad("teamId", "You can save sentences only for your own teams.");
     }
     List<SentenceRow> mine = sentences.list(by.value());
     if (mine.size() >= MOST) {
-      throw bad("name", "There are 40 saved sentences already. Drop one first.");
+      throw bad("name", "There are 40 saved sentences already. Delete one first.");
     }
     if (mine.stream().anyMatch(row -> row.name().equalsIgnoreCase(name))) {
-      throw bad("name", "There is a saved sentence of this name already.");
+      throw bad("name", "There is already a saved sentence with this name.");
     }
     return sentences.insert(
         new SentenceRow(0, by.value(), team, name, said, wanted.group(), wanted.order()));

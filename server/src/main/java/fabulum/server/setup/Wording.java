@@ -45,8 +45,8 @@ final class Wording {
     return switch (way) {
       case NOBODY -> "people take";
       case IN_TURN -> "in turn";
-      case LEAST_WAITING -> "to whoever has least waiting";
-      case LAST_OWNER -> "to whoever had the customer last";
+      case LEAST_WAITING -> "to the colleague with the least waiting";
+      case LAST_OWNER -> "to the colleague who last had the customer";
     };
   }
 
@@ -55,7 +55,7 @@ final class Wording {
     Integer promise = topic.promiseMinutes();
     said.put("name", topic.name());
     said.put("colour", topic.colour().name().toLowerCase(Locale.ROOT));
-    said.put("promise", promise == null ? "as its line promises" : minutes(promise));
+    said.put("promise", promise == null ? "as the line promises" : minutes(promise));
     said.put("retired", topic.retired() ? "yes" : "no");
     return said;
   }

@@ -46,17 +46,17 @@ class BatchCheck {
     switch (act.what()) {
       case TOPIC -> {
         if (act.topicId() == null || topics.find(new TopicId(act.topicId())).isEmpty()) {
-          throw bad("topicId", "Say which topic.");
+          throw bad("topicId", "Choose a topic.");
         }
       }
       case SET_ASIDE -> {
         if (act.moment() == null) {
-          throw bad("moment", "Say until when.");
+          throw bad("moment", "Choose a time.");
         }
       }
       case TEXT -> {
         if (act.words() == null || act.words().isBlank()) {
-          throw bad("words", "There are no words in it yet.");
+          throw bad("words", "Write something first.");
         }
       }
       case DONE -> {}
@@ -73,7 +73,7 @@ class BatchCheck {
     for (ConversationView one : chosen) {
       Optional<String> why = objection(act, one);
       if (why.isEmpty() && act.what() == BatchAct.What.TEXT && !numbers.add(one.address())) {
-        why = Optional.of("This number gets it already, in another conversation.");
+        why = Optional.of("This number already gets it, in another conversation.");
       }
       why.ifPresent(sentence -> skipped.add(new Skipped(one.id(), name(one), sentence)));
     }
@@ -91,7 +91,7 @@ class BatchCheck {
   private Optional<String> objection(BatchAct act, ConversationView one) {
     boolean isOpen = one.group() != Group.DONE && one.group() != Group.BLANK;
     return switch (act.what()) {
-      case DONE -> isOpen ? Optional.empty() : Optional.of("It is done already.");
+      case DONE -> isOpen ? Optional.empty() : Optional.of("It is already done.");
       case SET_ASIDE -> isOpen ? momentObjection(act, one) : Optional.of("It is done.");
       case TOPIC -> topicObjection(act, one);
       case TEXT -> textObjection(act, one);
@@ -108,7 +108,7 @@ class BatchCheck {
     long id = Objects.requireNonNull(act.topicId());
     TopicView topic = topics.find(new TopicId(id)).orElseThrow();
     return one.topics().contains(id)
-        ? Optional.of("It has this topic already.")
+        ? Optional.of("It already has this topic.")
         : acts.topicObjection(one.lineId(), topic);
   }
 

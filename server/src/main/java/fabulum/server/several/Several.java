@@ -108,10 +108,11 @@ public class Several {
     InboxQuery all = selection.all();
     List<ConversationId> ids = all == null ? selection.ids() : inbox.ids(all, MOST + 1);
     if (ids.size() > MOST) {
-      throw bad("ids", "At most 5,000 can be chosen at once. Narrow the sentence first.");
+      throw bad(
+          "ids", "At most 5,000 can be selected at once. Add a condition to the sentence first.");
     }
     if (ids.isEmpty()) {
-      throw bad("ids", "Nothing is chosen.");
+      throw bad("ids", "Nothing is selected.");
     }
     return inbox.list(ids.stream().distinct().toList(), by);
   }

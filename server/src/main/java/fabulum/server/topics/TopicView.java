@@ -5,7 +5,7 @@ import org.jspecify.annotations.Nullable;
 /**
  * A topic.
  *
- * @param promiseMinutes of working time within which it is answered; empty for as its line promises
+ * @param promiseMinutes of working time within which it is answered; empty for as the line promises
  * @param retired no longer given; conversations keep it
  * @param mergedInto the topic that stands for it since
  * @param version grows with each change

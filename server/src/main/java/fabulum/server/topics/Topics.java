@@ -129,7 +129,7 @@ public class Topics {
                     "name",
                     other.retired()
                         ? "The team had this topic and retired it. Bring that one back instead."
-                        : "The team has this topic already.")));
+                        : "The team already has this topic.")));
     Integer minutes = wanted.promiseMinutes();
     if (minutes != null && !Promise.isPossible(Duration.ofMinutes(minutes))) {
       bad.add(

@@ -80,7 +80,7 @@ public class Undo {
   public TakenBack undo(String name, StaffId by) {
     if (!isKept(name, by)) {
       throw Problem.conflict(
-          Problem.Kind.TOO_LATE, "That is too long ago to be taken back. Nothing was changed.");
+          Problem.Kind.TOO_LATE, "That is too long ago to undo. Nothing was changed.");
     }
     int undone = 0;
     List<String> left = new ArrayList<>();
@@ -96,8 +96,7 @@ public class Undo {
     steps.delete(name);
     if (undone == 0) {
       throw Problem.conflict(
-          Problem.Kind.CHANGED_MEANWHILE,
-          "Something has happened there since, so it was left as it is.");
+          Problem.Kind.CHANGED_MEANWHILE, "Something changed there since, so it was not undone.");
     }
     return new TakenBack(undone, left);
   }

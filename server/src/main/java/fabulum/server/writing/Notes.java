@@ -91,8 +91,7 @@ public class Notes {
       throw bad(
           names
               + (blind.size() == 1 ? " does" : " do")
-              + " not see this conversation and would not be told. Nothing was added; take the name"
-              + " out, or hand the conversation over first.");
+              + " not see this conversation and would not be notified. Nothing was added; remove the name, or hand the conversation over first.");
     }
     return named;
   }
@@ -150,7 +149,7 @@ public class Notes {
       throw Problem.notFound("note");
     }
     if (entry.speakerId() == null || entry.speakerId() != by.value()) {
-      throw Problem.notAllowed("Only whoever wrote a note can change it. Add one of your own.");
+      throw Problem.notAllowed("Only the author of a note can change it. Add your own instead.");
     }
     return entry;
   }

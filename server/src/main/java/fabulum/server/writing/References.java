@@ -32,8 +32,8 @@ public class References {
     if (known != null && (known.conversationId() != row.id() || !words.equals(known.words()))) {
       throw Problem.conflict(
           Problem.Kind.SENT_WITH_OTHER_WORDS,
-          "An earlier try did get through, with other words; the script shows them."
-              + " These words are kept: send them again if they are still wanted.");
+          "An earlier try did go out, with other words; the script shows them."
+              + " These words are kept: send them again if you still want to.");
     }
     return known != null;
   }

@@ -128,7 +128,7 @@ class SecurityConfiguration {
         ? stalePage()
         : ProblemDocument.of(
             Kind.PASSWORD_CHANGE_NEEDED,
-            "Your password was for one use. Choose your own, then go on.");
+            "Your password was for one use. Choose your own to continue.");
   }
 
   private static ProblemDocument notSignedIn() {

@@ -49,7 +49,7 @@ class ConversationController {
    * @param shown as for {@link PutAwayRequest}
    */
   record MomentRequest(
-      @NotNull(message = "Say until when.") Moment.Kind kind,
+      @NotNull(message = "Choose a time.") Moment.Kind kind,
       @Nullable Instant at,
       @Nullable Shown shown) {}
 

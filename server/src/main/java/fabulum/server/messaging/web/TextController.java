@@ -49,7 +49,7 @@ class TextController {
    *     with this one
    */
   record AnswerRequest(
-      @NotNull(message = "There are no words in it yet.") String words,
+      @NotNull(message = "Write something first.") String words,
       @NotNull(message = "A reference is needed.")
           @Pattern(
               regexp = "[A-Za-z0-9-]{8,64}",

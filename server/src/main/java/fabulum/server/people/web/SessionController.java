@@ -80,8 +80,7 @@ class SessionController {
           .header(HttpHeaders.RETRY_AFTER, Long.toString(seconds))
           .body(
               ProblemDocument.of(
-                  Kind.TOO_MANY_TRIES,
-                  "That was tried too often. Try again in " + seconds + " s."));
+                  Kind.TOO_MANY_TRIES, "Too many tries. Try again in " + seconds + " s."));
     }
     return ProblemDocument.of(Kind.WRONG_PASSWORD, "Wrong name or password.").answer();
   }

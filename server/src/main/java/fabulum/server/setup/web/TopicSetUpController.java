@@ -48,7 +48,7 @@ class TopicSetUpController {
   /**
    * A topic.
    *
-   * @param promiseMinutes of working time; empty for as its line promises
+   * @param promiseMinutes of working time; empty for as the line promises
    * @param version which state of the topic was changed; refused when it has been changed since;
    *     without it, the change holds whatever the topic is now
    */

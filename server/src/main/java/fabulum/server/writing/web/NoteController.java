@@ -46,7 +46,7 @@ class NoteController {
    * @param reference made by the caller, once for this note: adding it again adds nothing
    */
   record NoteRequest(
-      @NotBlank(message = "There are no words in it yet.")
+      @NotBlank(message = "Write something first.")
           @Size(max = 1600, message = "A note has at most 1600 characters.")
           String words,
       @NotNull(message = "A reference is needed.")
@@ -57,7 +57,7 @@ class NoteController {
 
   /** What a note says from now on. */
   record NoteWords(
-      @NotBlank(message = "There are no words in it yet.")
+      @NotBlank(message = "Write something first.")
           @Size(max = 1600, message = "A note has at most 1600 characters.")
           String words) {}
 
