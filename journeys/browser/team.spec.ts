@@ -81,7 +81,7 @@ test('handing over by keyboard tells the other, who reads a summary and answers 
   await expect(summary).toContainText(`${me} handed it over`);
   await expect(summary).toContainText('Which pontoon is the pump-out on?');
   await expect(summary).toContainText('You were there this morning.');
-  await expect(summary).toContainText('an answer by today');
+  await expect(summary).toContainText('answer due today');
 
   await page.keyboard.press('z');
   await expect(script(page)).toContainText(`(${me} undoes handing it over.)`);
@@ -131,7 +131,7 @@ test('a note names a colleague, is changed, and is withdrawn with its trace', as
   await page.getByRole('button', { name: 'Change this note' }).click();
   await page.getByRole('button', { name: 'Withdraw the note' }).click();
   await expect(script(page)).toContainText('withdrawn');
-  await page.getByRole('button', { name: /^what it said/ }).click();
+  await page.getByRole('button', { name: /^earlier wording/ }).click();
   await expect(page.getByRole('list', { name: 'Earlier wording' })).toContainText('Do you know more');
 
   await page.keyboard.press('n');

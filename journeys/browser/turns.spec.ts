@@ -126,7 +126,7 @@ test('several at once by keyboard alone: the skipped are named, the rest get the
   await expect(dialog.getByRole('list', { name: 'Skipped' })).toContainText(`${gull}: This sender is a name or short code`);
   await dialog.getByRole('button', { name: 'Send 2 texts, 2 parts' }).focus();
   await page.keyboard.press('Enter');
-  await expect(dialog).toContainText('Done to 2 conversations.');
+  await expect(dialog).toContainText('Done for 2 conversations.');
   await page.keyboard.press('Escape');
   for (const number of numbers) {
     await expect.poll(() => office.arrivedOn(number)).toEqual(['We will text you on Thursday.']);
@@ -142,7 +142,7 @@ test('several at once by keyboard alone: the skipped are named, the rest get the
   await page.keyboard.press('d');
   await page.getByRole('button', { name: 'Finish 2' }).focus();
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('dialog')).toContainText('Done to 2 conversations.');
+  await expect(page.getByRole('dialog')).toContainText('Done for 2 conversations.');
   await page.keyboard.press('Escape');
   await expect(list(page).getByRole('link')).toHaveCount(0);
   await page.keyboard.press('z');
@@ -183,9 +183,9 @@ test('an arriving text moves nothing under the pointer until a quiet moment', as
   const before = await first.textContent();
   await page.mouse.move(200, 420);
   await office.text('in at the top');
-  await expect(page.getByRole('button', { name: /waits? for a quiet moment/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /new changes?/ })).toBeVisible();
   expect(await first.textContent()).toBe(before);
-  await page.getByRole('button', { name: /waits? for a quiet moment/ }).click();
+  await page.getByRole('button', { name: /new changes?/ }).click();
   await expect(first).toContainText('in at the top');
 });
 

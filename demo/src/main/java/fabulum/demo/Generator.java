@@ -17,6 +17,7 @@ import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.format.TextStyle;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
@@ -28,15 +29,14 @@ import org.jspecify.annotations.Nullable;
 
 /** Makes the demonstration data: the same seed and moment give the same data. */
 final class Generator {
-  private static final int CUSTOMERS = 240;
-  private static final int PAST_CONVERSATIONS = 610;
+  private static final int CUSTOMERS = 420;
+  private static final int PAST_CONVERSATIONS = 1_500;
+  private static final int MOST_TOLD = 8;
+  private static final int MOST_OPEN = 39;
   private static final int MONTHS = 18;
   private static final int OPENING = 8;
   private static final int HOURS_A_DAY = 9;
   private static final int NUMBERS_AN_AREA = 100;
-
-  /** How many of the open situations happen to two customers at once. */
-  private static final int TOLD_TWICE = 8;
 
   /** Minutes the open conversations have waited: most just now, some for long. */
   private static final int[] WAITED = {
@@ -126,24 +126,20 @@ final class Generator {
   }
 
   private void addPastConversation(int number, Line line, List<Situation> usual) {
-    List<Situation> here = usual.stream().filter(s -> s.line() == line).toList();
+    List<Situation> here = new ArrayList<>(usual.stream().filter(s -> s.line() == line).toList());
+    Collections.shuffle(here, random);
     List<Entry> entries = new ArrayList<>();
     Set<String> topics = new TreeSet<>();
-    int told = 1 + random.nextInt(4);
+    int told = Math.min(here.size(), 1 + random.nextInt(MOST_TOLD));
     for (int i = 0; i < told; i++) {
-      Situation situation = here.get(random.nextInt(here.size()));
+      Situation situation = here.get(i);
       tell(situation, number, pastStart(situation), entries);
       if (i == 0 && !situation.topic().isEmpty()) {
         topics.add(situation.topic());
       }
     }
     entries.sort(Comparator.comparing(Entry::at));
-    boolean leftOpen = random.nextInt(50) == 0 && hadAnswer(entries);
-    add(line, number, entries, topics, leftOpen ? null : now.minusSeconds(1));
-  }
-
-  private static boolean hadAnswer(List<Entry> entries) {
-    return entries.stream().anyMatch(e -> e.speaker() == Speaker.STAFF);
+    add(line, number, entries, topics, now.minusSeconds(1));
   }
 
   private Instant pastStart(Situation situation) {
@@ -181,17 +177,17 @@ final class Generator {
 
   private void addOpen() {
     int customer = 0;
-    List<Situation> usual = ofKind(Kind.OPEN);
-    for (int i = 0; i < usual.size() + TOLD_TWICE; i++) {
-      reopen(usual.get(i % usual.size()), customer);
-      customer += 6;
+    List<Situation> usual = happeningNow(Kind.OPEN);
+    for (Situation situation : usual.subList(0, Math.min(MOST_OPEN, usual.size()))) {
+      reopen(situation, customer);
+      customer += 8;
     }
-    for (Situation situation : ofKind(Kind.OPEN_UNKNOWN)) {
+    for (Situation situation : happeningNow(Kind.OPEN_UNKNOWN)) {
       numbers.add(new Number(freshNumber(), List.of()));
       addOpenConversation(situation, numbers.size() - 1);
     }
     int shared = 0;
-    for (Situation situation : ofKind(Kind.OPEN_SHARED)) {
+    for (Situation situation : happeningNow(Kind.OPEN_SHARED)) {
       while (numbers.get(shared).holders().size() < 2) {
         shared++;
       }
@@ -326,6 +322,12 @@ final class Generator {
 
   private List<Situation> ofKind(Kind kind) {
     return situations.stream().filter(s -> s.kind() == kind).toList();
+  }
+
+  /** What is said fits the season. */
+  private List<Situation> happeningNow(Kind kind) {
+    int month = today().getMonthValue();
+    return ofKind(kind).stream().filter(situation -> situation.happensIn(month)).toList();
   }
 
   private LocalDate today() {

@@ -5,7 +5,7 @@ import fabulum.server.conversations.ConversationId;
 import fabulum.server.ownership.HandTo;
 import fabulum.server.ownership.Ownership;
 import fabulum.server.writing.Notes;
-import java.util.List;
+import java.util.Optional;
 import org.springframework.jdbc.core.JdbcTemplate;
 
 /**
@@ -28,27 +28,31 @@ final class ThisMorning {
   }
 
   void happen() {
-    for (long id : ourTurnOf(PRIYA, 1)) {
-      String why = "I am on the pontoon until four; the berth plan is on my desk.";
-      owning.handOver(
-          new ConversationId(id), HandTo.person(new StaffId(MAREN)), why, new StaffId(PRIYA));
-    }
-    for (long id : ourTurnOf(TOBIAS, 1)) {
-      notes.add(
-          new ConversationId(id),
-          "@Maren Oduya can we hold the berth for them until Friday?",
-          "demo-mention-" + id,
-          new StaffId(TOBIAS));
-    }
+    find("She only has her student card")
+        .ifPresent(id ->
+            owning.handOver(
+                id,
+                HandTo.person(new StaffId(MAREN)),
+                "I am on the pontoon until four; the key is in the top drawer of my desk.",
+                new StaffId(PRIYA)));
+    find("The weed between")
+        .ifPresent(id ->
+            notes.add(
+                id,
+                "@Maren Oduya is the weed boat booked for this week? They ask for a day.",
+                "demo-mention-" + id.value(),
+                new StaffId(TOBIAS)));
   }
 
-  private List<Long> ourTurnOf(long owner, int howMany) {
-    return tables.queryForList(
-        "select id from conversation where owner_id = ? and box = 'OUR_TURN' and line_id = 1"
-            + " and customer_id is not null order by since desc fetch first "
-            + howMany
-            + " rows only",
-        Long.class,
-        owner);
+  /** The conversation in which something was said last; none when it does not fit the season. */
+  private Optional<ConversationId> find(String beginning) {
+    return tables
+        .queryForList(
+            "select id from conversation where box = 'OUR_TURN' and last_words like ?",
+            Long.class,
+            beginning + "%")
+        .stream()
+        .findFirst()
+        .map(ConversationId::new);
   }
 }

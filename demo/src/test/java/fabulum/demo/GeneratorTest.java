@@ -6,9 +6,14 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import fabulum.core.conversation.Group;
 import fabulum.demo.DemoData.Conversation;
 import fabulum.demo.DemoData.Entry;
+import fabulum.demo.Situation.Speaker;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.Comparator;
+import java.util.List;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class GeneratorTest {
   private static final Instant NOW = Instant.parse("2026-06-09T19:05:00Z");
@@ -20,21 +25,35 @@ class GeneratorTest {
   }
 
   @Test
-  void itIsAsLargeAsAFirstVersionShouldBe() {
-    assertThat(data.customers()).hasSizeGreaterThanOrEqualTo(150);
-    assertThat(data.conversations()).hasSizeGreaterThanOrEqualTo(600);
-    assertThat(count(Group.OUR_TURN) + count(Group.THEIR_TURN) + count(Group.SET_ASIDE))
-        .isBetween(40L, 60L);
-    assertThat(count(Group.SET_ASIDE)).isBetween(3L, 8L);
+  void itIsAsLargeAsTheBoatyardIs() {
+    assertThat(data.customers()).hasSize(420);
+    assertThat(data.numbers().size()).isBetween(550, 600);
+    assertThat(data.conversations().size()).isGreaterThanOrEqualTo(1_500);
     assertThat(
             data.conversations().stream()
-                .filter(c ->
-                    c.state().isOpen() && data.numbers().get(c.number()).holders().size() != 1))
-        .hasSizeBetween(8, 12);
+                .flatMap(c -> c.entries().stream())
+                .filter(e -> e.speaker() == Speaker.CUSTOMER || e.speaker() == Speaker.STAFF))
+        .hasSizeBetween(22_000, 27_000);
   }
 
-  private long count(Group group) {
-    return data.conversations().stream().filter(c -> c.state().group() == group).count();
+  @ParameterizedTest
+  @ValueSource(ints = {1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12})
+  void inEveryMonthTheOpenOnesAreManyEnoughAndNoTwoSayTheSame(int month) {
+    Instant now = LocalDate.of(2026, month, 12).atTime(14, 5).atZone(Quillhaven.ZONE).toInstant();
+    DemoData then = new Generator(1907, now).generate();
+    List<Conversation> open =
+        then.conversations().stream().filter(c -> c.state().isOpen()).toList();
+    assertThat(open).hasSizeBetween(40, 50);
+    assertThat(open.stream().filter(c -> c.state().group() == Group.SET_ASIDE))
+        .hasSizeBetween(3, 8);
+    assertThat(open.stream().filter(c -> then.numbers().get(c.number()).holders().size() != 1))
+        .hasSizeBetween(8, 12);
+    assertThat(open.stream().map(c -> c.entries().get(c.entries().size() - 1).words()))
+        .doesNotHaveDuplicates();
+    if (month >= 5 && month <= 9) {
+      assertThat(open.stream().flatMap(c -> c.entries().stream().skip(c.entries().size() - 1L)))
+          .noneMatch(entry -> entry.words().matches("(?i).*\\b(ice|snow|frozen|frost)\\b.*"));
+    }
   }
 
   @Test

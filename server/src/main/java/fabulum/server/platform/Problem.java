@@ -20,7 +20,8 @@ public final class Problem extends RuntimeException {
 
   /** What is asked for is not there, or not for this person to see. */
   public static Problem notFound(String what) {
-    return new Problem(Kind.NOT_FOUND, "This " + what + " does not exist, or you cannot see it.", List.of());
+    return new Problem(
+        Kind.NOT_FOUND, "This " + what + " does not exist, or you cannot see it.", List.of());
   }
 
   /** This person may not. */

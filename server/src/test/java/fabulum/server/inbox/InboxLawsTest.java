@@ -215,7 +215,8 @@ class InboxLawsTest {
     StaffId someone = anybody();
     StaffId by = sees(one, someone.value()) ? someone : new StaffId(LEAD);
     if (!by.equals(someone)) {
-      assertThatThrownBy(() -> owning.take(id, null, someone)).hasMessageContaining("does not exist");
+      assertThatThrownBy(() -> owning.take(id, null, someone))
+          .hasMessageContaining("does not exist");
     }
     switch (random.nextInt(11)) {
       case 0, 1, 2 -> answer(one, id, by, i);
