@@ -96,6 +96,7 @@ export function Inbox({ session, toIdentify = false }: Props) {
       }[address.group]
     : rows.length;
   const marks = useMarks(name, ids, total);
+  const example = rows.find((row) => marks.all || marks.ids.includes(row.id));
   const shown = useQuery({ ...dossierQuery(id ?? 0), enabled: id !== undefined });
   const opened = id === undefined ? undefined : shown.data?.conversation;
   useTitle(opened && (opened.customerName ?? opened.number), toIdentify ? 'To identify' : 'Inbox');
@@ -204,7 +205,8 @@ export function Inbox({ session, toIdentify = false }: Props) {
                 chosen={marks.all ? { group: address.group, sentence } : { ids: marks.ids }}
                 count={marks.count}
                 total={total}
-                zone={lines[0]?.zone ?? 'UTC'}
+                first={example?.id}
+                zone={lines.find((line) => line.id === example?.lineId)?.zone ?? 'UTC'}
                 topics={topics}
                 onAll={marks.all ? undefined : marks.markAll}
                 onClear={marks.clear}

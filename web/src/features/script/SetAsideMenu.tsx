@@ -56,6 +56,7 @@ export function SetAsideMenu({ id, zone, anchor, onClose, onChoose }: Props) {
         <TimeDialog
           title="Set aside until"
           act="Set aside"
+          conversation={id}
           zone={zone}
           now={now}
           onClose={() => setOwnTime(false)}

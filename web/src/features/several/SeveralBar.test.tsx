@@ -30,6 +30,7 @@ function choose(answers: Answers, me = session) {
         chosen={{ ids: [3, 4, 9] }}
         count={3}
         total={57}
+        first={3}
         zone="America/Chicago"
         topics={[berths, repairs, { ...repairs, id: 5, name: 'mooring', retired: true }]}
         onAll={onAll}
@@ -125,6 +126,10 @@ describe('several at once', () => {
   it('offers topics in use only, and a time of one’s own that has not passed', async () => {
     const asked: Asked[] = [];
     const page = choose({
+      'GET /api/conversations/3/moments/read': ({ query }: Asked) =>
+        query.get('words') === 'someday'
+          ? { open: false, why: '“someday” is not clear here.' }
+          : { open: false, at: '2026-06-13T17:00:00Z' },
       'POST /api/several/check': (one: Asked) => {
         asked.push(one);
         return { will: 3, parts: 0, skipped: [] };
@@ -139,9 +144,15 @@ describe('several at once', () => {
 
     fireEvent.click(screen.getByRole('button', { name: 'Set aside…' }));
     fireEvent.click(screen.getByRole('menuitem', { name: 'At a time…' }));
-    const time = screen.getByLabelText('Time in Chicago');
+    const time = screen.getByLabelText('or choose it (time in Chicago)');
     fireEvent.change(time, { target: { value: '2026-06-09T14:00' } });
     expect(screen.getByText('That time has passed already.')).toBeTruthy();
+    fireEvent.change(screen.getByLabelText('When'), { target: { value: 'someday' } });
+    await screen.findByText('“someday” is not clear here.');
+    expect(screen.getByRole('button', { name: 'Continue' }).hasAttribute('disabled')).toBe(true);
+    fireEvent.change(screen.getByLabelText('When'), { target: { value: 'Sat noon' } });
+    await screen.findByText('Sat 13 Jun 12:00');
+    await screen.findByText(/when the line is closed/);
     fireEvent.change(time, { target: { value: '2026-06-10T08:30' } });
     fireEvent.click(screen.getByRole('button', { name: 'Continue' }));
     await screen.findByRole('button', { name: 'Set 3 aside' });

@@ -11,6 +11,8 @@ interface Props {
   chosen: Pick<SeveralAct, 'ids' | 'group' | 'sentence'>;
   count: number;
   total: number;
+  /** One of them, by whose line times are meant. */
+  first: number | undefined;
   zone: string;
   topics: Topic[];
   /** Chooses all that the sentence means; empty when all are. */
@@ -26,7 +28,7 @@ const MOMENTS: { kind: MomentKind; words: string }[] = [
 ];
 
 /** How many are chosen, and what one can do with them all. */
-export function SeveralBar({ chosen, count, total, zone, topics, onAll, onClear }: Props) {
+export function SeveralBar({ chosen, count, total, first, zone, topics, onAll, onClear }: Props) {
   const now = useNow();
   const teams = useQuery(teamsQuery).data ?? [];
   const bar = useRef<HTMLDivElement>(null);
@@ -117,10 +119,11 @@ export function SeveralBar({ chosen, count, total, zone, topics, onAll, onClear 
           At a time…
         </MenuItem>
       </Menu>
-      {ownTime && (
+      {ownTime && first !== undefined && (
         <TimeDialog
           title="Set aside until"
           act="Continue"
+          conversation={first}
           zone={zone}
           now={now}
           onClose={() => setOwnTime(false)}

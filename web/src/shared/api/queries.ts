@@ -16,6 +16,7 @@ import type {
   SignInRecord,
   StuckMail,
   Trouble,
+  TypedTime,
   SignIns,
   Watched,
   Conversation,
@@ -174,6 +175,16 @@ export const momentsQuery = (id: number, wanted: boolean) =>
     queryKey: ['moments', id] as const,
     queryFn: () => ask<Moments>('GET', `/api/conversations/${id}/moments`),
     enabled: wanted,
+    staleTime: 0,
+  });
+
+/** What the server understands of a time as it was typed, for a conversation's line. */
+export const typedTimeQuery = (id: number, words: string) =>
+  queryOptions({
+    queryKey: ['typed-time', id, words] as const,
+    queryFn: () =>
+      ask<TypedTime>('GET', `/api/conversations/${id}/moments/read?${new URLSearchParams({ words }).toString()}`),
+    enabled: words.trim() !== '',
     staleTime: 0,
   });
 

@@ -28,6 +28,7 @@ export type TopicColour = Topic['colour'];
 export type Site = Schemas['SiteView'];
 export type SavedSentence = Schemas['SentenceView'];
 export type Moments = Schemas['Offer'];
+export type TypedTime = Schemas['TypedTime'];
 export type MomentKind = Schemas['MomentRequest']['kind'];
 export type ActAnswer = Schemas['ActResponse'];
 export type UndoAnswer = Schemas['TakenBack'];

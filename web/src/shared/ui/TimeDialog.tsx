@@ -1,11 +1,16 @@
-import { Button, Dialog, DialogActions, DialogContent, DialogTitle } from '@mui/material';
+import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle } from '@mui/material';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useDeferredValue, useState } from 'react';
+import { typedTimeQuery } from '../api';
+import { instantOf, localOf, moment } from '../format';
 import { Field } from './Field';
-import { useState } from 'react';
-import { instantOf, localOf } from '../format';
+import { whyOf } from './why';
 
 interface Props {
   title: string;
   act: string;
+  /** Whose line's clocks and hours the time is meant by. */
+  conversation: number;
   zone: string;
   now: Date;
   onClose: () => void;
@@ -13,33 +18,65 @@ interface Props {
   onChoose: (at: string) => void;
 }
 
-const A_DAY_MS = 86_400_000;
-
-/** Asks for a time as the clocks of a place show it. */
-export function TimeDialog({ title, act, zone, now, onClose, onChoose }: Props) {
-  const [local, setLocal] = useState(() => localOf(new Date(now.getTime() + A_DAY_MS), zone));
-  const at = local === '' ? undefined : instantOf(local, zone);
-  const past = at !== undefined && at <= now;
+/** Asks for a time: typed as people say it, with what was understood beside it, or chosen. */
+export function TimeDialog({ title, act, conversation, zone, now, onClose, onChoose }: Props) {
+  const [words, setWords] = useState('');
+  const [chosen, setChosen] = useState('');
+  const asked = useDeferredValue(words);
+  const typed = useQuery({ ...typedTimeQuery(conversation, asked), placeholderData: keepPreviousData });
+  const isTyped = words.trim() !== '';
+  const settled = isTyped && asked === words && !typed.isFetching ? typed.data : undefined;
+  const at = isTyped
+    ? (settled?.at && new Date(settled.at)) || undefined
+    : chosen === ''
+      ? undefined
+      : instantOf(chosen, zone);
+  const past = !isTyped && at !== undefined && at <= now;
+  const city = zone.split('/').pop()?.replace('_', ' ') ?? zone;
   return (
-    <Dialog open onClose={onClose} aria-labelledby="time-title">
+    <Dialog open onClose={onClose} aria-labelledby="time-title" fullWidth maxWidth="xs">
       <form
         onSubmit={(event) => {
           event.preventDefault();
-          if (at) onChoose(at.toISOString());
+          if (at && !past) onChoose(at.toISOString());
         }}
       >
         <DialogTitle id="time-title">{title}</DialogTitle>
-        <DialogContent>
+        <DialogContent sx={{ display: 'grid', gap: 1.5 }}>
           <Field
-            type="datetime-local"
-            label={`Time in ${zone.split('/').pop()?.replace('_', ' ') ?? zone}`}
-            value={local}
+            label="When"
+            placeholder="Thu 14:30, in 3 h, Friday at opening"
+            value={words}
+            autoComplete="off"
             // Whoever asked for the dialog wants to type the time.
             // eslint-disable-next-line jsx-a11y/no-autofocus
             autoFocus
+            error={settled?.why !== undefined}
+            helperText={(isTyped && (whyOf(typed.error, 'words').helperText ?? settled?.why)) || ' '}
+            onChange={(event) => setWords(event.target.value)}
+          />
+          <Box role="status" sx={{ minHeight: 44 }}>
+            {settled?.at && (
+              <>
+                <Box component="strong" className="figures">
+                  {moment(new Date(settled.at), now, zone)}
+                </Box>
+                {settled.open ? '' : ', when the line is closed'}
+                {settled.note && <Box sx={{ typography: 'body2', color: 'text.secondary' }}>{settled.note}</Box>}
+              </>
+            )}
+          </Box>
+          <Field
+            type="datetime-local"
+            label={`or choose it (time in ${city})`}
+            value={settled?.at ? localOf(new Date(settled.at), zone) : chosen}
+            slotProps={{ inputLabel: { shrink: true } }}
             error={past}
             helperText={past ? 'That time has passed already.' : ' '}
-            onChange={(event) => setLocal(event.target.value)}
+            onChange={(event) => {
+              setWords('');
+              setChosen(event.target.value);
+            }}
           />
         </DialogContent>
         <DialogActions>

@@ -131,6 +131,7 @@ class AccessTableTest {
     row("GET", one + "/script", Door.SEES);
     row("GET", one + "/hand-to", Door.SEES);
     row("GET", one + "/moments", Door.SEES);
+    row("GET", one + "/moments/read", Door.SEES);
     row("GET", one + "/notes/{note}/trace", Door.SEES);
     row("PUT", one + "/watch", Door.SEES, Map.of("writing", false));
     row("DELETE", one + "/watch", Door.EVERYBODY);

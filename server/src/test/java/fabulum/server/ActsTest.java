@@ -161,6 +161,21 @@ class ActsTest {
   }
 
   @Test
+  void aTimeIsReadAsItIsTypedByTheClocksOfTheLine() {
+    String number = fabulum.freshNumber();
+    fabulum.webhook().text(number, Fabulum.DOCK, "later").require(200);
+    String path =
+        "/api/conversations/"
+            + maren.conversationOf(number).path("id").asLong()
+            + "/moments/read?words=";
+    JsonNode thursday = maren.get(path + "Thu+14%3A30").require(200).json();
+    assertThat(thursday.path("at").asString()).isEqualTo("2026-06-11T19:30:00Z");
+    assertThat(thursday.path("open").asBoolean()).isTrue();
+    assertThat(maren.get(path + "someday").require(200).json().path("why").asString())
+        .contains("“someday” is not clear");
+  }
+
+  @Test
   void theLinesOwnCalendarGivesTheMoments() {
     long id = waiting();
     JsonNode moments = maren.get("/api/conversations/" + id + "/moments").require(200).json();

@@ -3,6 +3,7 @@ package fabulum.server.conversations;
 import fabulum.core.conversation.Back;
 import fabulum.core.conversation.ConversationState;
 import fabulum.core.hours.Openings;
+import fabulum.core.hours.TimeReader;
 import fabulum.server.access.StaffId;
 import fabulum.server.conversations.Bookkeeping.Doing;
 import fabulum.server.conversations.store.ConversationMapper;
@@ -115,6 +116,13 @@ public class Acts {
         openings.tomorrow(now).orElse(null),
         openings.nextMonday(now).orElse(null),
         openings.hours().zone().getId());
+  }
+
+  /** What was understood of a time somebody typed, by the clocks and hours of its line. */
+  @Transactional(readOnly = true)
+  public Moment.TypedTime readMoment(ConversationId id, String words, StaffId asking) {
+    Conversation row = inSight.row(id, asking);
+    return Moment.TypedTime.of(TimeReader.read(words, openings(row).hours(), books.now()));
   }
 
   private Openings openings(Conversation row) {

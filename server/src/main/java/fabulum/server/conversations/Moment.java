@@ -1,6 +1,7 @@
 package fabulum.server.conversations;
 
 import fabulum.core.hours.Openings;
+import fabulum.core.hours.TimeReader;
 import fabulum.server.platform.Problem;
 import fabulum.server.platform.Problem.FieldProblem;
 import java.time.Duration;
@@ -43,6 +44,23 @@ public record Moment(Kind kind, @Nullable Instant at) {
       @Nullable Instant tomorrow,
       @Nullable Instant nextMonday,
       String zone) {}
+
+  /**
+   * What was understood of a time that somebody typed.
+   *
+   * @param at the moment; absent when the words are not clear or the time has passed
+   * @param open whether the line is open then
+   * @param note what people should know about this time
+   * @param why a sentence for people, when there is no moment
+   */
+  public record TypedTime(
+      @Nullable Instant at, boolean open, @Nullable String note, @Nullable String why) {
+    static TypedTime of(TimeReader.Reading reading) {
+      return reading instanceof TimeReader.Reading.At found
+          ? new TypedTime(found.at(), found.open(), found.note().orElse(null), null)
+          : new TypedTime(null, false, null, ((TimeReader.Reading.Unclear) reading).why());
+    }
+  }
 
   /** Why it cannot be set aside until then; empty when it can. */
   public Optional<String> objection(Openings openings, Instant now) {

@@ -22,6 +22,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Finishing, setting aside, topics. */
@@ -73,6 +74,18 @@ class ConversationController {
   @GetMapping("/moments")
   Moment.Offer moments(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {
     return acts.moments(new ConversationId(id), me.id());
+  }
+
+  /**
+   * What is understood of a time as people type it, such as "Thu 14:30", "in 3 h" or "Friday at
+   * opening", by the clocks and opening hours of the line.
+   */
+  @GetMapping("/moments/read")
+  Moment.TypedTime readMoment(
+      @AuthenticationPrincipal SignedIn me,
+      @PathVariable long id,
+      @RequestParam(defaultValue = "") String words) {
+    return acts.readMoment(new ConversationId(id), words, me.id());
   }
 
   /**
