@@ -15,5 +15,5 @@ export default defineConfig(({ mode }) => ({
   },
   server: { proxy: { '/api': 'http://localhost:8080' } },
   // A machine that builds for everyone may stall for seconds.
-  test: { environment: 'node', include: ['src/**/*.test.{ts,tsx}'], testTimeout: 30_000 },
+  test: { environment: 'node', pool: 'threads', include: ['src/**/*.test.{ts,tsx}'], testTimeout: 30_000 },
 }));

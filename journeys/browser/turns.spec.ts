@@ -248,8 +248,8 @@ test('a promise is changed in the set-up, and what waits is due otherwise at onc
   await expect(form.getByLabel(/^Answer within/)).toHaveValue('200');
   await form.getByRole('button', { name: 'Save', exact: true }).click();
   await page.getByRole('link', { name: 'Change log' }).click();
-  const changes = page.getByRole('list', { name: 'Changes' });
-  await expect(changes).toContainText(`line ${office.lineName}, promise: 1 h → 3 h 20 min`);
+  const changes = page.getByRole('table', { name: 'Change log' });
+  await expect(changes).toContainText(`line ${office.lineName}promise: 1 h → 3 h 20 min`);
   await expect(changes).toContainText(office.lead.name);
 });
 

@@ -1,38 +1,30 @@
-import { Box, Button } from '@mui/material';
+import { Box } from '@mui/material';
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
-import { historyQuery, linesQuery } from '../../shared/api';
-import { Answered } from '../../shared/ui';
-import { ChangeLine } from './ChangeLine';
+import { useMemo } from 'react';
+import { historyQuery, linesQuery, type SetUpChange } from '../../shared/api';
+import { DataTable } from '../../shared/ui';
+import { changeColumns } from './changeColumns';
 
 /** Who changed what, and when; the newest first. */
 export function HistoryPage() {
   const zone = useQuery(linesQuery).data?.[0]?.zone ?? 'UTC';
   const history = useInfiniteQuery(historyQuery);
+  const rows = useMemo(() => history.data?.pages.flat() ?? [], [history.data]);
+  const columns = useMemo(
+    () => changeColumns<SetUpChange>(zone, (change) => ({ ...change, who: change.who?.name, about: change.subject })),
+    [zone],
+  );
   return (
-    <Answered query={history}>
-      {({ pages }) =>
-        pages.flat().length === 0 ? (
-          <Box sx={{ p: 3, color: 'text.secondary' }}>
-            Nothing was changed yet. Every change appears here, with who made it.
-          </Box>
-        ) : (
-          <Box component="ol" aria-label="Changes" sx={{ listStyle: 'none', m: 0, p: 2, maxWidth: 900 }}>
-            {pages.flat().map((change) => (
-              <ChangeLine
-                key={change.id}
-                at={change.at}
-                zone={zone}
-                who={change.who?.name}
-                about={change.subject}
-                what={change.what}
-                before={change.before}
-                after={change.after}
-              />
-            ))}
-            {history.hasNextPage && <Button onClick={() => void history.fetchNextPage()}>Earlier changes</Button>}
-          </Box>
-        )
-      }
-    </Answered>
+    <Box sx={{ p: 2, maxWidth: 1100, display: 'flex', flexDirection: 'column', flex: 1, minHeight: 0 }}>
+      <DataTable
+        label="Change log"
+        name="change-log"
+        columns={columns}
+        rows={rows}
+        keyOf={(change) => change.id}
+        query={history}
+        empty="No changes yet. Every change to the set-up appears here, with who made it."
+      />
+    </Box>
   );
 }

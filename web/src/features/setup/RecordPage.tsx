@@ -1,23 +1,27 @@
-import { Box, Button, TextField } from '@mui/material';
+import { Box, TextField } from '@mui/material';
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
-import { useDeferredValue, useState } from 'react';
-import { linesQuery, recordQuery } from '../../shared/api';
-import { ActButton, ProblemNote, useRefusal } from '../../shared/ui';
-import { ChangeLine } from './ChangeLine';
+import { useDeferredValue, useMemo, useState } from 'react';
+import { type AccessChange, linesQuery, recordQuery } from '../../shared/api';
+import { ActButton, DataTable, useRefusal } from '../../shared/ui';
+import { changeColumns } from './changeColumns';
 
-/** Who may see or do what, and who changed that. Nobody can change the record. */
+/** Who may see or do what, and who changed that. Nobody can change the log. */
 export function RecordPage() {
   const zone = useQuery(linesQuery).data?.[0]?.zone ?? 'UTC';
   const [typed, setTyped] = useState('');
   const words = useDeferredValue(typed.trim());
   const record = useInfiniteQuery(recordQuery(words));
   const refusal = useRefusal('EXPORT');
-  const changes = record.data?.pages.flat() ?? [];
+  const rows = useMemo(() => record.data?.pages.flat() ?? [], [record.data]);
+  const columns = useMemo(
+    () => changeColumns<AccessChange>(zone, (change) => ({ ...change, who: change.by ?? 'Fabulum' })),
+    [zone],
+  );
   return (
-    <Box sx={{ p: 2, maxWidth: 980 }}>
+    <Box sx={{ p: 2, maxWidth: 1100, display: 'flex', flexDirection: 'column', flex: 1, minHeight: 0 }}>
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'end', mb: 1.5, flexWrap: 'wrap' }}>
         <TextField
-          label="That mention"
+          label="Entries that mention"
           placeholder="a name, a permission, a team"
           value={typed}
           onChange={(event) => setTyped(event.target.value)}
@@ -32,25 +36,15 @@ export function RecordPage() {
         </ActButton>
         <Box sx={{ color: 'text.secondary', typography: 'body2' }}>Entries cannot be changed.</Box>
       </Box>
-      {record.error && <ProblemNote problem={record.error} onRetry={() => void record.refetch()} />}
-      {record.data && changes.length === 0 && (
-        <Box sx={{ color: 'text.secondary' }}>
-          {words === '' ? 'Nothing was changed yet.' : 'No entries mention this.'}
-        </Box>
-      )}
-      <Box component="ol" aria-label="Access log" sx={{ listStyle: 'none', m: 0, p: 0 }}>
-        {changes.map((change) => (
-          <ChangeLine
-            key={change.id}
-            {...change}
-            zone={zone}
-            who={change.by ?? 'Fabulum'}
-            before={change.before}
-            after={change.after}
-          />
-        ))}
-      </Box>
-      {record.hasNextPage && <Button onClick={() => void record.fetchNextPage()}>Earlier changes</Button>}
+      <DataTable
+        label="Access log"
+        name="access-log"
+        columns={columns}
+        rows={rows}
+        keyOf={(change) => change.id}
+        query={record}
+        empty={words === '' ? 'No changes yet.' : 'No entries mention this.'}
+      />
     </Box>
   );
 }

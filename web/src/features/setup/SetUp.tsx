@@ -31,7 +31,7 @@ export function SetUp({ session }: { session: Session }) {
   const { pathname } = useLocation();
   useTitle(PLACES.find(([address]) => pathname.startsWith(address))?.[1], 'Set-up');
   return (
-    <Box component="main" sx={{ flex: 1, minHeight: 0, overflowY: 'auto' }}>
+    <Box component="main" sx={{ flex: 1, minHeight: 0, overflowY: 'auto', display: 'flex', flexDirection: 'column' }}>
       <OfficeTabs />
       <PlaceTabs name="Set-up" places={PLACES} />
       <Routes>

@@ -1,7 +1,8 @@
-import { Box, Button } from '@mui/material';
+import { Box } from '@mui/material';
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
+import { useMemo } from 'react';
 import { linesQuery, type SignInRecord, signInRecordQuery, staffQuery } from '../../shared/api';
-import { Moment, ProblemNote } from '../../shared/ui';
+import { type Column, DataTable, Moment } from '../../shared/ui';
 
 const OUTCOMES: Record<SignInRecord['outcome'], string> = {
   IN: 'signed in',
@@ -17,48 +18,57 @@ function times(one: SignInRecord): string {
 /** Who signed in, and attempts that were refused; the newest first. */
 export function SignInsPage() {
   const zone = useQuery(linesQuery).data?.[0]?.zone ?? 'UTC';
-  const staff = useQuery(staffQuery).data ?? [];
+  const staff = useQuery(staffQuery).data;
   const record = useInfiniteQuery(signInRecordQuery);
+  const rows = useMemo(() => record.data?.pages.flat() ?? [], [record.data]);
+  const columns = useMemo<Column<SignInRecord>[]>(
+    () => [
+      {
+        name: 'When',
+        width: '150px',
+        always: true,
+        cell: (one) => (
+          <span className="figures">
+            <Moment at={one.at} zone={zone} />
+          </span>
+        ),
+      },
+      {
+        name: 'Who',
+        width: '190px',
+        always: true,
+        cell: (one) => staff?.find((each) => each.id === one.staffId)?.name ?? 'unknown name',
+      },
+      {
+        name: 'What happened',
+        width: 'minmax(220px, 1fr)',
+        always: true,
+        cell: (one) => (
+          <Box component="span" sx={{ color: one.outcome === 'IN' ? 'text.primary' : 'error.main' }}>
+            {OUTCOMES[one.outcome]}
+            {times(one)}
+          </Box>
+        ),
+      },
+      { name: 'Until', width: '150px', cell: (one) => one.endedAt && <Moment at={one.endedAt} zone={zone} /> },
+      { name: 'From', width: '180px', cell: (one) => one.address },
+    ],
+    [zone, staff],
+  );
   return (
-    <Box sx={{ p: 2, maxWidth: 980 }}>
+    <Box sx={{ p: 2, maxWidth: 1100, display: 'flex', flexDirection: 'column', flex: 1, minHeight: 0 }}>
       <Box component="p" sx={{ mt: 0, color: 'text.secondary' }}>
         Kept for 90 days. Refused attempts are counted by the hour and account.
       </Box>
-      {record.error && <ProblemNote problem={record.error} onRetry={() => void record.refetch()} />}
-      <Box component="ol" aria-label="Sign-ins" sx={{ listStyle: 'none', m: 0, p: 0 }}>
-        {record.data?.pages.flat().map((one) => (
-          <Box
-            component="li"
-            key={one.id}
-            sx={{
-              display: 'grid',
-              gridTemplateColumns: { xs: '1fr', sm: '150px 190px 1fr 200px' },
-              columnGap: 2,
-              py: 0.5,
-              borderBottom: 1,
-              borderColor: 'divider',
-            }}
-          >
-            <Box className="figures" sx={{ color: 'text.secondary' }}>
-              <Moment at={one.at} zone={zone} />
-            </Box>
-            <Box sx={{ overflowWrap: 'anywhere' }}>
-              {staff.find((each) => each.id === one.staffId)?.name ?? 'unknown name'}
-            </Box>
-            <Box sx={{ color: one.outcome === 'IN' ? 'text.primary' : 'error.main' }}>
-              {OUTCOMES[one.outcome]}
-              {times(one)}
-              {one.endedAt && (
-                <Box component="span" sx={{ color: 'text.secondary' }}>
-                  , until <Moment at={one.endedAt} zone={zone} />
-                </Box>
-              )}
-            </Box>
-            <Box sx={{ color: 'text.secondary' }}>from {one.address}</Box>
-          </Box>
-        ))}
-      </Box>
-      {record.hasNextPage && <Button onClick={() => void record.fetchNextPage()}>Earlier</Button>}
+      <DataTable
+        label="Sign-ins"
+        name="sign-ins"
+        columns={columns}
+        rows={rows}
+        keyOf={(one) => one.id}
+        query={record}
+        empty="Nobody has signed in yet."
+      />
     </Box>
   );
 }

@@ -1,3 +1,4 @@
+export { type Column, DataTable } from './DataTable';
 export { Answered } from './Answered';
 export { Crossed } from './Crossed';
 export { ActButton } from './ActButton';
