@@ -2,7 +2,7 @@ import { Box } from '@mui/material';
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { historyQuery, linesQuery, type SetUpChange } from '../../shared/api';
-import { DataTable } from '../../shared/ui';
+import { DataTable } from '../../shared/table';
 import { changeColumns } from './changeColumns';
 
 /** Who changed what, and when; the newest first. */

@@ -2,7 +2,8 @@ import { Box, TextField } from '@mui/material';
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { type AccessChange, linesQuery, recordQuery } from '../../shared/api';
-import { ActButton, DataTable, useRefusal } from '../../shared/ui';
+import { DataTable } from '../../shared/table';
+import { ActButton, useRefusal } from '../../shared/ui';
 import { changeColumns } from './changeColumns';
 
 /** Who may see or do what, and who changed that. Nobody can change the log. */

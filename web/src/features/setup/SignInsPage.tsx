@@ -2,7 +2,8 @@ import { Box } from '@mui/material';
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { linesQuery, type SignInRecord, signInRecordQuery, staffQuery } from '../../shared/api';
-import { type Column, DataTable, Moment } from '../../shared/ui';
+import { type Column, DataTable } from '../../shared/table';
+import { Moment } from '../../shared/ui';
 
 const OUTCOMES: Record<SignInRecord['outcome'], string> = {
   IN: 'signed in',

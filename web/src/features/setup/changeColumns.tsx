@@ -1,4 +1,5 @@
-import { type Column, Moment } from '../../shared/ui';
+import { type Column } from '../../shared/table';
+import { Moment } from '../../shared/ui';
 
 export interface ChangeRow {
   at: string;

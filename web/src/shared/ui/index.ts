@@ -1,4 +1,3 @@
-export { type Column, DataTable } from './DataTable';
 export { Answered } from './Answered';
 export { Crossed } from './Crossed';
 export { ActButton } from './ActButton';

@@ -12,7 +12,7 @@ import {
 } from '@mui/material';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { type KeyboardEvent, type ReactNode, useEffect, useRef, useState } from 'react';
-import { ProblemNote } from './ProblemNote';
+import { ProblemNote } from '../ui';
 
 export interface Column<R> {
   name: string;

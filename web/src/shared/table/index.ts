@@ -1,0 +1,1 @@
+export { type Column, DataTable } from './DataTable';
