@@ -15,7 +15,7 @@ import { ProblemNote, useMe } from '../shared/ui';
 const KEYS: [string, string][] = [
   ['↑ ↓', 'move through the list'],
   ['1 2 3 4', 'our turn, their turn, set aside, done'],
-  ['M U E', 'mine, nobody’s, everyone’s'],
+  ['M U E', 'my conversations, nobody’s, all'],
   ['V', 'change the order of the list'],
   ['W', 'write to someone'],
   ['R', 'write a reply'],

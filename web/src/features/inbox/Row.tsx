@@ -146,46 +146,47 @@ export function Row(props: Props) {
               display: 'flex',
               gap: 1,
               whiteSpace: 'nowrap',
-              overflow: 'hidden',
             }}
           >
-            <span>{lineName}</span>
-            {away && (
-              <Box component="span" sx={{ color: 'warning.main', fontWeight: 600 }}>
-                away{away.cover ? `, ${away.cover} covers` : ''}
-              </Box>
-            )}
-            {row.failed && (
-              <Box
-                component="span"
-                sx={{ color: 'error.main', fontWeight: 600, overflow: 'hidden', textOverflow: 'ellipsis' }}
-              >
-                × not delivered: {row.failureReason}
-              </Box>
-            )}
-            {watchers.map(({ staff, writing }) => (
-              <Box
-                key={staff.id}
-                component="span"
-                sx={{ color: writing ? 'warning.main' : 'info.main', fontWeight: writing ? 700 : 400 }}
-              >
-                <StaffMark mark={staff.mark} size={12} /> {staff.initials} {writing ? 'is writing' : 'is reading'}
-              </Box>
-            ))}
-            {row.back && row.group !== 'SET_ASIDE' && (
-              <Box component="span" sx={{ color: 'info.main', fontWeight: 600 }}>
-                ↩ {BACK_WORDS[row.back]}
-              </Box>
-            )}
-            {topics.map((topic) => (
-              <TopicMark key={topic.id} topic={topic} />
-            ))}
-            {row.toIdentify && (
-              <Box component="span" sx={{ color: 'info.main', fontWeight: 600 }}>
-                ? to identify
-              </Box>
-            )}
-            <Box component="span" className="figures" sx={{ ml: 'auto', pl: 1 }}>
+            <Box sx={{ display: 'flex', gap: 1, flex: 1, minWidth: 0, overflow: 'hidden' }}>
+              <span>{lineName}</span>
+              {away && (
+                <Box component="span" sx={{ color: 'warning.main', fontWeight: 600 }}>
+                  away{away.cover ? `, ${away.cover} covers` : ''}
+                </Box>
+              )}
+              {row.failed && (
+                <Box
+                  component="span"
+                  sx={{ color: 'error.main', fontWeight: 600, overflow: 'hidden', textOverflow: 'ellipsis' }}
+                >
+                  × not delivered: {row.failureReason}
+                </Box>
+              )}
+              {watchers.map(({ staff, writing }) => (
+                <Box
+                  key={staff.id}
+                  component="span"
+                  sx={{ color: writing ? 'warning.main' : 'info.main', fontWeight: writing ? 700 : 400 }}
+                >
+                  <StaffMark mark={staff.mark} size={12} /> {staff.initials} {writing ? 'is writing' : 'is reading'}
+                </Box>
+              ))}
+              {row.back && row.group !== 'SET_ASIDE' && (
+                <Box component="span" sx={{ color: 'info.main', fontWeight: 600 }}>
+                  ↩ {BACK_WORDS[row.back]}
+                </Box>
+              )}
+              {topics.map((topic) => (
+                <TopicMark key={topic.id} topic={topic} />
+              ))}
+              {row.toIdentify && (
+                <Box component="span" sx={{ color: 'info.main', fontWeight: 600 }}>
+                  ? to identify
+                </Box>
+              )}
+            </Box>
+            <Box component="span" className="figures">
               <Moment at={row.lastAt} zone={zone} />
             </Box>
           </Box>

@@ -49,7 +49,7 @@ describe('the sentence', () => {
     await fill(/^Whose/, 'Priya Nandakumar’s');
     await fill(/^Line/, 'Yard and lift');
     expect(sentence()).toBe('colleague 2; line 2');
-    await fill(/^Whose/, 'those of Harbour office');
+    await fill(/^Whose/, 'Harbour office’s');
     expect(sentence()).toBe('team 1; line 2');
     await fill(/^Order/, 'open longest first');
     expect(said.order).toBe('OPEN_LONGEST');

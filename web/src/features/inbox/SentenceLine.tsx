@@ -34,10 +34,10 @@ function useWhose() {
   const staff = useQuery(staffQuery).data ?? [];
   const teams = useQuery(teamsQuery).data ?? [];
   return [
-    { value: 'everyone', words: 'everyone’s' },
-    { value: 'mine', words: 'mine' },
+    { value: 'everyone', words: 'all' },
+    { value: 'mine', words: 'my' },
     { value: 'nobody', words: 'nobody’s' },
-    ...teams.map((team) => ({ value: `team ${team.id}`, words: `those of ${team.name}` })),
+    ...teams.map((team) => ({ value: `team ${team.id}`, words: `${team.name}’s` })),
     ...staff.map((one) => ({ value: `colleague ${one.id}`, words: `${one.name}’s` })),
   ];
 }
@@ -106,7 +106,7 @@ export function SentenceLine({ address, toIdentify, onChange }: Props) {
         options={whose}
         onChange={(key) => say({ whose: whoseOf(key) })}
       />
-      {' on '}
+      {' conversations on '}
       <Blank
         name="Line"
         value={sentence.line}

@@ -289,8 +289,8 @@ public class Bookkeeping {
   public void changed(long conversation, List<Long> touched) {
     conversations.nextVersion(conversation);
     ConversationChanged change = ConversationChanged.of(conversation, touched);
-    feed.append(
-        Change.Kind.CONVERSATION, conversation, row(change.id()).version(), change.detail());
+    long version = conversations.getVersion(conversation);
+    feed.append(Change.Kind.CONVERSATION, conversation, version, change.detail());
     events.publishEvent(change);
   }
 

@@ -61,6 +61,8 @@ public interface ConversationMapper {
 
   void nextVersion(long id);
 
+  long getVersion(long id);
+
   /** Everyone who waits on us, also those set aside. */
   List<Conversation> listWaiting();
 

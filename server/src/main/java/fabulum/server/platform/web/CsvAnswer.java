@@ -2,7 +2,8 @@ package fabulum.server.platform.web;
 
 import java.nio.charset.StandardCharsets;
 import java.util.List;
-import java.util.stream.Collectors;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.QuoteMode;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -16,25 +17,28 @@ public final class CsvAnswer {
   /** Its media type. */
   public static final String TYPE = "text/csv";
 
+  private static final CSVFormat FORMAT =
+      CSVFormat.RFC4180.builder().setQuoteMode(QuoteMode.ALL).get();
+
   private CsvAnswer() {}
 
   /** The file, with a name to save it by. */
   public static ResponseEntity<String> of(String name, List<List<String>> rows) {
-    String body =
-        rows.stream()
-            .map(row -> row.stream().map(CsvAnswer::quoted).collect(Collectors.joining(",")))
-            .collect(Collectors.joining("\r\n", "", "\r\n"));
+    StringBuilder body = new StringBuilder();
+    for (List<String> row : rows) {
+      body.append(FORMAT.format(row.stream().map(CsvAnswer::notAFormula).toArray()))
+          .append(FORMAT.getRecordSeparator());
+    }
     return ResponseEntity.ok()
         .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
         .header(
             HttpHeaders.CONTENT_DISPOSITION,
             ContentDisposition.attachment().filename(name).build().toString())
-        .body(body);
+        .body(body.toString());
   }
 
-  private static String quoted(String value) {
+  private static String notAFormula(String value) {
     boolean formula = !value.isEmpty() && "=+-@\t\r".indexOf(value.charAt(0)) >= 0;
-    String safe = formula ? "'" + value : value;
-    return "\"" + safe.replace("\"", "\"\"") + "\"";
+    return formula ? "'" + value : value;
   }
 }
