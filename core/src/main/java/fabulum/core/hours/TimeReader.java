@@ -1,18 +1,12 @@
 package fabulum.core.hours;
 
-import java.time.DateTimeException;
-import java.time.DayOfWeek;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
-import java.time.Month;
-import java.time.Year;
 import java.time.ZoneId;
-import java.time.format.TextStyle;
 import java.time.temporal.ChronoUnit;
-import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -46,9 +40,6 @@ public final class TimeReader {
       Pattern.compile(
           "(?:in )?(\\d{1,4}|an?|half an?) ?(m|min|mins|minutes?|h|hrs?|hours?|d|days?|w|weeks?)"
               + "(?: (?:and )?(\\d{1,4}) ?(?:m|min|mins|minutes?))?");
-  private static final Pattern ISO = Pattern.compile("(\\d{4})-(\\d{1,2})-(\\d{1,2})");
-  private static final Pattern DAY = Pattern.compile("(\\d{1,2})(?:st|nd|rd|th|\\.)?");
-  private static final Pattern YEAR = Pattern.compile("2\\d{3}");
   private static final Pattern CLOCK = Pattern.compile("(\\d{1,2})(?:[:.](\\d{2}))? ?(am|pm)?");
 
   private final Openings openings;
@@ -85,15 +76,6 @@ public final class TimeReader {
   private record Time(BiFunction<Openings, LocalDate, Optional<LocalDateTime>> on) {
     static Time of(LocalTime time) {
       return new Time((openings, day) -> Optional.of(day.atTime(time)));
-    }
-  }
-
-  /** Thrown within one reading only. */
-  private static final class NotClear extends RuntimeException {
-    private static final long serialVersionUID = 1L;
-
-    NotClear(String why) {
-      super(why, null, false, false);
     }
   }
 
@@ -143,7 +125,7 @@ public final class TimeReader {
     List<String> words = new ArrayList<>(List.of(plain.split(" ")));
     words.removeIf(FILLERS::contains);
     boolean tonight = words.remove("tonight");
-    Optional<LocalDate> day = tonight ? Optional.of(today) : takeDay(words);
+    Optional<LocalDate> day = tonight ? Optional.of(today) : new DayReader(today).take(words);
     Optional<Time> time = takeTime(words);
     if (!words.isEmpty() || (day.isEmpty() && time.isEmpty())) {
       String rest = words.isEmpty() ? plain : String.join(" ", words);
@@ -174,99 +156,6 @@ public final class TimeReader {
       }
     }
     throw new NotClear("The line does not open again.");
-  }
-
-  /** Takes what names a day out of the words. */
-  private Optional<LocalDate> takeDay(List<String> words) {
-    for (int i = 0; i < words.size(); i++) {
-      String word = words.get(i);
-      Optional<LocalDate> named = relativeDay(word).or(() -> isoDay(word));
-      if (named.isPresent()) {
-        words.remove(i);
-        return named;
-      }
-      Optional<Month> month = month(word);
-      if (month.isPresent()) {
-        return Optional.of(takeDayOf(month.get(), i, words));
-      }
-    }
-    return Optional.empty();
-  }
-
-  private Optional<LocalDate> relativeDay(String word) {
-    if (word.equals("today")) {
-      return Optional.of(today);
-    }
-    if (word.equals("tomorrow")) {
-      return Optional.of(today.plusDays(1));
-    }
-    return weekday(word).map(day -> today.with(TemporalAdjusters.next(day)));
-  }
-
-  private static Optional<DayOfWeek> weekday(String word) {
-    return List.of(DayOfWeek.values()).stream()
-        .filter(day -> isShortFor(word, day.getDisplayName(TextStyle.FULL, Locale.ENGLISH)))
-        .findFirst();
-  }
-
-  private static Optional<Month> month(String word) {
-    return List.of(Month.values()).stream()
-        .filter(month -> isShortFor(word, month.getDisplayName(TextStyle.FULL, Locale.ENGLISH)))
-        .findFirst();
-  }
-
-  /** Whether a word is a name or at least three letters of its beginning. */
-  private static boolean isShortFor(String word, String name) {
-    String plain = word.endsWith(".") ? word.substring(0, word.length() - 1) : word;
-    return plain.length() >= 3 && name.toLowerCase(Locale.ROOT).startsWith(plain);
-  }
-
-  private static Optional<LocalDate> isoDay(String word) {
-    Matcher iso = ISO.matcher(word);
-    return iso.matches()
-        ? Optional.of(
-            date(
-                Integer.parseInt(iso.group(1)),
-                Integer.parseInt(iso.group(2)),
-                Integer.parseInt(iso.group(3))))
-        : Optional.empty();
-  }
-
-  /** "9 June", "June 9", either with a year behind it. */
-  private LocalDate takeDayOf(Month month, int at, List<String> words) {
-    int dayAt = at > 0 && DAY.matcher(words.get(at - 1)).matches() ? at - 1 : at + 1;
-    Matcher day = dayAt < words.size() ? DAY.matcher(words.get(dayAt)) : null;
-    if (day == null || !day.matches()) {
-      throw new NotClear(
-          "Which day of " + month.getDisplayName(TextStyle.FULL, Locale.ENGLISH) + "?");
-    }
-    int yearAt = Math.max(at, dayAt) + 1;
-    boolean hasYear = yearAt < words.size() && YEAR.matcher(words.get(yearAt)).matches();
-    int number = Integer.parseInt(day.group(1));
-    LocalDate found =
-        hasYear
-            ? date(Integer.parseInt(words.get(yearAt)), month.getValue(), number)
-            : nextSuchDay(month, number);
-    words.subList(Math.min(at, dayAt), hasYear ? yearAt + 1 : yearAt).clear();
-    return found;
-  }
-
-  private LocalDate nextSuchDay(Month month, int day) {
-    for (int year = today.getYear(); year <= today.getYear() + 8; year++) {
-      boolean exists = day >= 1 && day <= month.length(Year.isLeap(year));
-      if (exists && !LocalDate.of(year, month, day).isBefore(today)) {
-        return LocalDate.of(year, month, day);
-      }
-    }
-    return date(today.getYear(), month.getValue(), day);
-  }
-
-  private static LocalDate date(int year, int month, int day) {
-    try {
-      return LocalDate.of(year, month, day);
-    } catch (DateTimeException noSuchDay) {
-      throw new NotClear("That day does not exist.");
-    }
   }
 
   /** Takes what names a time of day out of the words. */

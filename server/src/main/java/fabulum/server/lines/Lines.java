@@ -1,12 +1,10 @@
 package fabulum.server.lines;
 
 import fabulum.core.assignment.Way;
-import fabulum.core.hours.Hours;
 import fabulum.core.hours.Stretch;
 import fabulum.core.phone.NumberReader;
 import fabulum.core.phone.PhoneNumber;
 import fabulum.core.phone.Region;
-import fabulum.core.promise.Promise;
 import fabulum.core.text.OneLine;
 import fabulum.server.access.TeamId;
 import fabulum.server.lines.store.LineMapper;
@@ -17,14 +15,9 @@ import fabulum.server.platform.BriefMemory;
 import fabulum.server.platform.Problem;
 import fabulum.server.platform.Problem.FieldProblem;
 import java.time.DayOfWeek;
-import java.time.Duration;
-import java.time.LocalDate;
-import java.time.ZoneId;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -84,25 +77,14 @@ public class Lines {
   /** What the line promises; a change is in it a second later at most. */
   public LinePromise promise(LineId id) {
     LinePromise known = promises.get().get(id);
-    return known == null ? promiseOf(setup(row(id))) : known;
+    return known == null ? LinePromise.of(setup(row(id)), holidays) : known;
   }
 
   private Map<LineId, LinePromise> readPromises() {
     return lines.list().stream()
-        .collect(Collectors.toMap(row -> new LineId(row.id()), row -> promiseOf(setup(row))));
-  }
-
-  private LinePromise promiseOf(LineSetup setup) {
-    Set<LocalDate> closed = new HashSet<>();
-    if (setup.holidays() != null) {
-      closed.addAll(holidays.days(setup.holidays()));
-      closed.removeAll(Set.copyOf(setup.openHolidays()));
-    }
-    closed.addAll(setup.closedDays());
-    Hours hours =
-        new Hours(
-            ZoneId.of(setup.zone()), setup.week().stream().map(Stretch::span).toList(), closed);
-    return new LinePromise(new Promise(Duration.ofMinutes(setup.promiseMinutes())), hours);
+        .collect(
+            Collectors.toMap(
+                row -> new LineId(row.id()), row -> LinePromise.of(setup(row), holidays)));
   }
 
   /** All that is set up about a line. */
@@ -152,7 +134,7 @@ public class Lines {
     if (!bad.isEmpty()) {
       throw Problem.fields(bad);
     }
-    return promiseOf(wanted);
+    return LinePromise.of(wanted, holidays);
   }
 
   /** Sets up a line. */

@@ -83,13 +83,6 @@ public class LiveStream implements SmartLifecycle {
     this.missedChanges = missedChanges;
   }
 
-  /**
-   * A message.
-   *
-   * @param position where whoever has heard it goes on
-   */
-  record Told(String position, long number, LiveMessage message, Audience audience) {}
-
   private Told told(long number, LiveMessage message, Audience audience) {
     return new Told(new Position(run, number, feed.settled()).text(), number, message, audience);
   }

@@ -1,6 +1,5 @@
 package fabulum.server.live;
 
-import fabulum.server.live.LiveStream.Told;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.List;

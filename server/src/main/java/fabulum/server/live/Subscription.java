@@ -1,7 +1,6 @@
 package fabulum.server.live;
 
 import fabulum.server.accounts.SignedIn;
-import fabulum.server.live.LiveStream.Told;
 import java.io.IOException;
 import java.util.concurrent.ArrayBlockingQueue;
 import java.util.concurrent.BlockingQueue;

@@ -97,13 +97,6 @@ public class Several {
     return thread;
   }
 
-  /** Those with these ids, and those that a sentence means; each once. */
-  public record Selection(List<ConversationId> ids, @Nullable InboxQuery all) {
-    public Selection {
-      ids = List.copyOf(ids);
-    }
-  }
-
   private List<ConversationView> chosen(Selection selection, StaffId by) {
     InboxQuery all = selection.all();
     List<ConversationId> ids = all == null ? selection.ids() : inbox.ids(all, MOST + 1);
