@@ -79,53 +79,89 @@ export function writeSentence(sentence: Sentence): string {
 }
 
 function split(text: string): string[] {
-  return (text.match(/(?:\\.|[^;\\])+/gs) ?? []).map((part) => part.replace(/\\(.)/gs, '$1').trim()).filter(Boolean);
+  const plain = text.replace(/[\s\p{Z}\uFEFF]/gu, ' ');
+  return (plain.match(/(?:\\.|[^;\\]|\\$)+/gs) ?? [])
+    .map((part) => part.replace(/\\(.)/gs, '$1').trim())
+    .filter(Boolean);
 }
 
-/** Reads a sentence; parts that cannot be read are left out, so that an address somebody typed still shows a list. */
+/** Reads a sentence; parts that cannot be read, or are said twice, are left out, so that an address somebody typed still shows a list. */
 export function readSentence(text: string): Sentence {
   return split(text).reduce(readPart, EVERYTHING);
 }
 
+const LONGEST_WORDS = 80;
+const MOST_MINUTES = 366 * 24 * 60;
+const MOST_DAYS = 3_660;
+
+function number(digits: string, most = 1e15): number | undefined {
+  const found = /^\d{1,15}$/.test(digits) ? Number(digits) : 0;
+  return found >= 1 && found <= most ? found : undefined;
+}
+
+/** A part that is not said yet. */
+function once<K extends keyof Sentence>(sentence: Sentence, name: K, value: Sentence[K] | undefined): Sentence {
+  const said = sentence[name] !== EVERYTHING[name];
+  return said || value === undefined ? sentence : { ...sentence, [name]: value };
+}
+
 function readPart(sentence: Sentence, part: string): Sentence {
-  if (part === 'mine') return { ...sentence, whose: { kind: 'mine' } };
-  if (part === "nobody's") return { ...sentence, whose: { kind: 'nobody' } };
-  if (part === 'to identify') return { ...sentence, toIdentify: true };
-  if (part === 'not delivered') return { ...sentence, failed: true };
-  if (part === 'unread') return { ...sentence, unread: true };
+  if (part === 'mine') return once(sentence, 'whose', { kind: 'mine' });
+  if (part === "nobody's") return once(sentence, 'whose', { kind: 'nobody' });
+  if (part === 'to identify') return once(sentence, 'toIdentify', true);
+  if (part === 'not delivered') return once(sentence, 'failed', true);
+  if (part === 'unread') return once(sentence, 'unread', true);
   const seam = part.indexOf(' ');
+  if (seam < 0) return sentence;
   const word = part.slice(0, seam);
   const rest = part.slice(seam + 1).trim();
-  const id = Number(rest);
-  const named = Number.isInteger(id) && id > 0;
+  const id = number(rest);
   switch (word) {
     case 'team':
     case 'colleague':
-      return named ? { ...sentence, whose: { kind: word, id } } : sentence;
+      return once(sentence, 'whose', id === undefined ? undefined : { kind: word, id });
     case 'line':
     case 'site':
     case 'topic':
-      return named ? { ...sentence, [word]: id } : sentence;
+      return once(sentence, word, id);
     case 'called':
     case 'saying':
-      return { ...sentence, [word]: rest };
+      return once(sentence, word, rest.length > LONGEST_WORDS ? undefined : rest);
     case 'left':
-      return readLeft(sentence, rest);
-    case 'last':
-      return named ? { ...sentence, days: { last: id } } : sentence;
+      return once(sentence, 'left', readLeft(rest));
+    case 'last': {
+      const last = number(rest, MOST_DAYS);
+      return once(sentence, 'days', last === undefined ? undefined : { last });
+    }
     case 'from':
     case 'to':
-      return /^\d{4}-\d\d-\d\d$/.test(rest) ? { ...sentence, days: { ...sentence.days, [word]: rest } } : sentence;
+      return readDate(sentence, word, rest);
     default:
       return sentence;
   }
 }
 
-function readLeft(sentence: Sentence, rest: string): Sentence {
-  const ends = /^(-?\d+)?\.\.(-?\d+)?$/.exec(rest);
-  if (!ends || (!ends[1] && !ends[2])) return sentence;
+function isDay(date: string): boolean {
+  const at = /^\d{4}-\d\d-\d\d$/.test(date) ? new Date(`${date}T00:00:00Z`) : undefined;
+  if (!at || Number.isNaN(at.getTime())) return false;
+  return at.toISOString().startsWith(date) && date >= '1900-01-01' && date <= '2199-12-31';
+}
+
+function readDate(sentence: Sentence, end: 'from' | 'to', date: string): Sentence {
+  const days = sentence.days ?? {};
+  if (!isDay(date) || days.last !== undefined || days[end] !== undefined) return sentence;
+  const next = { ...days, [end]: date };
+  return next.from !== undefined && next.to !== undefined && next.to < next.from
+    ? sentence
+    : { ...sentence, days: next };
+}
+
+function readLeft(rest: string): Left | undefined {
+  const ends = /^(-?\d{1,7})?\.\.(-?\d{1,7})?$/.exec(rest);
+  if (!ends || (!ends[1] && !ends[2])) return undefined;
   const left: Left = {};
   if (ends[1]) left.from = Number(ends[1]);
   if (ends[2]) left.to = Number(ends[2]);
-  return { ...sentence, left };
+  if ([left.from, left.to].some((end) => end !== undefined && Math.abs(end) > MOST_MINUTES)) return undefined;
+  return left.from !== undefined && left.to !== undefined && left.from >= left.to ? undefined : left;
 }

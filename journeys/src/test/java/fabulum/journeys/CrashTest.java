@@ -54,7 +54,7 @@ class CrashTest {
   private static final int BURST = 12;
   private static final long SEED = 99;
   private static final String DOCK = "+19205550101";
-  private static final Duration PATIENCE = Duration.ofSeconds(120);
+  private static final Duration PATIENCE = Duration.ofMinutes(5);
 
   /** From this JDK on, archives of classes are made and renewed by themselves. */
   private static final int CLASS_ARCHIVES_SINCE = 19;

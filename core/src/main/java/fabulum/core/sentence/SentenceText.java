@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.function.Function;
+import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -19,6 +20,12 @@ import org.jspecify.annotations.Nullable;
  * read back from its text exactly.
  */
 public final class SentenceText {
+  /** Every kind of space, as a browser's {@code trim} knows them. */
+  private static final Pattern SPACE = Pattern.compile("[\\s\\p{Z}\\uFEFF]");
+
+  private static final Pattern ID = Pattern.compile("\\d{1,15}");
+  private static final Pattern MINUTES = Pattern.compile("-?\\d{1,7}");
+
   private SentenceText() {}
 
   /** The text of a sentence; what is left open is left out. */
@@ -81,7 +88,8 @@ public final class SentenceText {
     return draft.sentence();
   }
 
-  private static List<String> split(String text) {
+  private static List<String> split(String typed) {
+    String text = SPACE.matcher(typed).replaceAll(" ");
     List<String> parts = new ArrayList<>();
     StringBuilder part = new StringBuilder();
     for (int i = 0; i < text.length(); i++) {
@@ -203,7 +211,8 @@ public final class SentenceText {
     }
 
     private static Long number(String part) {
-      long id = Long.parseLong(rest(part));
+      String digits = rest(part);
+      long id = ID.matcher(digits).matches() ? Long.parseLong(digits) : 0;
       if (id < 1) {
         throw new IllegalArgumentException("Nothing has this number");
       }
@@ -226,13 +235,17 @@ public final class SentenceText {
     }
 
     private static Optional<Duration> end(String minutes) {
-      return minutes.isEmpty()
-          ? Optional.empty()
-          : Optional.of(Duration.ofMinutes(Integer.parseInt(minutes)));
+      if (minutes.isEmpty()) {
+        return Optional.empty();
+      }
+      if (!MINUTES.matcher(minutes).matches()) {
+        throw new IllegalArgumentException("Minutes are digits");
+      }
+      return Optional.of(Duration.ofMinutes(Integer.parseInt(minutes)));
     }
 
     private Optional<Days> days() {
-      Optional<Integer> last = part(About.LAST, part -> Integer.valueOf(rest(part)));
+      Optional<Integer> last = part(About.LAST, part -> Math.toIntExact(number(part)));
       Optional<LocalDate> from = part(About.FROM, part -> LocalDate.parse(rest(part)));
       Optional<LocalDate> to = part(About.TO, part -> LocalDate.parse(rest(part)));
       boolean any = last.isPresent() || from.isPresent() || to.isPresent();

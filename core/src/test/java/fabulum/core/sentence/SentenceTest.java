@@ -5,15 +5,20 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import fabulum.core.Rounds;
 import java.io.IOException;
+import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.LocalDate;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.Random;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 class SentenceTest {
@@ -82,6 +87,28 @@ class SentenceTest {
         random.nextBoolean(),
         left(random),
         days(random));
+  }
+
+  static Stream<Arguments> typed() throws IOException {
+    try (InputStream in = SentenceTest.class.getResourceAsStream("/sentences-typed.txt")) {
+      String table = new String(Objects.requireNonNull(in).readAllBytes(), StandardCharsets.UTF_8);
+      return table
+          .lines()
+          .filter(line -> !line.isEmpty() && !line.startsWith("#"))
+          .map(line -> line.split(" ⇒ ", 2))
+          .map(Arguments::of);
+    }
+  }
+
+  @ParameterizedTest
+  @MethodSource("typed")
+  void whatIsTypedIsReadAsTheOneTableSays(String typed, String meant) {
+    if (meant.startsWith("!")) {
+      assertThatThrownBy(() -> SentenceText.read(typed))
+          .isInstanceOf(IllegalArgumentException.class);
+    } else {
+      assertThat(SentenceText.write(SentenceText.read(typed))).isEqualTo(meant);
+    }
   }
 
   @Test

@@ -5,21 +5,26 @@ import io.swagger.v3.core.converter.AnnotatedType;
 import io.swagger.v3.core.converter.ModelConverter;
 import io.swagger.v3.core.converter.ModelConverterContext;
 import io.swagger.v3.core.util.Json;
+import io.swagger.v3.oas.models.Components;
 import io.swagger.v3.oas.models.OpenAPI;
 import io.swagger.v3.oas.models.info.Info;
 import io.swagger.v3.oas.models.media.Schema;
+import io.swagger.v3.oas.models.security.SecurityRequirement;
+import io.swagger.v3.oas.models.security.SecurityScheme;
 import io.swagger.v3.oas.models.servers.Server;
 import java.lang.reflect.RecordComponent;
 import java.util.Arrays;
 import java.util.Iterator;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.springdoc.core.customizers.OpenApiCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 
 /** How the API describes itself. */
 @Configuration(proxyBeanMethods = false)
 class ApiDescription {
+  private static final String SESSION = "session";
 
   @Bean
   OpenAPI fabulumApi() {
@@ -29,7 +34,31 @@ class ApiDescription {
                 .title("Fabulum")
                 .version("1")
                 .description("The JSON API of a shared texting inbox."))
-        .servers(List.of(new Server().url("/")));
+        .servers(List.of(new Server().url("/")))
+        .components(
+            new Components()
+                .addSecuritySchemes(
+                    SESSION,
+                    new SecurityScheme()
+                        .type(SecurityScheme.Type.APIKEY)
+                        .in(SecurityScheme.In.COOKIE)
+                        .name("JSESSIONID")
+                        .description("The cookie that signing in sets.")))
+        .security(List.of(new SecurityRequirement().addList(SESSION)));
+  }
+
+  /** Signing in and joining need no session yet. */
+  @Bean
+  OpenApiCustomizer openDoors() {
+    return api ->
+        api.getPaths()
+            .forEach((path, item) -> {
+              if (path.startsWith("/api/invitations/")) {
+                item.readOperations().forEach(operation -> operation.setSecurity(List.of()));
+              } else if (path.equals("/api/session")) {
+                item.getPost().setSecurity(List.of());
+              }
+            });
   }
 
   @Bean
