@@ -87,7 +87,7 @@ test('arrows pressed faster than scripts are drawn leave no conversation out', a
   await expect(page).toHaveURL(twelfth);
   await page.keyboard.press('s');
   for (let i = 0; i < 3; i++) await page.keyboard.press('Shift+ArrowUp');
-  await expect(page.getByRole('toolbar')).toContainText('4 chosen');
+  await expect(page.getByRole('toolbar')).toContainText('4 selected');
   await page.keyboard.press('ArrowUp');
   await expect(page).toHaveURL(eighth);
 });
@@ -116,7 +116,7 @@ test('several at once by keyboard alone: the skipped are named, the rest get the
   await page.keyboard.press('s');
   await page.keyboard.press('Shift+ArrowDown');
   await page.keyboard.press('Shift+ArrowDown');
-  await expect(page.getByRole('toolbar')).toContainText('3 chosen');
+  await expect(page.getByRole('toolbar')).toContainText('3 selected');
   await page.keyboard.press('r');
   await page.keyboard.type('We will text you on Thursday.');
   await page.keyboard.press('Tab');
@@ -138,7 +138,7 @@ test('several at once by keyboard alone: the skipped are named, the rest get the
   await page.keyboard.press('s');
   await page.getByRole('button', { name: 'All 2' }).focus();
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('toolbar')).toContainText('2 chosen');
+  await expect(page.getByRole('toolbar')).toContainText('2 selected');
   await page.keyboard.press('d');
   await page.getByRole('button', { name: 'Finish 2' }).focus();
   await page.keyboard.press('Enter');

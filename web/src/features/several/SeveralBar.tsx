@@ -77,13 +77,13 @@ export function SeveralBar({ chosen, count, total, first, zone, topics, onAll, o
       }}
     >
       <Box className="figures" role="status" sx={{ fontWeight: 700, mr: 0.5 }}>
-        {count} chosen
+        {count} selected
       </Box>
       {onAll && count < total && <Button onClick={onAll}>All {total}</Button>}
       <Button onClick={onClear}>None</Button>
       <Box sx={{ flexBasis: '100%' }} />
       <ActButton refusal={works} aria-haspopup="menu" onClick={(event) => setAbout(event.currentTarget)}>
-        About…
+        Add a topic…
       </ActButton>
       <ActButton refusal={works} aria-haspopup="menu" onClick={(event) => setUntil(event.currentTarget)}>
         Set aside…

@@ -180,7 +180,7 @@ final class Generator {
     List<Situation> usual = happeningNow(Kind.OPEN);
     for (Situation situation : usual.subList(0, Math.min(MOST_OPEN, usual.size()))) {
       reopen(situation, customer);
-      customer += 8;
+      customer += 9;
     }
     for (Situation situation : happeningNow(Kind.OPEN_UNKNOWN)) {
       numbers.add(new Number(freshNumber(), List.of()));

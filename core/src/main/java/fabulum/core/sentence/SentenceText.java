@@ -245,7 +245,8 @@ public final class SentenceText {
     }
 
     private Optional<Days> days() {
-      Optional<Integer> last = part(About.LAST, part -> Math.toIntExact(number(part)));
+      Optional<Integer> last =
+          part(About.LAST, part -> (int) Math.min(number(part), Integer.MAX_VALUE));
       Optional<LocalDate> from = part(About.FROM, part -> LocalDate.parse(rest(part)));
       Optional<LocalDate> to = part(About.TO, part -> LocalDate.parse(rest(part)));
       boolean any = last.isPresent() || from.isPresent() || to.isPresent();
