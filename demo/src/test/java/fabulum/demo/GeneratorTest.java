@@ -57,6 +57,25 @@ class GeneratorTest {
   }
 
   @Test
+  void everyTopicIsOneOfTheTeamThatHasTheLine() {
+    for (Situation situation : SituationReader.read()) {
+      String team =
+          Quillhaven.LINES.stream()
+              .filter(line -> line.line() == situation.line())
+              .findFirst()
+              .orElseThrow()
+              .team();
+      assertThat(
+              situation.topic().isEmpty()
+                  || Quillhaven.TOPICS.stream()
+                      .anyMatch(topic ->
+                          topic.team().equals(team) && topic.name().equals(situation.topic())))
+          .as(situation.name())
+          .isTrue();
+    }
+  }
+
+  @Test
   void allNumbersAreFromTheReservedBlockAndDifferent() {
     assertThat(data.numbers())
         .allMatch(n -> !n.isPhone() || n.address().matches("\\+1\\d{3}55501\\d\\d"));
