@@ -13,7 +13,7 @@ import { usePrinting } from './usePrinting';
 const LINE_HEIGHT = 30;
 /** Room above the first line, where it says that earlier ones are being read. */
 const ABOVE = 32;
-/** So many lines before the first one drawn, earlier ones are asked for. */
+/** Earlier lines are asked for when fewer than these are left above the first one drawn. */
 const AHEAD = 25;
 
 interface Props {

@@ -41,7 +41,7 @@ interface Props<R> {
   rows: R[];
   keyOf: (row: R) => number;
   query: Paged;
-  /** What stands there while there is nothing. */
+  /** What an empty table says. */
   empty: string;
 }
 

@@ -102,8 +102,11 @@ class GroupConversationTest {
             "/api/conversations/" + id + "/texts",
             Map.of("words", "hello both", "reference", reference))
         .require(200);
-    fabulum.comesTo(
-        "select count(*) from entry where delivery = 'SENT' and conversation_id = " + id, "1");
+    assertThat(
+            fabulum.comesTo(
+                "select count(*) from entry where delivery = 'SENT' and conversation_id = " + id,
+                "1"))
+        .isTrue();
 
     report(reference, "delivered", two.get(0), 200);
     assertThat(lastEntry(id).path("delivery").asString()).isEqualTo("SENT");

@@ -7,8 +7,8 @@ public enum Way {
   IN_TURN,
   LEAST_WAITING,
   /**
-   * To whoever had the customer last, when they are in; else to the colleague with the least
-   * waiting.
+   * To the colleague who last had the customer, when they are in; else to the colleague with the
+   * least waiting.
    */
   LAST_OWNER
 }

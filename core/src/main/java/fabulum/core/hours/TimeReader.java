@@ -28,7 +28,7 @@ import java.util.regex.Pattern;
  */
 public final class TimeReader {
   /** What can be typed, for people. */
-  public static final String EXAMPLES = "“Thu 14:30”, “in 3 h” or “Friday at opening”";
+  private static final String EXAMPLES = "“Thu 14:30”, “in 3 h” or “Friday at opening”";
 
   private static final LocalTime MORNING = LocalTime.of(9, 0);
   private static final LocalTime EVENING = LocalTime.of(20, 0);

@@ -92,26 +92,26 @@ public class Deliveries {
   }
 
   private boolean reportedOfGroup(Conversation row, Entry text, Report report) {
-    List<SentToRow> each = texts.listDeliveries(text.id());
-    List<SentToRow> about =
-        each.stream()
-            .filter(one -> report.to() == null || one.address().equals(report.to()))
-            .toList();
-    List<SentToRow> moved =
-        about.stream()
-            .filter(one -> one.state().after(report.state()) != one.state())
-            .map(one -> one.after(report.state(), report.failureCode(), report.failureReason()))
-            .toList();
-    moved.forEach(texts::setDeliveryTo);
-    DeliveryState after =
-        DeliveryState.overall(
-            texts.listDeliveries(text.id()).stream().map(SentToRow::state).toList());
+    List<DeliveryState> each = new ArrayList<>();
+    boolean known = false;
+    boolean moved = false;
+    for (SentToRow one : texts.listDeliveries(text.id())) {
+      boolean about = report.to() == null || one.address().equals(report.to());
+      DeliveryState state = about ? one.state().after(report.state()) : one.state();
+      if (state != one.state()) {
+        texts.setDeliveryTo(one.after(state, report.failureCode(), report.failureReason()));
+        moved = true;
+      }
+      known |= about;
+      each.add(state);
+    }
+    DeliveryState after = DeliveryState.overall(each);
     if (after != text.deliveryState()) {
       move(row, text, after, report);
-    } else if (!moved.isEmpty()) {
+    } else if (moved) {
       books.changed(row.id(), List.of(text.id()));
     }
-    return !about.isEmpty();
+    return known;
   }
 
   private void move(Conversation row, Entry text, DeliveryState to, Report report) {

@@ -1,8 +1,8 @@
 package fabulum.server.platform;
 
-import java.nio.charset.StandardCharsets;
 import java.sql.PreparedStatement;
 import java.sql.SQLException;
+import java.util.regex.Pattern;
 import org.apache.ibatis.type.JdbcType;
 import org.apache.ibatis.type.MappedTypes;
 import org.apache.ibatis.type.StringTypeHandler;
@@ -14,7 +14,8 @@ import org.jspecify.annotations.Nullable;
  */
 @MappedTypes(String.class)
 public class WordsTypeHandler extends StringTypeHandler {
-  private static final String REPLACED = "\uFFFD";
+  /** Whole pairs of surrogates are one character here, and stay. */
+  private static final Pattern NONE = Pattern.compile("[\\x00\\p{Cs}]");
 
   @Override
   public void setNonNullParameter(
@@ -25,19 +26,6 @@ public class WordsTypeHandler extends StringTypeHandler {
 
   /** A string as it will be read again. */
   static String kept(String value) {
-    String whole =
-        StandardCharsets.UTF_8.newEncoder().canEncode(value) ? value : withoutHalves(value);
-    return whole.indexOf('\0') < 0 ? whole : whole.replace("\0", REPLACED);
-  }
-
-  private static String withoutHalves(String value) {
-    StringBuilder kept = new StringBuilder(value.length());
-    value
-        .codePoints()
-        .forEach(point -> {
-          boolean half = point <= Character.MAX_VALUE && Character.isSurrogate((char) point);
-          kept.append(half ? REPLACED : Character.toString(point));
-        });
-    return kept.toString();
+    return NONE.matcher(value).replaceAll("\uFFFD");
   }
 }
