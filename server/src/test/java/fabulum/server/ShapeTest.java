@@ -1,7 +1,9 @@
 package fabulum.server;
 
+import static com.tngtech.archunit.base.DescribedPredicate.describe;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noConstructors;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noFields;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noMethods;
 
@@ -19,6 +21,7 @@ import org.apache.ibatis.annotations.Update;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.modulith.core.ApplicationModules;
+import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -110,4 +113,18 @@ class ShapeTest {
   @ArchTest
   static final ArchRule nothingIsInjectedIntoFields =
       noFields().should().beAnnotatedWith(Autowired.class);
+
+  /** A façade that needs more does several jobs. */
+  private static final int MOST_COLLABORATORS = 7;
+
+  @ArchTest
+  static final ArchRule facadesHaveFewCollaborators =
+      noConstructors()
+          .that()
+          .areDeclaredInClassesThat()
+          .areAnnotatedWith(Service.class)
+          .should()
+          .haveRawParameterTypes(
+              describe(
+                  "more than " + MOST_COLLABORATORS, types -> types.size() > MOST_COLLABORATORS));
 }

@@ -2,6 +2,9 @@ package fabulum.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.icegreen.greenmail.util.GreenMail;
+import com.icegreen.greenmail.util.ServerSetup;
+import fabulum.server.mail.Mail;
 import fabulum.server.testing.Browser;
 import fabulum.server.testing.Fabulum;
 import fabulum.server.testing.LiveReader;
@@ -19,21 +22,28 @@ import org.junit.jupiter.api.io.TempDir;
 @Tag("two-programs")
 class TwoProgramsTest {
   private static final int TEXTS = 60;
+  private static final int MAILS = 40;
 
   @TempDir Path folder;
+  private GreenMail mailServer;
   private Fabulum first;
   private Fabulum second;
 
   @BeforeEach
   void start() {
-    first = Fabulum.startInBusiness(folder, "--fabulum.database.node=first");
-    second = Fabulum.start(folder, "--fabulum.database.node=second");
+    mailServer = new GreenMail(ServerSetup.SMTP.dynamicPort());
+    mailServer.start();
+    String host = "--fabulum.mail.host=127.0.0.1";
+    String port = "--fabulum.mail.port=" + mailServer.getSmtp().getPort();
+    first = Fabulum.startInBusiness(folder, "--fabulum.database.node=first", host, port);
+    second = Fabulum.start(folder, "--fabulum.database.node=second", host, port);
   }
 
   @AfterEach
   void stop() {
     second.close();
     first.close();
+    mailServer.stop();
   }
 
   @Test
@@ -64,5 +74,17 @@ class TwoProgramsTest {
       reader.await(message ->
           message.path("conversation").path("lastWords").asString().equals("is anybody there?"));
     }
+  }
+
+  @Test
+  void everyMailGoesOnceWhicheverOfThemSendsIt() {
+    for (int i = 0; i < MAILS; i++) {
+      (i % 2 == 0 ? first : second)
+          .context
+          .getBean(Mail.class)
+          .send("wen@quillhaven.example", "mail " + i, "words", "mail-" + i);
+    }
+    assertThat(first.comesTo("select count(*) from mail where sent_at is null", "0")).isTrue();
+    assertThat(mailServer.getReceivedMessages()).hasSize(MAILS);
   }
 }

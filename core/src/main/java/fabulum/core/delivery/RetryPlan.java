@@ -12,33 +12,26 @@ import java.util.List;
 /**
  * How long to go on trying: waits that grow, and an end.
  *
- * @param waits the wait after the first, second, … failed attempt; the last one repeats
  * @param giveUpAfter from the moment the text was to go; after that it is not delivered
  */
-public record RetryPlan(List<Duration> waits, Duration giveUpAfter) {
+public record RetryPlan(Waits waits, Duration giveUpAfter) {
 
   /** 1 s, 2 s, 5 s, 15 s, 1 min, 5 min, then every 15 min, for a day. */
   public static final RetryPlan USUAL =
       new RetryPlan(
-          List.of(
-              Duration.ofSeconds(1),
-              Duration.ofSeconds(2),
-              Duration.ofSeconds(5),
-              Duration.ofSeconds(15),
-              Duration.ofMinutes(1),
-              Duration.ofMinutes(5),
-              Duration.ofMinutes(15)),
+          new Waits(
+              List.of(
+                  Duration.ofSeconds(1),
+                  Duration.ofSeconds(2),
+                  Duration.ofSeconds(5),
+                  Duration.ofSeconds(15),
+                  Duration.ofMinutes(1),
+                  Duration.ofMinutes(5),
+                  Duration.ofMinutes(15))),
           Duration.ofDays(1));
 
   /** The longest wait before a network that does not deal with us is tried again. */
   public static final Duration CLOSED = Duration.ofSeconds(15);
-
-  public RetryPlan {
-    waits = List.copyOf(waits);
-    if (waits.isEmpty()) {
-      throw new IllegalArgumentException("A plan needs a wait");
-    }
-  }
 
   /**
    * Decides what follows an attempt.
@@ -55,7 +48,7 @@ public record RetryPlan(List<Duration> waits, Duration giveUpAfter) {
       return new NextStep.GiveUp(refused.code(), refused.reason());
     }
     if (outcome instanceof Closed closed) {
-      Duration planned = waitAfter(attempts);
+      Duration planned = waits.after(attempts);
       Duration wait = planned.compareTo(CLOSED) > 0 ? CLOSED : planned;
       return new NextStep.WaitForNetwork(now.plus(wait), closed.code(), closed.reason());
     }
@@ -69,17 +62,8 @@ public record RetryPlan(List<Duration> waits, Duration giveUpAfter) {
         : new NextStep.TryAgain(at, unclear, why);
   }
 
-  /**
-   * The wait after a failed attempt.
-   *
-   * @param attempts how many there have been, 1 or more
-   */
-  public Duration waitAfter(int attempts) {
-    return waits.get(Math.min(attempts, waits.size()) - 1);
-  }
-
   private Duration wait(SendOutcome outcome, int attempts) {
-    Duration planned = waitAfter(attempts);
+    Duration planned = waits.after(attempts);
     if (outcome instanceof RefusedForNow refused) {
       return refused.notBefore().filter(asked -> asked.compareTo(planned) > 0).orElse(planned);
     }

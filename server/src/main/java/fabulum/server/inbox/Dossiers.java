@@ -1,7 +1,5 @@
 package fabulum.server.inbox;
 
-import fabulum.core.access.Act;
-import fabulum.server.access.Permits;
 import fabulum.server.access.StaffId;
 import fabulum.server.conversations.Conversation;
 import fabulum.server.conversations.ConversationId;
@@ -28,7 +26,6 @@ public class Dossiers {
   private final Summaries summaries;
   private final Undelivered undelivered;
   private final Watchers watchers;
-  private final Permits permits;
 
   Dossiers(
       InSight inSight,
@@ -37,8 +34,7 @@ public class Dossiers {
       Drafts drafts,
       Summaries summaries,
       Undelivered undelivered,
-      Watchers watchers,
-      Permits permits) {
+      Watchers watchers) {
     this.inSight = inSight;
     this.views = views;
     this.customers = customers;
@@ -46,7 +42,6 @@ public class Dossiers {
     this.summaries = summaries;
     this.undelivered = undelivered;
     this.watchers = watchers;
-    this.permits = permits;
   }
 
   /** The dossier of a conversation, with the drafts of whoever asks. */
@@ -57,14 +52,13 @@ public class Dossiers {
         row.customerId() == null
             ? null
             : customers.find(new CustomerId(row.customerId()), number).orElse(null);
-    boolean leads = permits.of(asking).may(Act.LEAD);
     Shown shown = undelivered.shown(row);
     return new DossierView(
         views.of(List.of(row)).get(0),
         customer,
         customers.holderNames(number),
         drafts.list(id, asking),
-        leads ? drafts.listLeft(id) : List.of(),
+        drafts.listLeft(id, asking),
         summaries.of(row),
         shown.newest(),
         shown.lost(),

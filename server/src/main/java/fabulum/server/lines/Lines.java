@@ -12,6 +12,7 @@ import fabulum.server.lines.store.LineRow;
 import fabulum.server.people.People;
 import fabulum.server.people.Teams;
 import fabulum.server.platform.BriefMemory;
+import fabulum.server.platform.CachedSetUp;
 import fabulum.server.platform.Problem;
 import fabulum.server.platform.Problem.FieldProblem;
 import java.time.DayOfWeek;
@@ -25,7 +26,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** The lines of the business. */
 @Service
-public class Lines {
+public class Lines implements CachedSetUp {
   private final LineMapper lines;
   private final Teams teams;
   private final People people;
@@ -222,6 +223,7 @@ public class Lines {
   }
 
   /** Forgets what is remembered of lines, after a change. */
+  @Override
   public void forget() {
     all.forget();
     promises.forget();

@@ -5,20 +5,8 @@ import fabulum.core.access.Spot;
 import fabulum.server.access.StaffId;
 import fabulum.server.accounts.SignIns;
 import fabulum.server.accounts.SignedIn;
-import fabulum.server.conversations.ConversationChanged;
-import fabulum.server.conversations.EntryView;
-import fabulum.server.conversations.SightChanged;
 import fabulum.server.feed.ChangeFeed;
-import fabulum.server.inbox.Inbox;
-import fabulum.server.inbox.Scripts;
 import fabulum.server.lines.Sights;
-import fabulum.server.notices.NoticeGiven;
-import fabulum.server.notices.Notices;
-import fabulum.server.people.ColleaguesChanged;
-import fabulum.server.people.PeopleChanged;
-import fabulum.server.platform.Troubles;
-import fabulum.server.presence.Watchers;
-import fabulum.server.setup.SetUpChanged;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -27,18 +15,12 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import org.jspecify.annotations.Nullable;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
 import org.springframework.context.SmartLifecycle;
 import org.springframework.context.event.EventListener;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.event.TransactionPhase;
-import org.springframework.transaction.event.TransactionalEventListener;
 
 /**
  * Tells open browsers what changed, in the order it was committed, and each only of what its owner
@@ -48,35 +30,17 @@ import org.springframework.transaction.event.TransactionalEventListener;
  */
 @Service
 public class LiveStream implements SmartLifecycle {
-  private static final Logger log = LoggerFactory.getLogger(LiveStream.class);
-
-  private final Inbox inbox;
-  private final Scripts scripts;
-  private final Watchers watchers;
-  private final Notices notices;
   private final Sights sights;
   private final SignIns signIns;
   private final ChangeFeed feed;
   private final MissedChanges missedChanges;
   private final String run = UUID.randomUUID().toString().substring(0, 8);
-  private final ExecutorService teller = Executors.newSingleThreadExecutor(LiveStream::daemon);
   private final Set<Subscription> subscriptions = ConcurrentHashMap.newKeySet();
   private final Recent recent = new Recent();
   private long last;
+  private volatile boolean open = true;
 
-  LiveStream(
-      Inbox inbox,
-      Scripts scripts,
-      Watchers watchers,
-      Notices notices,
-      Sights sights,
-      SignIns signIns,
-      ChangeFeed feed,
-      MissedChanges missedChanges) {
-    this.inbox = inbox;
-    this.scripts = scripts;
-    this.watchers = watchers;
-    this.notices = notices;
+  LiveStream(Sights sights, SignIns signIns, ChangeFeed feed, MissedChanges missedChanges) {
     this.sights = sights;
     this.signIns = signIns;
     this.feed = feed;
@@ -87,107 +51,14 @@ public class LiveStream implements SmartLifecycle {
     return new Told(new Position(run, number, feed.settled()).text(), number, message, audience);
   }
 
-  private static Thread daemon(Runnable work) {
-    Thread thread = new Thread(work, "live-teller");
-    thread.setDaemon(true);
-    return thread;
-  }
-
-  @TransactionalEventListener(phase = TransactionPhase.AFTER_COMMIT)
-  void changed(ConversationChanged change) {
-    tellLater(() -> {
-      // Entries first: the row is then at least as new as they are, and never contradicts them.
-      List<EntryView> entries = scripts.entries(change.entries());
-      inbox
-          .find(change.id())
-          .ifPresent(row ->
-              broadcast(LiveMessage.conversation(row, entries), Audience.seeing(row.spot())));
-    });
-  }
-
-  @TransactionalEventListener(phase = TransactionPhase.AFTER_COMMIT)
-  void changed(SightChanged change) {
-    tellLater(() ->
-        inbox
-            .find(change.id())
-            .ifPresent(row ->
-                broadcast(
-                    LiveMessage.gone(row.id(), Gone.why(change.before(), row)),
-                    Audience.losing(change.before(), row.spot()))));
-  }
-
-  @EventListener
-  void changed(Troubles.Changed change) {
-    tellLater(() -> broadcast(LiveMessage.troubles(), Audience.everybody()));
-  }
-
   /** Who is signed out hears nothing more, at once. */
   @EventListener
   void ended(SignIns.Ended ended) {
     subscriptions.stream().filter(one -> one.signIn() == ended.id()).forEach(Subscription::close);
   }
 
-  @EventListener
-  void changed(Watchers.Changed change) {
-    tellLater(() ->
-        inbox
-            .find(change.id())
-            .ifPresent(row ->
-                broadcast(
-                    LiveMessage.watched(watchers.at(change.id())), Audience.seeing(row.spot()))));
-  }
-
-  @TransactionalEventListener(phase = TransactionPhase.AFTER_COMMIT)
-  void given(NoticeGiven given) {
-    tellLater(() ->
-        notices
-            .find(given.id())
-            .ifPresent(notice ->
-                broadcast(
-                    LiveMessage.notice(notice, given.by().stream().sorted().toList()),
-                    Audience.only(given.to()))));
-  }
-
-  /**
-   * Told within a transaction or outside of one; either way those who ask then read what is new.
-   */
-  @TransactionalEventListener(phase = TransactionPhase.AFTER_COMMIT, fallbackExecution = true)
-  void changed(ColleaguesChanged change) {
-    tellLater(() -> broadcast(LiveMessage.people(), Audience.everybody()));
-  }
-
-  /** Who may see or do what shows everywhere, so everyone reads again. */
-  @EventListener
-  void changed(PeopleChanged change) {
-    tellLater(() -> {
-      broadcast(LiveMessage.people(), Audience.everybody());
-      broadcast(LiveMessage.readAgain(), Audience.everybody());
-    });
-  }
-
-  /** Lines, topics and promises show everywhere, so everyone reads again. */
-  @EventListener
-  void changed(SetUpChanged change) {
-    tellLater(() -> broadcast(LiveMessage.readAgain(), Audience.everybody()));
-  }
-
-  /** While the program ends nobody listens any more. */
-  private void tellLater(Runnable telling) {
-    if (!teller.isShutdown()) {
-      teller.execute(() -> tell(telling));
-    }
-  }
-
-  private void tell(Runnable telling) {
-    try {
-      telling.run();
-    } catch (RuntimeException e) {
-      log.warn("A change could not be told; everyone reads again", e);
-      broadcast(LiveMessage.readAgain(), Audience.everybody());
-    }
-  }
-
-  private synchronized void broadcast(LiveMessage message, Audience audience) {
+  /** Tells every open browser whose owner is meant, and remembers it for those who are away. */
+  synchronized void broadcast(LiveMessage message, Audience audience) {
     Told told = told(++last, message, audience);
     recent.add(told);
     Map<Long, Sight> seen = new HashMap<>();
@@ -280,12 +151,12 @@ public class LiveStream implements SmartLifecycle {
   @Override
   public void stop() {
     subscriptions.forEach(Subscription::close);
-    teller.shutdown();
+    open = false;
   }
 
   @Override
   public boolean isRunning() {
-    return !teller.isShutdown();
+    return open;
   }
 
   @Override

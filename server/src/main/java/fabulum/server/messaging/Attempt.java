@@ -114,7 +114,7 @@ class Attempt {
     outbox
         .findClaimed(outboxId, node)
         .ifPresent(row -> {
-          Duration wait = RetryPlan.USUAL.waitAfter(row.attempts() + 1);
+          Duration wait = RetryPlan.USUAL.waits().after(row.attempts() + 1);
           outbox.tryAgain(row.id(), node, clock.instant().plus(wait), true);
         });
   }

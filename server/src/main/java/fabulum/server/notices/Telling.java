@@ -5,12 +5,8 @@ import fabulum.core.notice.Kind;
 import fabulum.server.access.StaffId;
 import fabulum.server.conversations.ConversationId;
 import fabulum.server.inbox.ConversationView;
-import fabulum.server.lines.Sights;
-import fabulum.server.mail.Mail;
 import fabulum.server.notices.store.NoticeMapper;
 import fabulum.server.notices.store.NoticeRow;
-import fabulum.server.people.People;
-import fabulum.server.platform.PageSettings;
 import fabulum.server.presence.Watchers;
 import java.time.Clock;
 import java.time.Instant;
@@ -30,10 +26,8 @@ class Telling {
   private final NoticeMapper notices;
   private final NoticeChoices choices;
   private final Watchers watchers;
-  private final Sights sights;
-  private final People people;
-  private final Mail mail;
-  private final PageSettings page;
+  private final WhoIsTold whoIsTold;
+  private final NoticeMail mail;
   private final ApplicationEventPublisher events;
   private final Clock clock;
 
@@ -41,19 +35,15 @@ class Telling {
       NoticeMapper notices,
       NoticeChoices choices,
       Watchers watchers,
-      Sights sights,
-      People people,
-      Mail mail,
-      PageSettings page,
+      WhoIsTold whoIsTold,
+      NoticeMail mail,
       ApplicationEventPublisher events,
       Clock clock) {
     this.notices = notices;
     this.choices = choices;
     this.watchers = watchers;
-    this.sights = sights;
-    this.people = people;
+    this.whoIsTold = whoIsTold;
     this.mail = mail;
-    this.page = page;
     this.events = events;
     this.clock = clock;
   }
@@ -67,10 +57,6 @@ class Telling {
   record Notice(
       Kind kind, ConversationView conversation, String about, String words, boolean always) {}
 
-  boolean sees(long who, ConversationView conversation) {
-    return sights.of(new StaffId(who)).sees(conversation.spot());
-  }
-
   void tell(long who, Notice notice) {
     StaffId to = new StaffId(who);
     long conversation = notice.conversation().id();
@@ -80,7 +66,7 @@ class Telling {
       by.add(Channel.HERE);
     }
     if (by.isEmpty()
-        || !sees(who, notice.conversation())
+        || !whoIsTold.sees(who, notice.conversation())
         || notices.exists(who, conversation, notice.kind(), notice.about())) {
       return;
     }
@@ -93,43 +79,12 @@ class Telling {
     if (!there) {
       events.publishEvent(new NoticeGiven(new NoticeId(id), to, by));
       if (by.contains(Channel.MAIL)) {
-        send(id, to, notice);
+        mail.send(id, to, notice);
       }
     }
   }
 
   private static String cut(String words) {
     return words.length() <= LONGEST ? words : words.substring(0, LONGEST - 1) + "…";
-  }
-
-  private void send(long id, StaffId to, Notice notice) {
-    people
-        .findEmail(to)
-        .ifPresent(address -> mail.send(address, subject(notice), words(notice), "notice-" + id));
-  }
-
-  private static String subject(Notice notice) {
-    String who = name(notice.conversation());
-    return switch (notice.kind()) {
-      case MINE -> "Yours: " + who;
-      case NOBODYS -> "Nobody's yet: " + who;
-      case MENTION -> "A note names you: " + who;
-      case UNDELIVERED -> "Not delivered: " + who;
-      case SOON -> "Soon late: " + who;
-      case LATE -> "Late: " + who;
-    };
-  }
-
-  static String name(ConversationView conversation) {
-    String customer = conversation.customerName();
-    return customer == null ? conversation.number() : customer;
-  }
-
-  private String words(Notice notice) {
-    String link =
-        page.address() == null
-            ? ""
-            : "\n\n" + page.address() + "/inbox/" + notice.conversation().id();
-    return notice.words() + link + "\n";
   }
 }

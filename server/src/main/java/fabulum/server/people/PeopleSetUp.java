@@ -3,17 +3,12 @@ package fabulum.server.people;
 import fabulum.core.access.Act;
 import fabulum.core.access.Permission;
 import fabulum.core.access.Role;
-import fabulum.core.attendance.Presence;
 import fabulum.server.access.AccessRecord;
 import fabulum.server.access.Permits;
 import fabulum.server.access.StaffId;
 import fabulum.server.access.TeamId;
 import fabulum.server.accounts.AccountState;
 import fabulum.server.accounts.SignIns;
-import fabulum.server.feed.Change;
-import fabulum.server.feed.ChangeFeed;
-import fabulum.server.feed.ChangeFound;
-import fabulum.server.people.store.InvitationMapper;
 import fabulum.server.people.store.StaffMapper;
 import fabulum.server.people.store.StaffRow;
 import fabulum.server.platform.Problem;
@@ -26,10 +21,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
-import org.springframework.context.ApplicationEventPublisher;
-import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.support.TransactionTemplate;
 
 /**
  * What leads decide of people and teams. Each change is in the record, and holds at once for
@@ -40,71 +32,31 @@ public class PeopleSetUp {
   private static final int HIGHEST_LIMIT = 999;
 
   private final StaffMapper staff;
-  private final InvitationMapper invitations;
-  private final People people;
   private final Teams teams;
   private final Permits permits;
-  private final Attendances attendances;
   private final SignIns signIns;
   private final AccessRecord record;
-  private final TransactionTemplate transactions;
-  private final ChangeFeed feed;
-  private final ApplicationEventPublisher events;
+  private final PeopleChanges changes;
 
   PeopleSetUp(
       StaffMapper staff,
-      InvitationMapper invitations,
-      People people,
       Teams teams,
       Permits permits,
-      Attendances attendances,
       SignIns signIns,
       AccessRecord record,
-      TransactionTemplate transactions,
-      ChangeFeed feed,
-      ApplicationEventPublisher events) {
+      PeopleChanges changes) {
     this.staff = staff;
-    this.invitations = invitations;
-    this.people = people;
     this.teams = teams;
     this.permits = permits;
-    this.attendances = attendances;
     this.signIns = signIns;
     this.record = record;
-    this.transactions = transactions;
-    this.feed = feed;
-    this.events = events;
-  }
-
-  /** Everybody, also who is invited or has left, by name. */
-  public List<PersonView> list(StaffId asking) {
-    permits.require(asking, Act.LEAD);
-    Map<Long, Set<Permission>> given = permits.given();
-    return staff.list().stream()
-        .map(row -> view(row, given.getOrDefault(row.id(), Set.of())))
-        .toList();
-  }
-
-  private PersonView view(StaffRow row, Set<Permission> given) {
-    StaffId id = new StaffId(row.id());
-    Presence presence = attendances.presence(id);
-    return new PersonView(
-        People.view(row),
-        row.standing(),
-        row.email(),
-        given.stream().sorted().toList(),
-        teams.of(id).stream().sorted().toList(),
-        row.workLimit(),
-        row.standing() == AccountState.INVITED ? invitations.findEnd(row.id()).orElse(null) : null,
-        presence.in(),
-        presence.why(),
-        presence.until().orElse(null));
+    this.changes = changes;
   }
 
   /** Changes what somebody may. The last lead stays one. */
   public void change(StaffId id, PersonSetup wanted, StaffId by) {
     permits.require(by, Act.LEAD);
-    carryOut(() -> {
+    changes.carryOut(() -> {
       List<Long> leads = staff.lockLeads();
       StaffRow row = row(id);
       requirePossible(wanted);
@@ -185,9 +137,8 @@ public class PeopleSetUp {
 
   /** Lets the first lead see everything. */
   void letSeeAllLines(StaffId lead) {
-    transactions.executeWithoutResult(
-        status -> staff.insertPermission(lead.value(), Permission.SEE_ALL_LINES));
-    people.forget();
+    staff.insertPermission(lead.value(), Permission.SEE_ALL_LINES);
+    permits.forget();
   }
 
   /**
@@ -196,7 +147,7 @@ public class PeopleSetUp {
    */
   public void switchOff(StaffId id, StaffId by) {
     permits.require(by, Act.LEAD);
-    carryOut(() -> {
+    changes.carryOut(() -> {
       List<Long> leads = staff.lockLeads();
       StaffRow row = row(id);
       requireAnotherLead(row, leads);
@@ -211,7 +162,7 @@ public class PeopleSetUp {
   /** Lets somebody in again. */
   public void switchOn(StaffId id, StaffId by) {
     permits.require(by, Act.LEAD);
-    carryOut(() -> {
+    changes.carryOut(() -> {
       StaffRow row = row(id);
       if (row.standing() == AccountState.OFF) {
         boolean came = !row.passwordHash().isEmpty();
@@ -224,7 +175,7 @@ public class PeopleSetUp {
   /** Adds a team. */
   public TeamId addTeam(String name, StaffId by) {
     permits.require(by, Act.LEAD);
-    return carryOut(() -> {
+    return changes.carryOut(() -> {
       TeamId id = teams.add(name);
       record.note(by, "team " + name.strip(), "added", null, null);
       return id;
@@ -234,42 +185,10 @@ public class PeopleSetUp {
   /** Gives a team another name. */
   public void renameTeam(TeamId id, String name, StaffId by) {
     permits.require(by, Act.LEAD);
-    carryOut(() -> {
+    changes.carryOut(() -> {
       String before = teams.get(id).name();
       teams.rename(id, name);
       record.note(by, "team " + before, "name", before, name.strip());
     });
-  }
-
-  private void carryOut(Runnable change) {
-    carryOut(() -> {
-      change.run();
-      return true;
-    });
-  }
-
-  <T> T carryOut(java.util.function.Supplier<T> change) {
-    T done =
-        transactions.execute(status -> {
-          T changed = change.get();
-          feed.append(Change.Kind.PEOPLE, 0, 0, null);
-          return changed;
-        });
-    changed();
-    return done;
-  }
-
-  private void changed() {
-    people.forget();
-    teams.forget();
-    attendances.forget();
-    events.publishEvent(new PeopleChanged());
-  }
-
-  @EventListener
-  void found(ChangeFound found) {
-    if (found.change().kind() == Change.Kind.PEOPLE) {
-      changed();
-    }
   }
 }

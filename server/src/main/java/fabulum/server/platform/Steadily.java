@@ -1,5 +1,6 @@
 package fabulum.server.platform;
 
+import fabulum.core.delivery.Waits;
 import java.time.Duration;
 import java.util.HashMap;
 import java.util.List;
@@ -17,9 +18,7 @@ import org.slf4j.LoggerFactory;
  */
 public final class Steadily<K> {
   private static final Logger log = LoggerFactory.getLogger(Steadily.class);
-  private static final Duration FIRST_WAIT = Duration.ofSeconds(1);
-  private static final Duration LONGEST_WAIT = Duration.ofMinutes(10);
-  private static final int MOST_DOUBLINGS = 10;
+  private static final Waits WAITS = Waits.doubling(Duration.ofSeconds(1), Duration.ofMinutes(10));
 
   private final String work;
   private final LongSupplier nanos;
@@ -84,8 +83,7 @@ public final class Steadily<K> {
   public synchronized Duration failed(K row) {
     Failed had = failed.get(row);
     int times = had == null ? 1 : had.times() + 1;
-    Duration doubled = FIRST_WAIT.multipliedBy(1L << Math.min(times - 1, MOST_DOUBLINGS));
-    Duration wait = doubled.compareTo(LONGEST_WAIT) > 0 ? LONGEST_WAIT : doubled;
+    Duration wait = WAITS.after(times);
     failed.put(row, new Failed(times, nanos.getAsLong() + wait.toNanos()));
     return wait;
   }

@@ -4,6 +4,7 @@ import fabulum.core.promise.Promise;
 import fabulum.core.text.OneLine;
 import fabulum.server.access.TeamId;
 import fabulum.server.platform.BriefMemory;
+import fabulum.server.platform.CachedSetUp;
 import fabulum.server.platform.Problem;
 import fabulum.server.platform.Problem.FieldProblem;
 import fabulum.server.topics.store.TopicMapper;
@@ -23,7 +24,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** The topics of the teams. None is ever deleted, so that history can always be read. */
 @Service
-public class Topics {
+public class Topics implements CachedSetUp {
   private static final int LONGEST_NAME = 30;
 
   private final TopicMapper topics;
@@ -142,6 +143,7 @@ public class Topics {
   }
 
   /** Forgets what is remembered of topics, after a change. */
+  @Override
   public void forget() {
     all.forget();
   }

@@ -63,8 +63,8 @@ public class Drafts {
     return drafts.list(by.value(), id.value());
   }
 
-  /** What people who have left had begun to write in a conversation. */
-  public List<LeftDraft> listLeft(ConversationId id) {
-    return drafts.listLeft(id.value());
+  /** What people who have left had begun to write in a conversation; only leads are shown it. */
+  public List<LeftDraft> listLeft(ConversationId id, StaffId asking) {
+    return permits.of(asking).may(Act.LEAD) ? drafts.listLeft(id.value()) : List.of();
   }
 }

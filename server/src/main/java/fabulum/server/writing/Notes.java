@@ -1,8 +1,5 @@
 package fabulum.server.writing;
 
-import fabulum.core.mention.Mentions;
-import fabulum.core.mention.Mentions.Mention;
-import fabulum.core.mention.Mentions.Name;
 import fabulum.server.access.StaffId;
 import fabulum.server.conversations.Bookkeeping;
 import fabulum.server.conversations.Conversation;
@@ -11,17 +8,10 @@ import fabulum.server.conversations.Entry;
 import fabulum.server.conversations.EntryId;
 import fabulum.server.conversations.EntryKind;
 import fabulum.server.conversations.InSight;
-import fabulum.server.ownership.Eligible;
-import fabulum.server.people.People;
-import fabulum.server.people.StaffView;
 import fabulum.server.platform.Problem;
-import fabulum.server.platform.Problem.FieldProblem;
 import fabulum.server.writing.store.WritingMapper;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
-import java.util.stream.Collectors;
-import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -33,9 +23,7 @@ public class Notes {
   private final Bookkeeping books;
   private final InSight inSight;
   private final References references;
-  private final Eligible eligible;
-  private final People people;
-  private final ApplicationEventPublisher events;
+  private final Mentioning mentions;
 
   Notes(
       WritingMapper notes,
@@ -43,17 +31,13 @@ public class Notes {
       Bookkeeping books,
       InSight inSight,
       References references,
-      Eligible eligible,
-      People people,
-      ApplicationEventPublisher events) {
+      Mentioning mentions) {
     this.notes = notes;
     this.drafts = drafts;
     this.books = books;
     this.inSight = inSight;
     this.references = references;
-    this.eligible = eligible;
-    this.people = people;
-    this.events = events;
+    this.mentions = mentions;
   }
 
   /**
@@ -66,48 +50,11 @@ public class Notes {
     if (references.isKnown(row, words, reference)) {
       return;
     }
-    Set<Long> named = named(row, words);
+    Set<Long> named = mentions.named(row, words);
     long entry = books.append(Entry.note(row.id(), books.now(), words, by.value(), reference));
     drafts.discard(id, Paper.NOTE, by);
-    tell(id, new EntryId(entry), named, by);
+    mentions.tell(id, new EntryId(entry), named, by);
     books.changed(row.id(), List.of(entry));
-  }
-
-  /** Whom a note names; refused when somebody among them does not see the conversation. */
-  private Set<Long> named(Conversation row, String words) {
-    List<StaffView> staff = people.list().stream().filter(StaffView::active).toList();
-    Set<Long> named =
-        Mentions.find(words, staff.stream().map(one -> new Name(one.id(), one.name())).toList())
-            .stream()
-            .map(Mention::who)
-            .collect(Collectors.toCollection(LinkedHashSet::new));
-    List<String> blind =
-        staff.stream()
-            .filter(one -> named.contains(one.id()) && !eligible.sees(one.id(), row))
-            .map(StaffView::name)
-            .toList();
-    if (!blind.isEmpty()) {
-      String names = String.join(" and ", blind);
-      throw bad(
-          names
-              + (blind.size() == 1 ? " does" : " do")
-              + " not see this conversation and would not be notified. Nothing was added; remove the name, or hand the conversation over first.");
-    }
-    return named;
-  }
-
-  private static Problem bad(String why) {
-    return Problem.fields(List.of(new FieldProblem("words", why)));
-  }
-
-  private void tell(ConversationId id, EntryId note, Set<Long> named, StaffId by) {
-    Set<Long> before = Set.copyOf(notes.listMentioned(note.value()));
-    for (long who : named) {
-      if (!before.contains(who)) {
-        notes.insertMention(note.value(), who);
-        events.publishEvent(new ColleagueMentioned(id, note, who, by.value()));
-      }
-    }
   }
 
   /** Lets a note of one's own say something else; what it said is kept. */
@@ -118,10 +65,10 @@ public class Notes {
     if (words.equals(entry.words())) {
       return;
     }
-    Set<Long> named = named(row, words);
+    Set<Long> named = mentions.named(row, words);
     notes.keepBefore(note.value(), books.now());
     notes.rewrite(note.value(), words, books.now());
-    tell(id, note, named, by);
+    mentions.tell(id, note, named, by);
     books.changed(row.id(), List.of(note.value()));
   }
 

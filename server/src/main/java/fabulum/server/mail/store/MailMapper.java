@@ -15,6 +15,13 @@ public interface MailMapper {
 
   List<MailRow> listDue(Instant now, int limit);
 
+  /**
+   * Claims a mail that is due: until then no process takes it.
+   *
+   * @return 0 when another has it, or it was sent
+   */
+  int claim(long id, Instant now, Instant until);
+
   void sent(long id, Instant at);
 
   void failed(long id, Instant nextAt, String problem);

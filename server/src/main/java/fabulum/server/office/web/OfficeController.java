@@ -5,6 +5,7 @@ import fabulum.server.access.TeamId;
 import fabulum.server.accounts.SignedIn;
 import fabulum.server.conversations.ConversationId;
 import fabulum.server.inbox.ConversationView;
+import fabulum.server.office.Moves;
 import fabulum.server.office.Office;
 import fabulum.server.office.OfficeView;
 import fabulum.server.ownership.HandTo;
@@ -25,9 +26,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/office")
 class OfficeController {
   private final Office office;
+  private final Moves moves;
 
-  OfficeController(Office office) {
+  OfficeController(Office office, Moves moves) {
     this.office = office;
+    this.moves = moves;
   }
 
   /** The whole front office now: who is in and what each person has; for leads. */
@@ -39,7 +42,7 @@ class OfficeController {
   /** What somebody owns that is open. */
   @GetMapping("/people/{id}/work")
   List<ConversationView> work(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {
-    return office.workOf(new StaffId(id), me.id());
+    return moves.workOf(new StaffId(id), me.id());
   }
 
   /**
@@ -62,20 +65,20 @@ class OfficeController {
 
   /** Moves a person's open conversations to somebody else, to a team, or to nobody. */
   @PostMapping("/people/{id}/move")
-  Office.Moved move(
+  Moves.Moved move(
       @AuthenticationPrincipal SignedIn me,
       @PathVariable long id,
       @RequestBody MoveRequest wanted) {
-    return office.move(new StaffId(id), wanted.which(), wanted.to(), me.id());
+    return moves.move(new StaffId(id), wanted.which(), wanted.to(), me.id());
   }
 
   /** Switches somebody off, after their work has gone where this says. */
   @Problems({Kind.LAST_LEAD})
   @PostMapping("/people/{id}/off")
-  Office.Moved letLeave(
+  Moves.Moved letLeave(
       @AuthenticationPrincipal SignedIn me,
       @PathVariable long id,
       @RequestBody MoveRequest wanted) {
-    return office.letLeave(new StaffId(id), wanted.to(), me.id());
+    return moves.letLeave(new StaffId(id), wanted.to(), me.id());
   }
 }

@@ -1,7 +1,7 @@
 package fabulum.server.people.web;
 
 import fabulum.server.accounts.SignedIn;
-import fabulum.server.people.Invitations;
+import fabulum.server.people.Joining;
 import fabulum.server.people.People;
 import fabulum.server.people.StaffView;
 import fabulum.server.people.web.SessionDesk.SessionResponse;
@@ -24,11 +24,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/invitations/{secret}")
 class InvitationController {
-  private final Invitations invitations;
+  private final Joining joining;
   private final SessionDesk desk;
 
-  InvitationController(Invitations invitations, SessionDesk desk) {
-    this.invitations = invitations;
+  InvitationController(Joining joining, SessionDesk desk) {
+    this.joining = joining;
     this.desk = desk;
   }
 
@@ -43,7 +43,7 @@ class InvitationController {
   @Problems({Kind.ENDED})
   @GetMapping
   StaffView whom(@PathVariable String secret) {
-    return invitations.whom(secret);
+    return joining.whom(secret);
   }
 
   /** Accepts an invitation: sets name, mark and password, and signs in. */
@@ -57,8 +57,7 @@ class InvitationController {
     People.Profile profile =
         new People.Profile(wanted.name(), wanted.initials(), wanted.mark().mark());
     SignedIn signedIn =
-        invitations.accept(
-            secret, new Invitations.Accept(profile, wanted.password()), desk.from(request));
+        joining.accept(secret, new Joining.Accept(profile, wanted.password()), desk.from(request));
     return desk.letIn(signedIn, request, response);
   }
 }

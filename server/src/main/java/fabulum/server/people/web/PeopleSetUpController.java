@@ -12,6 +12,7 @@ import fabulum.server.accounts.SignInView;
 import fabulum.server.accounts.SignIns;
 import fabulum.server.accounts.SignedIn;
 import fabulum.server.people.Attendances;
+import fabulum.server.people.Everybody;
 import fabulum.server.people.Invitations;
 import fabulum.server.people.PeopleSetUp;
 import fabulum.server.people.PersonSetup;
@@ -48,6 +49,7 @@ class PeopleSetUpController {
   private static final int A_FILE = 5_000;
 
   private final PeopleSetUp setUp;
+  private final Everybody everybody;
   private final Invitations invitations;
   private final Attendances attendances;
   private final Permits permits;
@@ -57,6 +59,7 @@ class PeopleSetUpController {
 
   PeopleSetUpController(
       PeopleSetUp setUp,
+      Everybody everybody,
       Invitations invitations,
       Attendances attendances,
       Permits permits,
@@ -64,6 +67,7 @@ class PeopleSetUpController {
       SignIns signIns,
       PageSettings page) {
     this.setUp = setUp;
+    this.everybody = everybody;
     this.invitations = invitations;
     this.attendances = attendances;
     this.permits = permits;
@@ -114,7 +118,7 @@ class PeopleSetUpController {
   /** Everybody with role, permissions and teams; for leads. */
   @GetMapping("/people")
   List<PersonView> people(@AuthenticationPrincipal SignedIn me) {
-    return setUp.list(me.id());
+    return everybody.list(me.id());
   }
 
   /** Invites a colleague by mail; for leads. */

@@ -8,7 +8,8 @@ import fabulum.server.accounts.SignedIn;
 import fabulum.server.lines.LineId;
 import fabulum.server.notices.EscalationStep;
 import fabulum.server.notices.Escalations;
-import fabulum.server.setup.SetUp;
+import fabulum.server.setup.EscalationSetUp;
+import fabulum.server.setup.Outcome;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import java.util.List;
@@ -25,11 +26,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/setup")
 class EscalationSetUpController {
-  private final SetUp setUp;
+  private final EscalationSetUp setUp;
   private final Escalations escalations;
   private final Permits permits;
 
-  EscalationSetUpController(SetUp setUp, Escalations escalations, Permits permits) {
+  EscalationSetUpController(EscalationSetUp setUp, Escalations escalations, Permits permits) {
     this.setUp = setUp;
     this.escalations = escalations;
     this.permits = permits;
@@ -76,11 +77,11 @@ class EscalationSetUpController {
 
   /** Changes who is alerted on a line; for leads. */
   @PutMapping("/lines/{id}/escalation")
-  SetUp.Outcome setOfLine(
+  Outcome setOfLine(
       @AuthenticationPrincipal SignedIn me,
       @PathVariable long id,
       @Valid @RequestBody EscalationMessage wanted) {
-    return setUp.setEscalation(new LineId(id), wanted.all(), me.id());
+    return setUp.set(new LineId(id), wanted.all(), me.id());
   }
 
   /** The escalation of a team. */
@@ -99,10 +100,10 @@ class EscalationSetUpController {
 
   /** Changes who is alerted in a team; for leads. */
   @PutMapping("/teams/{id}/escalation")
-  SetUp.Outcome setOfTeam(
+  Outcome setOfTeam(
       @AuthenticationPrincipal SignedIn me,
       @PathVariable long id,
       @Valid @RequestBody EscalationMessage wanted) {
-    return setUp.setEscalation(new TeamId(id), wanted.all(), me.id());
+    return setUp.set(new TeamId(id), wanted.all(), me.id());
   }
 }

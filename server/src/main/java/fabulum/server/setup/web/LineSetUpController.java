@@ -15,7 +15,8 @@ import fabulum.server.lines.Lines;
 import fabulum.server.platform.Problem.Kind;
 import fabulum.server.platform.web.Problems;
 import fabulum.server.platform.web.SpanMessage;
-import fabulum.server.setup.SetUp;
+import fabulum.server.setup.LineSetUp;
+import fabulum.server.setup.Outcome;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import java.time.Clock;
@@ -37,13 +38,14 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/setup")
 class LineSetUpController {
-  private final SetUp setUp;
+  private final LineSetUp setUp;
   private final Lines lines;
   private final Holidays holidays;
   private final Permits permits;
   private final Clock clock;
 
-  LineSetUpController(SetUp setUp, Lines lines, Holidays holidays, Permits permits, Clock clock) {
+  LineSetUpController(
+      LineSetUp setUp, Lines lines, Holidays holidays, Permits permits, Clock clock) {
     this.setUp = setUp;
     this.lines = lines;
     this.holidays = holidays;
@@ -155,15 +157,14 @@ class LineSetUpController {
 
   /** Adds a line; for leads. */
   @PostMapping("/lines")
-  SetUp.Outcome addLine(
-      @AuthenticationPrincipal SignedIn me, @Valid @RequestBody LineMessage line) {
+  Outcome addLine(@AuthenticationPrincipal SignedIn me, @Valid @RequestBody LineMessage line) {
     return setUp.addLine(line.setup(), me.id());
   }
 
   /** Changes a line at once for everybody; what waits on it is due anew; for leads. */
   @Problems({Kind.CHANGED_MEANWHILE})
   @PutMapping("/lines/{id}")
-  SetUp.Outcome changeLine(
+  Outcome changeLine(
       @AuthenticationPrincipal SignedIn me,
       @PathVariable long id,
       @Valid @RequestBody LineMessage line) {

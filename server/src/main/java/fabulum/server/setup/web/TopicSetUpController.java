@@ -8,7 +8,9 @@ import fabulum.server.platform.Problem.Kind;
 import fabulum.server.platform.web.Problems;
 import fabulum.server.setup.ChangeBook;
 import fabulum.server.setup.ChangeView;
-import fabulum.server.setup.SetUp;
+import fabulum.server.setup.LineSetUp;
+import fabulum.server.setup.Outcome;
+import fabulum.server.setup.TopicSetUp;
 import fabulum.server.topics.TopicColour;
 import fabulum.server.topics.TopicId;
 import fabulum.server.topics.TopicSetup;
@@ -32,12 +34,14 @@ import org.springframework.web.bind.annotation.RestController;
 class TopicSetUpController {
   private static final int LONGEST_HISTORY = 100;
 
-  private final SetUp setUp;
+  private final TopicSetUp setUp;
+  private final LineSetUp sites;
   private final Lines lines;
   private final ChangeBook changes;
 
-  TopicSetUpController(SetUp setUp, Lines lines, ChangeBook changes) {
+  TopicSetUpController(TopicSetUp setUp, LineSetUp sites, Lines lines, ChangeBook changes) {
     this.setUp = setUp;
+    this.sites = sites;
     this.lines = lines;
     this.changes = changes;
   }
@@ -74,23 +78,22 @@ class TopicSetUpController {
 
   /** Adds a site; for leads. */
   @PostMapping("/sites")
-  SetUp.Outcome addSite(
-      @AuthenticationPrincipal SignedIn me, @Valid @RequestBody NameRequest site) {
-    return setUp.addSite(site.name(), me.id());
+  Outcome addSite(@AuthenticationPrincipal SignedIn me, @Valid @RequestBody NameRequest site) {
+    return sites.addSite(site.name(), me.id());
   }
 
   /** Gives a site another name; for leads. */
   @PutMapping("/sites/{id}")
-  SetUp.Outcome renameSite(
+  Outcome renameSite(
       @AuthenticationPrincipal SignedIn me,
       @PathVariable long id,
       @Valid @RequestBody NameRequest site) {
-    return setUp.renameSite(id, site.name(), me.id());
+    return sites.renameSite(id, site.name(), me.id());
   }
 
   /** Adds a topic to a team; for leads. */
   @PostMapping("/teams/{team}/topics")
-  SetUp.Outcome addTopic(
+  Outcome addTopic(
       @AuthenticationPrincipal SignedIn me,
       @PathVariable long team,
       @Valid @RequestBody TopicMessage topic) {
@@ -100,7 +103,7 @@ class TopicSetUpController {
   /** Changes a topic: word, colour, promise, or whether it is retired; for leads. */
   @Problems({Kind.CHANGED_MEANWHILE})
   @PutMapping("/topics/{id}")
-  SetUp.Outcome changeTopic(
+  Outcome changeTopic(
       @AuthenticationPrincipal SignedIn me,
       @PathVariable long id,
       @Valid @RequestBody TopicMessage topic) {
@@ -109,7 +112,7 @@ class TopicSetUpController {
 
   /** Lets one topic stand for another everywhere, and retires it; for leads. */
   @PostMapping("/topics/{id}/merge")
-  SetUp.Outcome mergeTopic(
+  Outcome mergeTopic(
       @AuthenticationPrincipal SignedIn me,
       @PathVariable long id,
       @Valid @RequestBody MergeRequest merge) {

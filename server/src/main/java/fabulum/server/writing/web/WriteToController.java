@@ -3,6 +3,7 @@ package fabulum.server.writing.web;
 import fabulum.server.accounts.SignedIn;
 import fabulum.server.lines.LineId;
 import fabulum.server.lines.LineView;
+import fabulum.server.writing.Addressees;
 import fabulum.server.writing.WriteTo;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
@@ -20,8 +21,10 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class WriteToController {
   private final WriteTo writeTo;
+  private final Addressees addressees;
 
-  WriteToController(WriteTo writeTo) {
+  WriteToController(WriteTo writeTo, Addressees addressees) {
+    this.addressees = addressees;
     this.writeTo = writeTo;
   }
 
@@ -45,14 +48,14 @@ class WriteToController {
   /** The lines on which I can begin a conversation. */
   @GetMapping("/api/write-to/lines")
   List<LineView> lines(@AuthenticationPrincipal SignedIn me) {
-    return writeTo.lines(me.id());
+    return addressees.lines(me.id());
   }
 
   /** Finds whom to write to, by name, number or detail. */
   @GetMapping("/api/write-to")
-  WriteTo.Found find(
+  Addressees.Found find(
       @AuthenticationPrincipal SignedIn me, @RequestParam String words, @RequestParam long line) {
-    return writeTo.find(words, new LineId(line), me.id());
+    return addressees.find(words, new LineId(line), me.id());
   }
 
   /** The conversation to write in: the one there is, else a new one. */

@@ -4,12 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.icegreen.greenmail.util.GreenMail;
 import com.icegreen.greenmail.util.ServerSetup;
+import fabulum.server.mail.store.MailMapper;
 import fabulum.server.testing.Fabulum;
 import jakarta.mail.internet.MimeMessage;
 import java.io.IOException;
 import java.net.ServerSocket;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.time.Instant;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -20,7 +22,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 
 /** Mail on its way to a real mail server. */
 @Execution(ExecutionMode.CONCURRENT)
-class PostmanTest {
+class MailDispatcherTest {
   @TempDir Path folder;
   private int port;
   private GreenMail server;
@@ -115,5 +117,18 @@ class PostmanTest {
     send("notice-4");
     assertThat(comesTo("sent_at", 1)).isTrue();
     assertThat(server.getReceivedMessages()).hasSize(1);
+  }
+
+  @Test
+  void aMailThatAProcessHasClaimedIsTakenByNoOtherUntilTheClaimEnds() {
+    send("notice-5");
+    assertThat(comesTo("problem", 1)).isTrue();
+    MailMapper mails = fabulum.context.getBean(MailMapper.class);
+    Instant later = fabulum.clock.instant().plus(Duration.ofDays(1));
+    long id = mails.listDue(later, 1).get(0).id();
+    assertThat(mails.claim(id, later, later.plusSeconds(60))).isEqualTo(1);
+    assertThat(mails.claim(id, later, later.plusSeconds(60))).isZero();
+    assertThat(mails.listDue(later, 1)).isEmpty();
+    assertThat(mails.claim(id, later.plusSeconds(60), later.plusSeconds(120))).isEqualTo(1);
   }
 }

@@ -1,5 +1,6 @@
 package fabulum.server.mail;
 
+import fabulum.core.delivery.Waits;
 import fabulum.server.mail.store.MailMapper;
 import fabulum.server.mail.store.MailRow;
 import fabulum.server.platform.Steadily;
@@ -30,37 +31,42 @@ import org.springframework.transaction.event.TransactionPhase;
 import org.springframework.transaction.event.TransactionalEventListener;
 
 /**
- * Takes mail to the mail server, in order, one at a time. The message id is made from our own
- * reference, so that a mail that is sent again after a broken connection can be told by its
- * receiver.
+ * Takes mail to the mail server, in order, one at a time. Each mail is claimed first, so that two
+ * processes on one database never send it both. The message id is made from our own reference:
+ * should a mail go again after a broken connection, its receiver can tell that it is the same.
  */
 @Component
-class Postman implements SmartLifecycle {
-  private static final Logger log = LoggerFactory.getLogger(Postman.class);
+class MailDispatcher implements SmartLifecycle {
+  private static final Logger log = LoggerFactory.getLogger(MailDispatcher.class);
   private static final int AT_ONCE = 50;
-  private static final int MOST_DOUBLINGS = 12;
-  private static final Duration FIRST_PAUSE = Duration.ofSeconds(5);
-  private static final Duration LONGEST_PAUSE = Duration.ofHours(1);
+
+  /** However long it takes, mail waits: at last it is tried every hour. */
+  private static final Waits WAITS = Waits.doubling(Duration.ofSeconds(5), Duration.ofHours(1));
 
   private final MailMapper mails;
   private final MailSettings settings;
   private final Clock clock;
   private final @Nullable JavaMailSenderImpl sender;
-  private final ExecutorService rounds = Executors.newSingleThreadExecutor(Postman::daemon);
+  private final ExecutorService rounds = Executors.newSingleThreadExecutor(MailDispatcher::daemon);
 
   private final Troubles troubles;
+
+  /** Longer than sending can take; then another process may take the mail over. */
+  private final Duration claim;
+
   private final Steadily<MailRow> steadily = new Steadily<>("A mail stays");
 
-  Postman(MailMapper mails, MailSettings settings, Troubles troubles, Clock clock) {
+  MailDispatcher(MailMapper mails, MailSettings settings, Troubles troubles, Clock clock) {
     this.mails = mails;
     this.troubles = troubles;
     this.settings = settings;
     this.clock = clock;
+    this.claim = settings.timeout().multipliedBy(4).plusMinutes(1);
     this.sender = settings.host() == null ? null : sender(settings);
   }
 
   private static Thread daemon(Runnable work) {
-    Thread thread = new Thread(work, "postman");
+    Thread thread = new Thread(work, "mail-dispatcher");
     thread.setDaemon(true);
     return thread;
   }
@@ -107,6 +113,10 @@ class Postman implements SmartLifecycle {
     if (by == null) {
       return;
     }
+    Instant now = clock.instant();
+    if (mails.claim(row.id(), now, now.plus(claim)) == 0) {
+      return;
+    }
     try {
       by.send(message(by, row));
       mails.sent(row.id(), clock.instant());
@@ -115,7 +125,10 @@ class Postman implements SmartLifecycle {
       }
     } catch (MailException | MessagingException broken) {
       log.warn("Mail {} could not be sent: {}", row.id(), broken.getMessage());
-      mails.failed(row.id(), next(row), String.valueOf(broken.getMessage()));
+      mails.failed(
+          row.id(),
+          clock.instant().plus(WAITS.after(row.attempts() + 1)),
+          String.valueOf(broken.getMessage()));
       count();
     }
   }
@@ -134,12 +147,6 @@ class Postman implements SmartLifecycle {
     message.setSubject(row.subject(), StandardCharsets.UTF_8.name());
     message.setText(row.words(), StandardCharsets.UTF_8.name());
     return message;
-  }
-
-  /** However long it takes, mail waits: at last it is tried every hour. */
-  private Instant next(MailRow row) {
-    Duration pause = FIRST_PAUSE.multipliedBy(1L << Math.min(row.attempts(), MOST_DOUBLINGS));
-    return clock.instant().plus(pause.compareTo(LONGEST_PAUSE) > 0 ? LONGEST_PAUSE : pause);
   }
 
   /** Says how much mail has been tried in vain for a while. */

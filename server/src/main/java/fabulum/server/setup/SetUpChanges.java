@@ -1,0 +1,92 @@
+package fabulum.server.setup;
+
+import fabulum.core.access.Act;
+import fabulum.server.access.Permits;
+import fabulum.server.access.StaffId;
+import fabulum.server.conversations.Reckoning;
+import fabulum.server.feed.Change;
+import fabulum.server.feed.ChangeFeed;
+import fabulum.server.feed.ChangeFound;
+import fabulum.server.ownership.OwnedWork;
+import fabulum.server.platform.CachedSetUp;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.Supplier;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.context.event.EventListener;
+import org.springframework.scheduling.annotation.Scheduled;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/**
+ * Carries out what leads change in the set-up while everybody works: in one transaction with its
+ * place in the feed; what waits is reckoned anew at once, and every open browser is told.
+ */
+@Component
+class SetUpChanges {
+  /** How often what waits is reckoned again after a change, in case a text came in just then. */
+  private static final int AGAIN = 2;
+
+  private final List<CachedSetUp> cached;
+  private final Reckoning reckoning;
+  private final OwnedWork work;
+  private final Permits permits;
+  private final TransactionTemplate transactions;
+  private final ChangeFeed feed;
+  private final ApplicationEventPublisher events;
+  private final AtomicInteger owed = new AtomicInteger();
+
+  SetUpChanges(
+      List<CachedSetUp> cached,
+      Reckoning reckoning,
+      OwnedWork work,
+      Permits permits,
+      TransactionTemplate transactions,
+      ChangeFeed feed,
+      ApplicationEventPublisher events) {
+    this.cached = List.copyOf(cached);
+    this.reckoning = reckoning;
+    this.work = work;
+    this.permits = permits;
+    this.transactions = transactions;
+    this.feed = feed;
+    this.events = events;
+  }
+
+  /** The change first, then the reckoning: others go on meanwhile. */
+  Outcome carryOut(StaffId by, Supplier<Long> change) {
+    permits.require(by, Act.LEAD);
+    long id =
+        transactions.execute(status -> {
+          long changed = change.get();
+          feed.append(Change.Kind.SET_UP, changed, 0, null);
+          return changed;
+        });
+    cached.forEach(CachedSetUp::forget);
+    int reckoned = reckoning.reckonDue();
+    work.letGoUnseen();
+    owed.set(AGAIN);
+    events.publishEvent(new SetUpChanged());
+    return new Outcome(id, reckoned);
+  }
+
+  /**
+   * A text that was coming in while the change was made may have been reckoned by what was before.
+   */
+  @Scheduled(fixedDelay = 2, timeUnit = TimeUnit.SECONDS)
+  void reckonAgain() {
+    if (owed.get() > 0) {
+      owed.decrementAndGet();
+      reckoning.reckonDue();
+    }
+  }
+
+  @EventListener
+  void found(ChangeFound found) {
+    if (found.change().kind() == Change.Kind.SET_UP) {
+      cached.forEach(CachedSetUp::forget);
+      events.publishEvent(new SetUpChanged());
+    }
+  }
+}

@@ -1,0 +1,128 @@
+package fabulum.server.writing;
+
+import fabulum.core.access.Sight;
+import fabulum.core.phone.NumberReader;
+import fabulum.core.phone.PhoneNumber;
+import fabulum.core.phone.Region;
+import fabulum.core.phone.Sender;
+import fabulum.server.access.StaffId;
+import fabulum.server.conversations.Conversation;
+import fabulum.server.conversations.SightColumns;
+import fabulum.server.customers.Customers;
+import fabulum.server.customers.FoundNumber;
+import fabulum.server.lines.LineId;
+import fabulum.server.lines.LineView;
+import fabulum.server.lines.Lines;
+import fabulum.server.lines.Sights;
+import fabulum.server.platform.Problem;
+import fabulum.server.writing.store.WritingMapper;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+
+/** Whom one can write to unasked, and on which lines. */
+@Service
+public class Addressees {
+  private static final int FOUND = 12;
+
+  private final WritingMapper rows;
+  private final Customers customers;
+  private final Lines lines;
+  private final Sights sights;
+  private final NumberReader numbers = new NumberReader();
+
+  Addressees(WritingMapper rows, Customers customers, Lines lines, Sights sights) {
+    this.rows = rows;
+    this.customers = customers;
+    this.lines = lines;
+    this.sights = sights;
+  }
+
+  /**
+   * Somebody one can write to.
+   *
+   * @param number as people at home write it
+   * @param address in E.164
+   * @param name of the customer; empty when nobody is known to hold the number
+   * @param detail the detail that contains what was sought
+   * @param conversations those there are with the number, the newest first
+   */
+  public record Person(
+      String number,
+      String address,
+      @Nullable String name,
+      @Nullable String detail,
+      List<Known> conversations) {}
+
+  /** A conversation there is. */
+  public record Known(long id, long lineId) {}
+
+  /**
+   * What was found.
+   *
+   * @param people whose number, name or details contain the words
+   * @param number what was typed, in E.164, when it is a number nobody has written from
+   * @param shownNumber the same as people at home write it
+   */
+  public record Found(List<Person> people, @Nullable String number, @Nullable String shownNumber) {}
+
+  /** The lines somebody can begin a conversation on: those in use that they see. */
+  public List<LineView> lines(StaffId asking) {
+    Sight sight = sights.of(asking);
+    return lines.list().stream().filter(line -> line.inUse() && sight.seesLine(line.id())).toList();
+  }
+
+  /** Finds whom to write to from a line. */
+  public Found find(String words, LineId from, StaffId asking) {
+    requireSight(from, asking);
+    if (words.isBlank()) {
+      return new Found(List.of(), null, null);
+    }
+    Region region = new Region(lines.get(from).region());
+    List<FoundNumber> found =
+        customers.search(words, FOUND).stream()
+            .filter(number -> Sender.ofAddress(number.address()).answerable().isPresent())
+            .toList();
+    Map<Long, List<Known>> known = known(found, SightColumns.of(sights.of(asking)));
+    List<Person> people =
+        found.stream()
+            .map(number ->
+                new Person(
+                    numbers.forPeople(Sender.ofAddress(number.address()), region),
+                    number.address(),
+                    number.customerName(),
+                    number.detail(),
+                    known.getOrDefault(number.numberId(), List.of())))
+            .toList();
+    Optional<PhoneNumber> typed =
+        numbers
+            .readNumber(words, region)
+            .filter(number -> people.stream().noneMatch(p -> p.address().equals(number.e164())));
+    return new Found(
+        people,
+        typed.map(PhoneNumber::e164).orElse(null),
+        typed.map(number -> numbers.forPeople(number, region)).orElse(null));
+  }
+
+  private Map<Long, List<Known>> known(List<FoundNumber> found, SightColumns sight) {
+    List<Long> ids = found.stream().map(FoundNumber::numberId).distinct().toList();
+    return ids.isEmpty()
+        ? Map.of()
+        : rows.listOfNumbers(ids, sight).stream()
+            .collect(
+                Collectors.groupingBy(
+                    Conversation::numberId,
+                    Collectors.mapping(
+                        row -> new Known(row.id(), row.lineId()), Collectors.toList())));
+  }
+
+  /** Refuses a line that somebody does not see, as if it were not there. */
+  void requireSight(LineId line, StaffId asking) {
+    if (!sights.of(asking).seesLine(line.value())) {
+      throw Problem.notFound("line");
+    }
+  }
+}
