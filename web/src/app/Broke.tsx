@@ -1,7 +1,6 @@
 import { Box, Button, Typography } from '@mui/material';
 import type { ReactNode } from 'react';
 import { Link, useRouteError } from 'react-router';
-import { bookSerif } from '../theme';
 
 /** What browsers say when a part of the page is not on the server any more. */
 const GONE = /dynamically imported module|importing a module script|error loading dynamically|unable to preload/i;
@@ -15,7 +14,7 @@ function Sheet({ title, children }: { title: string; children: ReactNode }) {
   return (
     <Box component="main" sx={{ flex: 1, p: { xs: 2, sm: 4 } }}>
       <Box role="alert" sx={{ maxWidth: '60ch', bgcolor: 'background.paper', border: 1, borderColor: 'divider', p: 3 }}>
-        <Typography component="h1" sx={{ fontFamily: bookSerif, fontSize: '1.375rem', fontWeight: 600, mb: 1 }}>
+        <Typography component="h1" sx={{ typography: 'title', mb: 1 }}>
           {title}
         </Typography>
         {children}

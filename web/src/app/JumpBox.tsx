@@ -2,7 +2,8 @@ import { Autocomplete, Box, InputBase } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { type Conversation, jumpQuery, linesQuery } from '../shared/api';
+import { type Conversation, linesQuery } from '../shared/api';
+import { jumpQuery } from './queries';
 import { EVERYTHING, writeSentence } from '../shared/sentence';
 
 /** A conversation to go to, or all whose texts say the words. */
@@ -80,7 +81,7 @@ export function JumpBox() {
             borderColor: 'divider',
             borderRadius: 1,
             bgcolor: 'background.paper',
-            fontSize: '0.875rem',
+            typography: 'body2',
           }}
         />
       )}

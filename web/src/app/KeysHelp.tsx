@@ -45,7 +45,7 @@ export function KeysHelp({ onClose }: { onClose: () => void }) {
   const queries = useQueryClient();
   const { letterKeys } = useMe().page;
   const set = useMutation({
-    mutationFn: (on: boolean) => ask('PUT', '/api/me/letter-keys', { on }),
+    mutationFn: (on: boolean) => ask('PUT', '/api/me/letter-keys', { body: { on } }),
     onMutate: (on) =>
       queries.setQueryData<Session | null>(keys.session, (had) =>
         had ? { ...had, page: { ...had.page, letterKeys: on } } : had,

@@ -2,10 +2,9 @@ import { Box } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { Link, NavLink, useLocation } from 'react-router';
 import type { LineState } from '../realtime';
-import { NoticesMenu } from '../features/notices';
-import { countsQuery, noticesQuery, type Session, useOnline } from '../shared/api';
+import { NoticesMenu, noticesQuery } from '../features/notices';
+import { countsQuery, type Session, useOnline } from '../shared/api';
 import { ActButton, useRefusal, useUnseenInTitle } from '../shared/ui';
-import { bookSerif } from '../theme';
 import { JumpBox } from './JumpBox';
 import { MyMenu } from './MyMenu';
 import { UndoBar } from './UndoBar';
@@ -59,10 +58,7 @@ export function Masthead({ session, lineState, onHelp, onWrite }: Props) {
         flexWrap: 'wrap',
       }}
     >
-      <Box
-        component="span"
-        sx={{ fontFamily: bookSerif, fontWeight: 650, fontSize: '1.25rem', letterSpacing: '-0.01em' }}
-      >
+      <Box component="span" sx={{ typography: 'wordmark' }}>
         Fabulum
       </Box>
       <Box

@@ -25,7 +25,7 @@ export function MyMenu({ session, onHelp }: { session: Session; onHelp: () => vo
   const [leaving, setLeaving] = useState(false);
   const close = () => setAnchor(null);
   const setIn = useMutation({
-    mutationFn: (isIn: boolean) => ask('PUT', '/api/me/in', { in: isIn }),
+    mutationFn: (isIn: boolean) => ask('PUT', '/api/me/in', { body: { in: isIn } }),
     onSettled: () => {
       void queries.invalidateQueries({ queryKey: keys.session });
       void queries.invalidateQueries({ queryKey: keys.office });

@@ -1,6 +1,7 @@
 import { Box } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
-import { linesQuery, type Session, troublesQuery } from '../shared/api';
+import { linesQuery, type Session } from '../shared/api';
+import { troublesQuery } from './queries';
 import { Moment } from '../shared/ui';
 
 /** What keeps the program from its work, on every page of a lead until it is over. */

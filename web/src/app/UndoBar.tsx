@@ -1,7 +1,7 @@
 import { Box, Button } from '@mui/material';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { ApiProblem, ask, readListsAgain, type UndoAnswer } from '../shared/api';
+import { ApiProblem, ask, readListsAgain } from '../shared/api';
 import { tellOwnAct, useKeys, useOffer, withdrawOffer } from '../shared/ui';
 
 const PROBLEM_SHOWN_MS = 6_000;
@@ -20,7 +20,7 @@ export function UndoBar() {
   const offer = useOffer();
   const [problem, setProblem] = useState('');
   const undo = useMutation({
-    mutationFn: (name: string) => ask<UndoAnswer>('POST', `/api/undo/${name}`),
+    mutationFn: (name: string) => ask('POST', '/api/undo/{name}', { path: { name } }),
     onSuccess: (answer) => {
       if (answer.left.length > 0)
         say(`${answer.undone} undone. Not undone, because something changed there since: ${names(answer.left)}.`);

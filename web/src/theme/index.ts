@@ -1,2 +1,2 @@
-export { bookSerif, notePaper, theme } from './theme';
+export { hereEdge, notePaper, theme } from './theme';
 export type { Inks } from './theme';

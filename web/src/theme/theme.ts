@@ -1,4 +1,5 @@
 import { createTheme, type Theme } from '@mui/material/styles';
+import type { CSSProperties } from 'react';
 
 /** Paper and ink: the only place where colours, type and spacing are chosen. */
 export interface Inks {
@@ -30,6 +31,25 @@ type TopicInk = 'PINE' | 'MOSS' | 'REED' | 'SLATE' | 'LAKE' | 'PLUM' | 'ROSE' | 
 
 type PersonInk = 'PINE' | 'SLATE' | 'PLUM' | 'RUST' | 'OCHRE' | 'MOSS' | 'TEAL' | 'WINE';
 
+/** Type for one purpose each, beside MUI's own. */
+type Purposes =
+  /** The name of the product, in the masthead and on the front page. */
+  | 'wordmark'
+  /** The same on the sheet that lies before everything. */
+  | 'cover'
+  /** What a page or a person is called. */
+  | 'title'
+  /** A part of a page. */
+  | 'heading'
+  /** What was said, in a script. */
+  | 'words'
+  /** What was said, cut short, in a row. */
+  | 'excerpt'
+  /** A stage direction. */
+  | 'aside'
+  /** Along an axis. */
+  | 'axis';
+
 declare module '@mui/material/styles' {
   interface Palette {
     inks: Inks;
@@ -37,6 +57,12 @@ declare module '@mui/material/styles' {
   interface PaletteOptions {
     inks?: Inks;
   }
+  // Only an interface can be added to.
+  // eslint-disable-next-line @typescript-eslint/no-empty-object-type
+  interface TypographyVariants extends Record<Purposes, CSSProperties> {}
+  // Only an interface can be added to.
+  // eslint-disable-next-line @typescript-eslint/no-empty-object-type
+  interface TypographyVariantsOptions extends Partial<Record<Purposes, CSSProperties>> {}
 }
 
 const light: Inks = {
@@ -114,7 +140,7 @@ const dark: Inks = {
 };
 
 /** Conversations are set in a book serif, the interface in a humanist sans. */
-export const bookSerif = '"Literata Variable", Georgia, serif';
+const bookSerif = '"Literata Variable", Georgia, serif';
 const interfaceSans = '"Atkinson Hyperlegible Next Variable", Verdana, sans-serif';
 
 function palette(inks: Inks) {
@@ -146,6 +172,14 @@ export const theme = createTheme({
     body1: { fontSize: '0.9375rem', lineHeight: 1.45 },
     body2: { fontSize: '0.875rem', lineHeight: 1.4 },
     caption: { fontSize: '0.8125rem', lineHeight: 1.35, fontVariantNumeric: 'tabular-nums' },
+    wordmark: { fontFamily: bookSerif, fontSize: '1.25rem', fontWeight: 650, letterSpacing: '-0.01em' },
+    cover: { fontFamily: bookSerif, fontSize: '2rem', fontWeight: 600, lineHeight: 1.5, letterSpacing: '-0.01em' },
+    title: { fontFamily: bookSerif, fontSize: '1.25rem', fontWeight: 600, lineHeight: 1.35 },
+    heading: { fontFamily: bookSerif, fontSize: '1.0625rem', fontWeight: 600, lineHeight: 1.4 },
+    words: { fontFamily: bookSerif, fontSize: '1rem', lineHeight: 1.55 },
+    excerpt: { fontFamily: bookSerif, fontSize: '0.875rem', lineHeight: 1.45 },
+    aside: { fontFamily: bookSerif, fontSize: '0.875rem', lineHeight: 1.45, fontStyle: 'italic' },
+    axis: { fontSize: '0.75rem', lineHeight: 1.35, fontVariantNumeric: 'tabular-nums' },
     button: { textTransform: 'none', fontWeight: 600, letterSpacing: 0 },
   },
   components: {
@@ -214,6 +248,9 @@ export const theme = createTheme({
     },
   },
 });
+
+/** The stroke at the side of where one is in a list. */
+export const hereEdge = 'inset 3px 0 0 var(--mui-palette-primary-main)';
 
 /** Note paper: ruled lines and a double margin rule in slate, so that it is unmistakable without colour. */
 export const notePaper = (t: Theme) => {

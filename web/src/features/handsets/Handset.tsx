@@ -3,7 +3,6 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
 import { clock } from '../../shared/format';
 import { Blank } from '../../shared/ui';
-import { bookSerif } from '../../theme';
 import { call, type HandsetScript, type HandsetState, type Named } from './api';
 
 const STATES: { value: HandsetState; words: string }[] = [
@@ -101,7 +100,7 @@ export function Handset({ number, name, lines }: { number: string; name: string;
                 </Box>
                 <Box
                   sx={{
-                    fontFamily: bookSerif,
+                    typography: 'words',
                     whiteSpace: 'pre-wrap',
                     overflowWrap: 'anywhere',
                     fontStyle: line.mine ? 'italic' : 'normal',
@@ -141,7 +140,7 @@ export function Handset({ number, name, lines }: { number: string; name: string;
             boxSizing: 'border-box',
             p: 1,
             font: 'inherit',
-            fontFamily: bookSerif,
+            typography: 'words',
             color: 'text.primary',
             bgcolor: 'background.paper',
             border: 1,

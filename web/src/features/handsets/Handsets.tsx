@@ -1,7 +1,6 @@
 import { Box, ButtonBase, InputBase } from '@mui/material';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
-import { bookSerif } from '../../theme';
 import { call, type HandsetScript, type Named, type Overview } from './api';
 import { Handset } from './Handset';
 import { Misbehave } from './Misbehave';
@@ -64,7 +63,7 @@ export function Handsets() {
         }}
       >
         <Box sx={{ p: 2, borderBottom: 1, borderColor: 'divider' }}>
-          <Box component="h1" sx={{ m: 0, fontFamily: bookSerif, fontSize: '1.25rem' }}>
+          <Box component="h1" sx={{ m: 0, typography: 'title' }}>
             Handsets
           </Box>
           <Box sx={{ typography: 'caption', color: 'text.secondary', mb: 1 }}>
@@ -132,7 +131,7 @@ function Pick({ one, chosen, onPick }: { one: Named; chosen: boolean; onPick: (n
         borderBottom: 1,
         borderColor: 'divider',
         textAlign: 'left',
-        bgcolor: (t) => (chosen ? t.vars?.palette.inks.pineWash : 'transparent'),
+        bgcolor: chosen ? 'inks.pineWash' : 'transparent',
       }}
     >
       <span>{one.name}</span>

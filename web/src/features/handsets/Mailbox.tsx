@@ -1,7 +1,6 @@
 import { Box } from '@mui/material';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
-import { bookSerif } from '../../theme';
 import { call, type Mail } from './api';
 
 const LINK = /(https?:\/\/\S+)/;
@@ -34,7 +33,7 @@ export function Mailbox() {
         sx={{ borderRight: { md: 1 }, borderColor: { md: 'divider' }, minHeight: { md: '100dvh' } }}
       >
         <Box sx={{ p: 2, borderBottom: 1, borderColor: 'divider' }}>
-          <Box component="h1" sx={{ m: 0, fontFamily: bookSerif, fontSize: '1.25rem' }}>
+          <Box component="h1" sx={{ m: 0, typography: 'title' }}>
             Mailbox
           </Box>
           <Box sx={{ typography: 'caption', color: 'text.secondary' }}>
@@ -57,7 +56,7 @@ export function Mailbox() {
               sx={{
                 borderBottom: 1,
                 borderColor: 'divider',
-                bgcolor: (t) => (mail === open ? t.vars?.palette.inks.pineWash : 'transparent'),
+                bgcolor: mail === open ? 'inks.pineWash' : 'transparent',
               }}
             >
               <Box
@@ -89,13 +88,13 @@ export function Mailbox() {
       </Box>
       {open && (
         <Box component="article" aria-label={open.subject} sx={{ p: { xs: 2, md: 4 }, maxWidth: '72ch' }}>
-          <Box component="h2" sx={{ m: 0, fontFamily: bookSerif, fontSize: '1.25rem' }}>
+          <Box component="h2" sx={{ m: 0, typography: 'title' }}>
             {open.subject}
           </Box>
           <Box sx={{ typography: 'body2', color: 'text.secondary', mb: 2 }}>
             from {open.from} to {open.to}
           </Box>
-          <Box sx={{ fontFamily: bookSerif, whiteSpace: 'pre-wrap', overflowWrap: 'anywhere', lineHeight: 1.55 }}>
+          <Box sx={{ typography: 'words', whiteSpace: 'pre-wrap', overflowWrap: 'anywhere' }}>
             {open.words.split(LINK).map((piece, i) =>
               i % 2 === 1 ? (
                 <Box component="a" key={i} href={piece} sx={{ color: 'info.main' }}>

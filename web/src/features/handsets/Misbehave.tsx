@@ -1,7 +1,6 @@
 import { Box, Button } from '@mui/material';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { Blank } from '../../shared/ui';
-import { bookSerif } from '../../theme';
 import { call, type Faults } from './api';
 
 const GOOD: Faults = {
@@ -36,7 +35,7 @@ export function Misbehave({ faults }: { faults: Faults }) {
       aria-label="Faults"
       sx={{ borderLeft: 1, borderColor: 'divider', p: 2, typography: 'body2', overflowY: 'auto' }}
     >
-      <Box component="h2" sx={{ m: 0, mb: 1, fontFamily: bookSerif, fontSize: '1.0625rem' }}>
+      <Box component="h2" sx={{ m: 0, mb: 1, typography: 'heading' }}>
         The network
       </Box>
       <Box sx={{ display: 'grid', rowGap: 1.5 }}>

@@ -2,15 +2,8 @@ import { Box, useMediaQuery } from '@mui/material';
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { useMemo, useRef, useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
-import {
-  countsQuery,
-  dossierQuery,
-  linesQuery,
-  listQuery,
-  ribbonQuery,
-  type Session,
-  topicsQuery,
-} from '../../shared/api';
+import { countsQuery, dossierQuery, linesQuery, listQuery, type Session, topicsQuery } from '../../shared/api';
+import { ribbonQuery } from './queries';
 import { writeSentence } from '../../shared/sentence';
 import { useKeys, useTitle } from '../../shared/ui';
 import { Script } from '../script';

@@ -46,7 +46,7 @@ export function ListHead({ session, address, counts, toIdentify, onChange }: Pro
                 py: 0.75,
                 borderRadius: 0,
                 gap: 0.5,
-                fontSize: '0.9375rem',
+                typography: 'body1',
                 fontWeight: chosen ? 700 : 500,
                 color: chosen ? 'text.primary' : 'text.secondary',
                 borderBottom: 2,

@@ -8,7 +8,7 @@ import { MARK_HEIGHT, MARK_WIDTH, RibbonCrowds, STACK_HEIGHT } from './RibbonCro
 import { RibbonMark } from './RibbonMark';
 import { RibbonScale } from './RibbonScale';
 import { crowds, drawnLevel, place, ribbonWords, spacing, spanBetween, stack } from './model/ribbon';
-import { leftWords } from './model/words';
+import { leftWords } from '../../shared/sentence';
 
 /** A shorter way of the pointer is a click, not a drag. */
 const DRAG_PX = 6;
@@ -125,7 +125,7 @@ export function Ribbon({ waiting, me, zone, chosen, left: span, onOpen, onLeft }
             height: STACK_HEIGHT,
             borderRight: 2,
             borderColor: 'text.primary',
-            bgcolor: (t) => t.vars?.palette.inks.ground,
+            bgcolor: 'inks.ground',
           }}
         />
         {shade && (
@@ -135,7 +135,7 @@ export function Ribbon({ waiting, me, zone, chosen, left: span, onOpen, onLeft }
               position: 'absolute',
               top: 0,
               height: STACK_HEIGHT,
-              bgcolor: (t) => t.vars?.palette.inks.pineWash,
+              bgcolor: 'inks.pineWash',
               borderLeft: 2,
               borderRight: 2,
               borderColor: 'primary.main',

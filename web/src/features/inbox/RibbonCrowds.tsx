@@ -32,7 +32,7 @@ export function RibbonCrowds({ crowds, columns, width, onLeft }: Props) {
         position: 'absolute',
         width: 2 * MARK_WIDTH,
         height: NUMBER_HEIGHT,
-        fontSize: '0.75rem',
+        typography: 'axis',
         lineHeight: 1,
         fontWeight: 700,
         color: COLOURS[urgency(crowd.from * 60)],

@@ -2,8 +2,8 @@ import { Box, ButtonBase } from '@mui/material';
 import type { Conversation, Topic, Watched } from '../../shared/api';
 import { moment, urgency } from '../../shared/format';
 import { Moment, OwnerMark, StaffMark, TopicMark, useNow } from '../../shared/ui';
-import { bookSerif } from '../../theme';
 import { standing } from './model/choice';
+import { hereEdge } from '../../theme';
 
 export const ROW_HEIGHT = 76;
 
@@ -66,7 +66,7 @@ export function Row(props: Props) {
           m: 0,
           width: 18,
           height: 18,
-          accentColor: (t) => t.vars?.palette.inks.pine,
+          accentColor: 'var(--mui-palette-primary-main)',
           opacity: choosing ? 1 : 0,
         }}
       />
@@ -93,9 +93,9 @@ export function Row(props: Props) {
           borderRadius: 0,
           borderBottom: 1,
           borderColor: 'divider',
-          bgcolor: (t) => (chosen || marked ? t.vars?.palette.inks.pineWash : 'transparent'),
-          boxShadow: (t) => (chosen ? `inset 3px 0 0 ${t.vars?.palette.inks.pine ?? ''}` : 'none'),
-          '&:hover': { bgcolor: (t) => (chosen ? t.vars?.palette.inks.pineWash : t.vars?.palette.background.paper) },
+          bgcolor: chosen || marked ? 'inks.pineWash' : 'transparent',
+          boxShadow: chosen ? hereEdge : 'none',
+          '&:hover': { bgcolor: chosen ? 'inks.pineWash' : 'background.paper' },
         }}
       >
         <OwnerMark owner={row.owner} me={me} />
@@ -122,8 +122,7 @@ export function Row(props: Props) {
           </Box>
           <Box
             sx={{
-              fontFamily: bookSerif,
-              fontSize: '0.875rem',
+              typography: 'excerpt',
               overflow: 'hidden',
               textOverflow: 'ellipsis',
               whiteSpace: 'nowrap',

@@ -1,7 +1,8 @@
 import { Box, Button, ButtonBase, Popover } from '@mui/material';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { ask, keys, type SavedSentence, sentencesQuery, type Session, teamsQuery } from '../../shared/api';
+import { ask, keys, type SavedSentence, type Session, teamsQuery } from '../../shared/api';
+import { sentencesQuery } from './queries';
 import { readSentence, writeSentence } from '../../shared/sentence';
 import { Field, Blank, ProblemNote } from '../../shared/ui';
 import { type ListAddress, type ListGroup, usualOrder } from './model/choice';
@@ -75,7 +76,7 @@ export function SavedSentences({ session, address, onChange }: Props) {
 function DropSaved({ saved }: { saved: SavedSentence }) {
   const queries = useQueryClient();
   const drop = useMutation({
-    mutationFn: () => ask('DELETE', `/api/sentences/${saved.id}`),
+    mutationFn: () => ask('DELETE', '/api/sentences/{id}', { path: { id: saved.id } }),
     onSettled: () => queries.invalidateQueries({ queryKey: keys.sentences }),
   });
   return (
@@ -99,11 +100,7 @@ function SaveForm({ session, address, onDone }: FormProps) {
   const save = useMutation({
     mutationFn: () =>
       ask('POST', '/api/sentences', {
-        name,
-        said: writeSentence(address.sentence),
-        group: address.group,
-        order: address.order,
-        teamId: team,
+        body: { name, said: writeSentence(address.sentence), group: address.group, order: address.order, teamId: team },
       }),
     onSuccess: async () => {
       await queries.invalidateQueries({ queryKey: keys.sentences });

@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
-import { awayQuery, staffQuery } from '../../shared/api';
+import { staffQuery } from '../../shared/api';
+import { awayQuery } from './queries';
 
 /** Who is away, and the first name of who covers, where somebody does. */
 export function useAway(): Map<number, { cover?: string | undefined }> {

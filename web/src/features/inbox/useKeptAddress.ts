@@ -36,6 +36,6 @@ export function useKeptAddress(
   return (next) => {
     if (search === undefined) return;
     leftHere = { who, search: next };
-    ask('PUT', '/api/me/inbox', { address: next }).catch(() => undefined);
+    ask('PUT', '/api/me/inbox', { body: { address: next } }).catch(() => undefined);
   };
 }

@@ -1,7 +1,8 @@
 import { Box, Button, Checkbox } from '@mui/material';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { ask, type Channel, type NoticeChoice, noticeChoicesQuery, type NoticeKind } from '../../shared/api';
+import { ask, type Channel, type NoticeChoice, type NoticeKind } from '../../shared/api';
+import { noticeChoicesQuery } from './queries';
 import { ProblemNote } from '../../shared/ui';
 
 const KINDS: [NoticeKind, string][] = [
@@ -26,7 +27,7 @@ export function NoticeChoices() {
   const [permission, setPermission] = useState('Notification' in window ? Notification.permission : 'denied');
   const choose = useMutation({
     mutationFn: (choice: { kind: NoticeKind; channel: Channel; wanted: boolean }) =>
-      ask('PUT', '/api/notices/choices', choice),
+      ask('PUT', '/api/notices/choices', { body: choice }),
     onMutate: ({ kind, channel, wanted }) =>
       queries.setQueryData<NoticeChoice[]>(noticeChoicesQuery.queryKey, (all) =>
         all?.map((one) =>

@@ -1,10 +1,10 @@
 import { Autocomplete, Box, Button, Checkbox, FormControlLabel, TextField } from '@mui/material';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { ask, type PlannedAway, type Plan, staffQuery } from '../../shared/api';
 import { localOf } from '../../shared/format';
-import { Blank, Crossed, ProblemNote, useEdits, useNow, whyOf } from '../../shared/ui';
+import { Form, SaveBar, useForm } from '../../shared/form';
+import { Blank, useNow } from '../../shared/ui';
 import { WeekEditor } from '../../shared/week';
-import { bookSerif } from '../../theme';
 
 interface Props {
   /** Whose plan it is. */
@@ -12,8 +12,6 @@ interface Props {
   /** Whether it is one's own. */
   mine: boolean;
   first: Plan;
-  /** Where it is kept. */
-  path: string;
 }
 
 const ZONES = Intl.supportedValuesOf('timeZone');
@@ -24,7 +22,7 @@ const FIELDS: Partial<Record<keyof Plan, string>> = {
   absences: 'the days away',
 };
 const WORKING_WEEK = [1, 2, 3, 4, 5].map((day) => ({ day, from: 8 * 60, to: 17 * 60 }));
-const heading = { m: 0, mb: 0.5, fontFamily: bookSerif, fontSize: '1.0625rem', fontWeight: 600 } as const;
+const heading = { m: 0, mb: 0.5, typography: 'heading' } as const;
 
 /** Nobody has said a zone yet: the browser's own is the best guess. */
 function inOwnZone(plan: Plan): Plan {
@@ -33,24 +31,18 @@ function inOwnZone(plan: Plan): Plan {
 }
 
 /** When somebody is usually in, the days they will be away, and who covers for them. */
-export function PlanForm({ staff, mine, first, path }: Props) {
-  const queries = useQueryClient();
+export function PlanForm({ staff, mine, first }: Props) {
   const now = useNow();
   const colleagues = (useQuery(staffQuery).data ?? []).filter((one) => one.active && one.id !== staff);
-  const edits = useEdits(inOwnZone(first));
-  const plan = edits.now;
-  const save = useMutation({
-    mutationFn: () => ask('PUT', path, plan),
-    onSuccess: async () => {
-      await queries.invalidateQueries();
-      edits.asItWas();
-    },
+  const form = useForm({
+    first: inOwnZone(first),
+    names: FIELDS,
+    send: (body) =>
+      mine
+        ? ask('PUT', '/api/me/plan', { body })
+        : ask('PUT', '/api/setup/people/{id}/plan', { path: { id: staff }, body }),
   });
-  const change = (next: Partial<Plan>) => {
-    save.reset();
-    edits.change(next);
-  };
-  const problem = save.error;
+  const { value: plan, change } = form;
   const covers = (none: string) => [
     { value: undefined as number | undefined, words: none },
     ...colleagues.map((one) => ({ value: one.id, words: one.name })),
@@ -58,16 +50,12 @@ export function PlanForm({ staff, mine, first, path }: Props) {
   const today = localOf(now, plan.zone).slice(0, 10);
   const setAway = (at: number, next: Partial<PlannedAway>) =>
     change({ absences: plan.absences.map((each, i) => (i === at ? { ...each, ...next } : each)) });
-  const why = whyOf(problem, 'absences').helperText;
-  const coverWhy = whyOf(problem, 'coverId').helperText;
+  const why = form.field('absences').helperText;
+  const coverWhy = form.field('coverId').helperText;
   return (
-    <Box
-      component="form"
-      aria-label={mine ? 'Availability' : 'Their availability'}
-      onSubmit={(event) => {
-        event.preventDefault();
-        save.mutate();
-      }}
+    <Form
+      form={form}
+      label={mine ? 'Availability' : 'Their availability'}
       sx={{ display: 'grid', gap: 2.5, maxWidth: 860 }}
     >
       <Box>
@@ -87,7 +75,7 @@ export function PlanForm({ staff, mine, first, path }: Props) {
         {plan.week.length > 0 && (
           <WeekEditor
             week={plan.week}
-            problems={[whyOf(problem, 'week').helperText ?? []].flat()}
+            problems={[form.field('week').helperText ?? []].flat()}
             onChange={(week) => change({ week })}
           />
         )}
@@ -97,7 +85,7 @@ export function PlanForm({ staff, mine, first, path }: Props) {
           disableClearable
           onChange={(_, zone) => change({ zone })}
           sx={{ width: 280, mt: 1 }}
-          renderInput={(params) => <TextField {...params} label="Time zone" {...whyOf(problem, 'zone')} />}
+          renderInput={(params) => <TextField {...params} label="Time zone" {...form.field('zone')} />}
         />
       </Box>
       <Box>
@@ -158,19 +146,7 @@ export function PlanForm({ staff, mine, first, path }: Props) {
           Add days
         </Button>
       </Box>
-      {problem && <ProblemNote problem={problem} />}
-      <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
-        <Crossed what={edits.crossed.flatMap((field) => FIELDS[field] ?? [])} />
-        <Button
-          type="submit"
-          variant="contained"
-          disabled={save.isPending || (!edits.changed && plan.zone === first.zone)}
-        >
-          Save
-        </Button>
-        {edits.changed && <Button onClick={edits.asItWas}>Undo changes</Button>}
-        {save.isSuccess && <Box role="status">Saved.</Box>}
-      </Box>
-    </Box>
+      <SaveBar form={form} save="Save" ready={form.changed || plan.zone !== first.zone} saved={() => 'Saved.'} />
+    </Form>
   );
 }

@@ -1,12 +1,12 @@
 import { Box, Button, TextField } from '@mui/material';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { ask, keys, linesQuery, mySignInsQuery, type Session } from '../../shared/api';
+import { ask, keys, linesQuery } from '../../shared/api';
+import { mySignInsQuery } from './queries';
 import { Moment, ProblemNote, whyOf } from '../../shared/ui';
-import { bookSerif } from '../../theme';
 import { browserWords } from './model/browser';
 
-const heading = { m: 0, mb: 1, fontFamily: bookSerif, fontSize: '1.0625rem', fontWeight: 600 } as const;
+const heading = { m: 0, mb: 1, typography: 'heading' } as const;
 
 /** My password, and where I am signed in. */
 export function Security() {
@@ -23,7 +23,7 @@ function Password() {
   const [old, setOld] = useState('');
   const [wanted, setWanted] = useState('');
   const change = useMutation({
-    mutationFn: () => ask<Session>('PUT', '/api/session/password', { old, wanted }),
+    mutationFn: () => ask('PUT', '/api/session/password', { body: { old, wanted } }),
     onSuccess: (session) => {
       setOld('');
       setWanted('');
@@ -79,7 +79,7 @@ function WhereSignedIn() {
   const zone = useQuery(linesQuery).data?.[0]?.zone ?? 'UTC';
   const query = useQuery(mySignInsQuery);
   const end = useMutation({
-    mutationFn: () => ask<{ ended: number }>('DELETE', '/api/me/sign-ins'),
+    mutationFn: () => ask('DELETE', '/api/me/sign-ins'),
     onSettled: () => queries.invalidateQueries({ queryKey: keys.me }),
   });
   const all = query.data?.signIns ?? [];

@@ -4,7 +4,6 @@ import { useState } from 'react';
 import { type Dossier, dossierQuery, linesQuery, type Notice } from '../../shared/api';
 import { timeLeft } from '../../shared/format';
 import { ActButton, Moment, ProblemNote, useMe, useRefusal } from '../../shared/ui';
-import { bookSerif } from '../../theme';
 import { answeredMeanwhile, useSend, useSheet } from '../writing';
 import { kindWords, noticeName } from './model/tell';
 
@@ -57,7 +56,7 @@ export function NoticeLine({ notice, onOpen, onSeen }: Props) {
             <Moment at={notice.at} zone={zone} />
           </Box>
         </Box>
-        <Box sx={{ fontFamily: bookSerif, fontSize: '0.875rem', overflowWrap: 'anywhere' }}>{notice.words}</Box>
+        <Box sx={{ typography: 'excerpt', overflowWrap: 'anywhere' }}>{notice.words}</Box>
       </ButtonBase>
       {answering ? (
         <AnswerInPlace
@@ -123,7 +122,7 @@ function AnswerForm({ notice, dossier, onDone }: { notice: Notice; dossier: Doss
       }}
       sx={{ mt: 0.5 }}
     >
-      <Box sx={{ fontFamily: bookSerif, fontSize: '0.875rem', color: 'text.secondary' }}>
+      <Box sx={{ typography: 'excerpt', color: 'text.secondary' }}>
         {notice.conversation.lastSpeaker === 'CUSTOMER' ? 'They' : 'We'} said last: {notice.conversation.lastWords}
       </Box>
       <Box
@@ -142,7 +141,7 @@ function AnswerForm({ notice, dossier, onDone }: { notice: Notice; dossier: Doss
           width: '100%',
           boxSizing: 'border-box',
           font: 'inherit',
-          fontFamily: bookSerif,
+          typography: 'words',
           color: 'text.primary',
           bgcolor: 'background.paper',
           border: 1,

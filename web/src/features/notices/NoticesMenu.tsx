@@ -2,7 +2,8 @@ import { Box, Button, Popover } from '@mui/material';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { lazy, Suspense, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { ask, keys, noticesQuery } from '../../shared/api';
+import { ask, keys } from '../../shared/api';
+import { noticesQuery } from './queries';
 import { ProblemNote, useKeys } from '../../shared/ui';
 
 /** Fetched when the list is first opened. */
@@ -19,7 +20,7 @@ export function NoticesMenu() {
   const button = useRef<HTMLButtonElement>(null);
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const seen = useMutation({
-    mutationFn: (ids: number[] | undefined) => ask('POST', '/api/notices/seen', ids ? { ids } : {}),
+    mutationFn: (ids: number[] | undefined) => ask('POST', '/api/notices/seen', { body: ids ? { ids } : {} }),
     onSettled: () => queries.invalidateQueries({ queryKey: keys.notices }),
   });
   useKeys({ g: () => setAnchor(button.current) });

@@ -1,2 +1,3 @@
+export { noticesQuery } from './queries';
 export { NoticesMenu } from './NoticesMenu';
 export { useTelling } from './useTelling';

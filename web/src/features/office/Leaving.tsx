@@ -10,7 +10,8 @@ import {
 } from '@mui/material';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { ask, type Moved, type Staff, staffQuery, teamsQuery, workQuery, readAllAgain } from '../../shared/api';
+import { ask, type Staff, staffQuery, teamsQuery, readAllAgain } from '../../shared/api';
+import { workQuery } from './queries';
 import { timeLeft } from '../../shared/format';
 import { Blank, offerUndo, ProblemNote } from '../../shared/ui';
 import { byUrgency, movedWords, whitherOf } from './model/moves';
@@ -51,12 +52,11 @@ export function Leaving({ staff, forGood = false, onClose, onLeft }: Props) {
     options.find((one) => one.value === whither)?.words.replace(/^hand it over to |^give it back to /, '') ?? '';
   const go = useMutation({
     mutationFn: async () => {
-      if (forGood) return ask<Moved>('POST', `/api/office/people/${staff.id}/off`, whitherOf(whither));
+      const path = { id: staff.id };
+      const to = whitherOf(whither);
+      if (forGood) return ask('POST', '/api/office/people/{id}/off', { path, body: to });
       if (whither === KEEP || picked.length === 0) return { moved: 0, nobodys: 0 };
-      return ask<Moved>('POST', `/api/office/people/${staff.id}/move`, {
-        ids: picked.map((row) => row.id),
-        ...whitherOf(whither),
-      });
+      return ask('POST', '/api/office/people/{id}/move', { path, body: { ids: picked.map((row) => row.id), ...to } });
     },
     onSuccess: (moved) => {
       if ('undo' in moved && moved.undo) offerUndo({ words: movedWords(moved, to), undo: moved.undo });

@@ -1,17 +1,9 @@
 import { Box } from '@mui/material';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import {
-  type ActAnswer,
-  ask,
-  linesQuery,
-  officeQuery,
-  readListsAgain,
-  type Session,
-  teamsQuery,
-} from '../../shared/api';
+import { ask, linesQuery, readListsAgain, type Session, teamsQuery } from '../../shared/api';
+import { officeQuery } from './queries';
 import { OfficeTabs, offerUndo, ProblemNote, tellOwnAct, useTitle } from '../../shared/ui';
-import { bookSerif } from '../../theme';
 import { OfficeRow } from './OfficeRow';
 import { WorkList } from './WorkList';
 
@@ -30,8 +22,8 @@ export function OfficePage({ session }: { session: Session }) {
   const move = useMutation({
     mutationFn: ({ id, person }: { id: number; person: number; name: string; to: string }) =>
       person === NOBODY
-        ? ask<ActAnswer>('POST', `/api/conversations/${id}/let-go`)
-        : ask<ActAnswer>('POST', `/api/conversations/${id}/hand-over`, { person }),
+        ? ask('POST', '/api/conversations/{id}/let-go', { path: { id } })
+        : ask('POST', '/api/conversations/{id}/hand-over', { path: { id }, body: { person } }),
     onSuccess: (answer, { name, to }) => {
       setSaid(`${name} to ${to}`);
       if (answer.undo) offerUndo({ words: `${name} to ${to}`, undo: answer.undo });
@@ -79,7 +71,7 @@ export function OfficePage({ session }: { session: Session }) {
             borderColor: { md: 'divider' },
           }}
         >
-          <Box sx={{ px: 2, pt: 1, pb: 0.5, fontFamily: bookSerif, fontStyle: 'italic', color: 'text.secondary' }}>
+          <Box sx={{ px: 2, pt: 1, pb: 0.5, typography: 'aside', color: 'text.secondary' }}>
             {summary(people.filter((one) => one.in).length, people.length, nobodys.ourTurn)}
           </Box>
           <Box role="table" aria-label="Who has what" sx={{ typography: 'body2' }}>

@@ -4,6 +4,7 @@ import type { Desk, PersonAtWork } from '../../shared/api';
 import { moment, span } from '../../shared/format';
 import { StaffMark, useNow } from '../../shared/ui';
 import { DRAGGED } from './WorkList';
+import { hereEdge } from '../../theme';
 
 interface Props {
   name: string;
@@ -66,15 +67,15 @@ export function OfficeRow({ name, person, desk, chosen, zone, teams, onChoose, o
         borderColor: 'divider',
         outline: over ? '2px dashed' : 'none',
         outlineOffset: -3,
-        bgcolor: (t) => (chosen || over ? t.vars?.palette.inks.pineWash : 'transparent'),
-        boxShadow: (t) => (chosen ? `inset 3px 0 0 ${t.vars?.palette.inks.pine ?? ''}` : 'none'),
+        bgcolor: chosen || over ? 'inks.pineWash' : 'transparent',
+        boxShadow: chosen ? hereEdge : 'none',
       }}
     >
       <Box role="cell" sx={{ minWidth: 0 }}>
         <Box
           sx={{
             fontWeight: 650,
-            fontSize: '0.9375rem',
+            typography: 'body1',
             color: person && !person.in ? 'text.secondary' : 'text.primary',
           }}
         >

@@ -5,7 +5,7 @@ import { useNavigate } from 'react-router';
 import { type Conversation, linesQuery, listQuery } from '../../shared/api';
 import { timeLeft, urgency } from '../../shared/format';
 import { OwnerMark, ProblemNote, useKeys } from '../../shared/ui';
-import { bookSerif } from '../../theme';
+import { hereEdge } from '../../theme';
 
 /** The type under which a dragged conversation travels. */
 export const DRAGGED = 'application/x-fabulum-conversation';
@@ -52,7 +52,7 @@ export function WorkList({ whose, title, me, people, onGive }: Props) {
       aria-label={`On our turn, ${title}`}
       sx={{ minHeight: { md: 0 }, display: 'flex', flexDirection: 'column', bgcolor: 'background.paper' }}
     >
-      <Box component="h2" sx={{ m: 0, px: 2, pt: 1, fontFamily: bookSerif, fontSize: '1.125rem', fontWeight: 600 }}>
+      <Box component="h2" sx={{ m: 0, px: 2, pt: 1, typography: 'heading' }}>
         {title}, on our turn
       </Box>
       <Box
@@ -91,7 +91,7 @@ export function WorkList({ whose, title, me, people, onGive }: Props) {
               cursor: 'grab',
               borderBottom: 1,
               borderColor: 'divider',
-              boxShadow: (t) => (row.id === here?.id ? `inset 3px 0 0 ${t.vars?.palette.inks.pine ?? ''}` : 'none'),
+              boxShadow: row.id === here?.id ? hereEdge : 'none',
             }}
           >
             <OwnerMark owner={row.owner} me={me} size={24} />
@@ -131,8 +131,7 @@ export function WorkList({ whose, title, me, people, onGive }: Props) {
               </Box>
               <Box
                 sx={{
-                  fontFamily: bookSerif,
-                  fontSize: '0.875rem',
+                  typography: 'excerpt',
                   overflow: 'hidden',
                   textOverflow: 'ellipsis',
                   whiteSpace: 'nowrap',

@@ -2,7 +2,6 @@ import { Box, Button } from '@mui/material';
 import type { ReactNode, RefObject } from 'react';
 import type { Dossier as DossierData, Line, Topic } from '../../shared/api';
 import { ActButton, Moment, OwnerMark, TopicMark, useRefusal } from '../../shared/ui';
-import { bookSerif } from '../../theme';
 import type { Acts } from './useActs';
 import { Watching } from './Watching';
 
@@ -51,9 +50,7 @@ export function Dossier(props: Props) {
           component="h2"
           sx={{
             m: 0,
-            fontFamily: bookSerif,
-            fontSize: '1.25rem',
-            fontWeight: 600,
+            typography: 'title',
             flex: 1,
             minWidth: 140,
             overflowWrap: 'anywhere',

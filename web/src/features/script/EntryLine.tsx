@@ -3,7 +3,7 @@ import { memo, type ReactNode } from 'react';
 import type { Entry } from '../../shared/api';
 import { day, fullMoment } from '../../shared/format';
 import { Moment, StaffMark, useNow } from '../../shared/ui';
-import { bookSerif, notePaper } from '../../theme';
+import { notePaper } from '../../theme';
 import { deliveryWords, direction, type Printed } from './model/scene';
 import { NoteWords } from './NoteWords';
 
@@ -99,9 +99,7 @@ export const EntryLine = memo(function EntryLine(props: Props) {
           <Box
             sx={{
               gridColumn: { xs: '2', sm: '2 / 4' },
-              fontFamily: bookSerif,
-              fontStyle: 'italic',
-              fontSize: '0.875rem',
+              typography: 'aside',
               color: 'text.secondary',
             }}
           >
@@ -146,8 +144,7 @@ export const EntryLine = memo(function EntryLine(props: Props) {
               ) : (
                 <Box
                   sx={{
-                    fontFamily: bookSerif,
-                    fontSize: '1rem',
+                    typography: 'words',
                     lineHeight: 1.5,
                     whiteSpace: 'pre-wrap',
                     overflowWrap: 'anywhere',

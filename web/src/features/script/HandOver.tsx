@@ -1,10 +1,11 @@
 import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
-import { receiversQuery } from '../../shared/api';
+import { receiversQuery } from './queries';
 import { moment } from '../../shared/format';
 import { Field, ProblemNote, StaffMark, useNow } from '../../shared/ui';
 import { byLetters, type Receiver } from './model/receivers';
+import { hereEdge } from '../../theme';
 
 interface Props {
   id: number;
@@ -102,9 +103,8 @@ export function HandOver({ id, name, zone, onClose, onHandOver }: Props) {
                   px: 1,
                   py: 0.5,
                   cursor: 'pointer',
-                  bgcolor: (t) => (one.key === chosen?.key ? t.vars?.palette.inks.pineWash : 'transparent'),
-                  boxShadow: (t) =>
-                    one.key === chosen?.key ? `inset 3px 0 0 ${t.vars?.palette.inks.pine ?? ''}` : 'none',
+                  bgcolor: one.key === chosen?.key ? 'inks.pineWash' : 'transparent',
+                  boxShadow: one.key === chosen?.key ? hereEdge : 'none',
                 }}
               >
                 <Box sx={{ width: 16, display: 'flex' }}>{one.mark && <StaffMark mark={one.mark} />}</Box>

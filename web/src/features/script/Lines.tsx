@@ -2,7 +2,7 @@ import { Box } from '@mui/material';
 import { useInfiniteQuery } from '@tanstack/react-query';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { memo, useEffect, useLayoutEffect, useMemo, useRef } from 'react';
-import { scriptQuery } from '../../shared/api';
+import { scriptQuery } from './queries';
 import { ProblemNote } from '../../shared/ui';
 import { EntryLine } from './EntryLine';
 import { LostText } from './LostText';

@@ -28,7 +28,7 @@ export function LostText({ entry, line, numbers, onWriteAgain, onLeave }: Props)
   const carry = { words, again: entry.id };
   const send = useSend(entry.conversationId, { onSent: () => undefined, onStays: () => undefined });
   const open = useMutation({
-    mutationFn: (number: string) => ask<{ id: number }>('POST', '/api/write-to', { line, number, makeCustomer: false }),
+    mutationFn: (number: string) => ask('POST', '/api/write-to', { body: { line, number, makeCustomer: false } }),
     onSuccess: ({ id }) => void navigate(`/inbox/${id}`, { state: { write: true, ...carry } }),
   });
   const go = () =>

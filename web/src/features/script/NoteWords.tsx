@@ -1,9 +1,9 @@
 import { Box, Button } from '@mui/material';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { ask, type Entry, readAgain, staffQuery, traceQuery } from '../../shared/api';
+import { ask, type Entry, readAgain, staffQuery } from '../../shared/api';
+import { traceQuery } from './queries';
 import { Moment, ProblemNote } from '../../shared/ui';
-import { bookSerif } from '../../theme';
 import { withNames } from './model/mentions';
 
 interface Props {
@@ -13,8 +13,7 @@ interface Props {
 }
 
 const book = {
-  fontFamily: bookSerif,
-  fontSize: '1rem',
+  typography: 'words',
   lineHeight: 1.5,
   whiteSpace: 'pre-wrap',
   overflowWrap: 'anywhere',
@@ -75,9 +74,12 @@ function Trace({ note, zone }: { note: Entry; zone: string }) {
 function NoteForm({ note, onDone }: { note: Entry; onDone: () => void }) {
   const queries = useQueryClient();
   const [words, setWords] = useState(note.words ?? '');
-  const path = `/api/conversations/${note.conversationId}/notes/${note.id}`;
+  const path = { id: note.conversationId, note: note.id };
   const change = useMutation({
-    mutationFn: (withdraw: boolean) => ask(withdraw ? 'DELETE' : 'PUT', path, withdraw ? undefined : { words }),
+    mutationFn: (withdraw: boolean) =>
+      withdraw
+        ? ask('DELETE', '/api/conversations/{id}/notes/{note}', { path })
+        : ask('PUT', '/api/conversations/{id}/notes/{note}', { path, body: { words } }),
     onSuccess: () => {
       readAgain(queries, note.conversationId);
       onDone();

@@ -12,7 +12,6 @@ import {
   topicsQuery,
 } from '../../shared/api';
 import { ProblemNote, useKeys, useStable } from '../../shared/ui';
-import { bookSerif } from '../../theme';
 import { type WritingHandle, WritingPlace } from '../writing';
 import { Closed } from './Closed';
 import { Dossier } from './Dossier';
@@ -166,7 +165,7 @@ export const Script = memo(function Script({ id, session, onBack }: Props) {
           sx={{ px: 2, py: 0.75, typography: 'body2', borderBottom: 1, borderColor: 'divider' }}
         >
           {draft.by}, who has left, had begun a {draft.paper === 'NOTE' ? 'note' : 'reply'}:{' '}
-          <Box component="span" sx={{ fontFamily: bookSerif }}>
+          <Box component="span" sx={{ typography: 'words' }}>
             {draft.words}
           </Box>
         </Box>

@@ -1,7 +1,8 @@
 import { Box, Menu, MenuItem } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { type MomentKind, momentsQuery } from '../../shared/api';
+import { type MomentKind } from '../../shared/api';
+import { momentsQuery } from './queries';
 import { moment } from '../../shared/format';
 import { TimeDialog, useNow } from '../../shared/ui';
 

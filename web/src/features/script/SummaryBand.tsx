@@ -3,7 +3,6 @@ import type { ReactNode } from 'react';
 import type { Summary } from '../../shared/api';
 import { duration } from '../../shared/format';
 import { Moment, StaffMark } from '../../shared/ui';
-import { bookSerif } from '../../theme';
 
 interface Props {
   summary: Summary;
@@ -25,7 +24,7 @@ function Item({ name, children }: { name: string; children: ReactNode }) {
 }
 
 const quoted = {
-  fontFamily: bookSerif,
+  typography: 'words',
   display: '-webkit-box',
   WebkitLineClamp: 2,
   WebkitBoxOrient: 'vertical',
@@ -50,7 +49,7 @@ export function SummaryBand({ summary, zone, customer }: Props) {
         borderColor: 'divider',
         borderLeft: 3,
         borderLeftColor: 'primary.main',
-        bgcolor: (t) => t.vars?.palette.inks.pineWash,
+        bgcolor: 'inks.pineWash',
       }}
     >
       <Box sx={{ fontWeight: 700, typography: 'body2' }}>
@@ -108,7 +107,7 @@ export function SummaryBand({ summary, zone, customer }: Props) {
         {notes.length > 0 && (
           <Item name={notes.length === 1 ? 'note' : `${notes.length} notes`}>
             {notes.map((note) => (
-              <Box key={note.id} sx={{ fontFamily: bookSerif }}>
+              <Box key={note.id} sx={{ typography: 'words' }}>
                 {note.speaker?.initials}: {note.words ?? '(withdrawn)'}
               </Box>
             ))}

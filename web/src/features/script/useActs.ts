@@ -14,9 +14,7 @@ import {
 import { offerUndo, tellMovedOn, tellOwnAct } from '../../shared/ui';
 
 interface Act {
-  method: 'POST' | 'PUT' | 'DELETE';
-  path: string;
-  body?: unknown;
+  go: () => Promise<ActAnswer>;
   /** What is said beside the way to take it back; nothing for what is as easily done the other way round. */
   said?: string;
   /** Pressed while a text was on its way: done only once that went out. */
@@ -24,6 +22,9 @@ interface Act {
   /** Done with it for now, so the next in the list can be opened. */
   movesOn?: boolean;
 }
+
+const NO_ANSWER = '/api/conversations/{id}/no-answer-needed';
+type PutAway = '/api/conversations/{id}/done' | typeof NO_ANSWER;
 
 const NOT_SENT = 'The last text did not go out, so this was not done. Your words are kept; send them first.';
 
@@ -38,10 +39,10 @@ export function useActs(id: number, name: string) {
   const queries = useQueryClient();
   const act = useMutation({
     scope: sendScope(id),
-    mutationFn: ({ method, path, body, after }: Act) =>
+    mutationFn: ({ go, after }: Act) =>
       after && !wentOut(queries, id)
         ? Promise.reject(new ApiProblem('urn:fabulum:problem:not-sent', 409, NOT_SENT))
-        : ask<ActAnswer>(method, `/api/conversations/${id}/${path}`, body),
+        : go(),
     onSuccess: (answer, { said, movesOn }) => {
       if (said && answer.undo) offerUndo({ words: `${said}: ${name}`, undo: answer.undo });
       tellOwnAct();
@@ -49,31 +50,41 @@ export function useActs(id: number, name: string) {
     },
     onSettled: () => readAgain(queries, id),
   });
-  const go = (wanted: Omit<Act, 'after'>) => act.mutate({ ...wanted, after: isSending(queries, id) });
-  const post =
-    (path: string, said?: string, body?: unknown, movesOn = false) =>
-    () =>
-      go({ method: 'POST', path, body, movesOn, ...(said ? { said } : {}) });
+  const path = { id };
+  const press = (go: Act['go'], said?: string, movesOn = false) =>
+    act.mutate({ go, movesOn, after: isSending(queries, id), ...(said ? { said } : {}) });
   /** What came in that the page does not show yet is not put out of sight: it is refused then, and says so. */
-  const putAway = (path: string, said: string, more: object = {}, movesOn = true) =>
-    post(path, said, { ...more, shown: shownNow(queries, id) }, movesOn)();
+  const putAway = (address: PutAway, said: string, shown = shownNow(queries, id)) =>
+    press(() => ask('POST', address, { path, body: { shown } }), said, address !== NO_ANSWER);
   return {
     /** `shown` is whose it is where one looks, 0 for nobody's: when a colleague has it by now, it is refused and says who. */
-    take: (shown: number) => post('take', undefined, { shown })(),
+    take: (shown: number) => press(() => ask('POST', '/api/conversations/{id}/take', { path, body: { shown } })),
     handOver: (to: { person?: number; team?: number }, why: string, said: string) =>
-      post('hand-over', said, { ...to, why }, true)(),
-    letGo: post('let-go', 'Let go'),
-    finish: () => putAway('done', 'Done'),
+      press(() => ask('POST', '/api/conversations/{id}/hand-over', { path, body: { ...to, why } }), said, true),
+    letGo: () => press(() => ask('POST', '/api/conversations/{id}/let-go', { path }), 'Let go'),
+    finish: () => putAway('/api/conversations/{id}/done', 'Done'),
     /** Done with a text that was sent when the page showed this. */
-    finishAfter: (shown: Shown) => post('done', 'Done', { shown }, true)(),
-    reopen: post('reopen'),
-    takeUp: post('take-up'),
-    needsNoAnswer: () => putAway('no-answer-needed', 'No answer needed', {}, false),
-    setAside: (kind: MomentKind, at?: string) => putAway('set-aside', 'Set aside', { kind, at }),
-    addTopic: (topic: number) => go({ method: 'PUT', path: `topics/${topic}` }),
+    finishAfter: (shown: Shown) => putAway('/api/conversations/{id}/done', 'Done', shown),
+    reopen: () => press(() => ask('POST', '/api/conversations/{id}/reopen', { path })),
+    takeUp: () => press(() => ask('POST', '/api/conversations/{id}/take-up', { path })),
+    needsNoAnswer: () => putAway(NO_ANSWER, 'No answer needed'),
+    setAside: (kind: MomentKind, at?: string) => {
+      const shown = shownNow(queries, id);
+      press(
+        () => ask('POST', '/api/conversations/{id}/set-aside', { path, body: { kind, at, shown } }),
+        'Set aside',
+        true,
+      );
+    },
+    addTopic: (topic: number) =>
+      press(() => ask('PUT', '/api/conversations/{id}/topics/{topic}', { path: { id, topic } })),
     removeTopic: (topic: number, word: string) =>
-      go({ method: 'DELETE', path: `topics/${topic}`, said: `No longer about ${word}` }),
-    leave: (text: number) => post(`texts/${text}/leave`, 'Left as it is')(),
+      press(
+        () => ask('DELETE', '/api/conversations/{id}/topics/{topic}', { path: { id, topic } }),
+        `No longer about ${word}`,
+      ),
+    leave: (text: number) =>
+      press(() => ask('POST', '/api/conversations/{id}/texts/{text}/leave', { path: { id, text } }), 'Left as it is'),
     problem: act.error,
     busy: act.isPending,
   };

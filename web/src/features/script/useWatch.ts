@@ -1,6 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
-import { ask, markRead, type WatchAnswer } from '../../shared/api';
+import { ask, markRead } from '../../shared/api';
 
 /** A page that says nothing for 11 s counts as gone. */
 const AGAIN_MS = 4_000;
@@ -18,7 +18,7 @@ export function useWatch(id: number, seen: boolean, writing: boolean): string | 
     if (!seen) return undefined;
     const say = () => {
       if (document.visibilityState !== 'visible') return;
-      ask<WatchAnswer>('PUT', `/api/conversations/${id}/watch`, { writing: now.current })
+      ask('PUT', '/api/conversations/{id}/watch', { path: { id }, body: { writing: now.current } })
         .then(({ readUpTo }) => {
           setReadBefore((before) => (before === undefined ? (readUpTo ?? null) : before));
           markRead(queries, id);
@@ -26,7 +26,7 @@ export function useWatch(id: number, seen: boolean, writing: boolean): string | 
         .catch(() => undefined);
     };
     const leave = () => {
-      ask('DELETE', `/api/conversations/${id}/watch`, undefined, true).catch(() => undefined);
+      ask('DELETE', '/api/conversations/{id}/watch', { path: { id }, keepalive: true }).catch(() => undefined);
     };
     const turned = () => (document.visibilityState === 'visible' ? say() : leave());
     say();
@@ -43,7 +43,7 @@ export function useWatch(id: number, seen: boolean, writing: boolean): string | 
   useEffect(() => {
     if (!seen || now.current === writing) return;
     now.current = writing;
-    ask('PUT', `/api/conversations/${id}/watch`, { writing }).catch(() => undefined);
+    ask('PUT', '/api/conversations/{id}/watch', { path: { id }, body: { writing } }).catch(() => undefined);
   }, [id, seen, writing]);
   return readBefore ?? undefined;
 }

@@ -1,8 +1,8 @@
 import { Box, Button, Typography } from '@mui/material';
-import { Field } from '../../shared/ui';
+import { Field, whyOf } from '../../shared/ui';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
-import { ApiProblem, ask, keys, type Session } from '../../shared/api';
+import { ApiProblem, ask, keys } from '../../shared/api';
 import { FrontPage } from './FrontPage';
 
 /** Before anything else, a password given for one use is replaced. */
@@ -11,7 +11,7 @@ export function ChangePassword() {
   const [old, setOld] = useState('');
   const [wanted, setWanted] = useState('');
   const change = useMutation({
-    mutationFn: () => ask<Session>('PUT', '/api/session/password', { old, wanted }),
+    mutationFn: () => ask('PUT', '/api/session/password', { body: { old, wanted } }),
     onSuccess: (session) => queries.setQueryData(keys.session, session),
   });
   const submit = (event: FormEvent) => {
@@ -19,11 +19,7 @@ export function ChangePassword() {
     change.mutate();
   };
   const problem = change.error instanceof ApiProblem ? change.error : undefined;
-  const why = (field: string) =>
-    problem?.fields
-      .filter((f) => f.field === field)
-      .map((f) => f.why)
-      .join(' ');
+  const why = (field: string) => whyOf(problem, field);
   return (
     <FrontPage>
       <Typography>The password you were given was for one use. Choose your own.</Typography>
@@ -34,8 +30,7 @@ export function ChangePassword() {
           value={old}
           onChange={(e) => setOld(e.target.value)}
           autoComplete="current-password"
-          error={!!why('old')}
-          helperText={why('old')}
+          {...why('old')}
           required
         />
         <Field
@@ -44,8 +39,8 @@ export function ChangePassword() {
           value={wanted}
           onChange={(e) => setWanted(e.target.value)}
           autoComplete="new-password"
-          error={!!why('wanted')}
-          helperText={why('wanted') ?? 'At least 10 characters. A few words in a row work well.'}
+          error={why('wanted').error}
+          helperText={why('wanted').helperText ?? 'At least 10 characters. A few words in a row work well.'}
           required
         />
         {problem && problem.fields.length === 0 && (

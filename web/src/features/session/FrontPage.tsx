@@ -1,6 +1,5 @@
 import { Box, Typography } from '@mui/material';
 import type { ReactNode } from 'react';
-import { bookSerif } from '../../theme';
 
 /** The sheet that lies before the inbox: a title page. */
 export function FrontPage({ children }: { children: ReactNode }) {
@@ -15,10 +14,7 @@ export function FrontPage({ children }: { children: ReactNode }) {
           p: { xs: 3, sm: 5 },
         }}
       >
-        <Typography
-          component="h1"
-          sx={{ fontFamily: bookSerif, fontSize: '2rem', fontWeight: 600, letterSpacing: '-0.01em' }}
-        >
+        <Typography component="h1" sx={{ typography: 'cover' }}>
           Fabulum
         </Typography>
         <Box sx={{ borderTop: 1, borderBottom: 1, borderColor: 'divider', height: 4, my: 2 }} />

@@ -1,15 +1,17 @@
 import { Box, Button, Typography } from '@mui/material';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { ApiProblem, ask, keys, type Session, type Staff } from '../../shared/api';
+import { ApiProblem, ask, keys, type Staff } from '../../shared/api';
 import { Field, MarkPicker, ProblemNote, whyOf } from '../../shared/ui';
-import { bookSerif } from '../../theme';
 import { FrontPage } from './FrontPage';
 
 /** Where the link of an invitation leads: one chooses name, mark and password, and is in. */
 export function Invitation({ secret, onIn }: { secret: string; onIn: () => void }) {
-  const path = `/api/invitations/${encodeURIComponent(secret)}`;
-  const whom = useQuery({ queryKey: ['invitation', secret], queryFn: () => ask<Staff>('GET', path), retry: false });
+  const whom = useQuery({
+    queryKey: ['invitation', secret],
+    queryFn: () => ask('GET', '/api/invitations/{secret}', { path: { secret } }),
+    retry: false,
+  });
   if (whom.error) {
     const gone = whom.error instanceof ApiProblem && whom.error.status === 404;
     return (
@@ -25,15 +27,15 @@ export function Invitation({ secret, onIn }: { secret: string; onIn: () => void 
       </FrontPage>
     );
   }
-  return <FrontPage>{whom.data && <Form path={path} staff={whom.data} onIn={onIn} />}</FrontPage>;
+  return <FrontPage>{whom.data && <Form secret={secret} staff={whom.data} onIn={onIn} />}</FrontPage>;
 }
 
-function Form({ path, staff, onIn }: { path: string; staff: Staff; onIn: () => void }) {
+function Form({ secret, staff, onIn }: { secret: string; staff: Staff; onIn: () => void }) {
   const queries = useQueryClient();
   const [profile, setProfile] = useState({ name: staff.name, initials: staff.initials, mark: staff.mark });
   const [password, setPassword] = useState('');
   const come = useMutation({
-    mutationFn: () => ask<Session>('POST', path, { ...profile, password }),
+    mutationFn: () => ask('POST', '/api/invitations/{secret}', { path: { secret }, body: { ...profile, password } }),
     onSuccess: (session) => {
       queries.setQueryData(keys.session, session);
       onIn();
@@ -43,7 +45,7 @@ function Form({ path, staff, onIn }: { path: string; staff: Staff; onIn: () => v
   const told = come.error instanceof ApiProblem && come.error.fields.length > 0;
   return (
     <>
-      <Typography component="p" sx={{ fontFamily: bookSerif, fontStyle: 'italic', color: 'text.secondary' }}>
+      <Typography component="p" sx={{ typography: 'aside', color: 'text.secondary' }}>
         Welcome, {staff.name.split(' ')[0]}.
       </Typography>
       <Box

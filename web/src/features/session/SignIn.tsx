@@ -1,8 +1,7 @@
 import { Box, Button, Typography } from '@mui/material';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useEffect, useRef, useState } from 'react';
-import { ApiProblem, ask, keys, rescue, type Session } from '../../shared/api';
-import { bookSerif } from '../../theme';
+import { ApiProblem, ask, keys, rescue } from '../../shared/api';
 import { Field, useTitle } from '../../shared/ui';
 import { FrontPage } from './FrontPage';
 
@@ -16,7 +15,7 @@ export function SignIn() {
   const signIn = useMutation({
     mutationFn: async () => {
       await ask('GET', '/api/session').catch(() => undefined); // brings the token that guards against foreign pages
-      return ask<Session>('POST', '/api/session', { name, password });
+      return ask('POST', '/api/session', { body: { name, password } });
     },
     onSuccess: (session) => {
       rescue(session);
@@ -36,7 +35,7 @@ export function SignIn() {
         : undefined;
   return (
     <FrontPage>
-      <Typography component="p" sx={{ fontFamily: bookSerif, fontStyle: 'italic', color: 'text.secondary' }}>
+      <Typography component="p" sx={{ typography: 'aside', color: 'text.secondary' }}>
         Welcome. Please sign in.
       </Typography>
       <Box component="form" onSubmit={submit} sx={{ display: 'grid', gap: 2, mt: 2 }}>

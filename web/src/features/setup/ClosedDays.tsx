@@ -1,7 +1,8 @@
 import { Box, Button, ButtonBase } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { countriesQuery, holidaysQuery, type LineSetup } from '../../shared/api';
+import { type LineSetup } from '../../shared/api';
+import { countriesQuery, holidaysQuery } from './queries';
 import { Blank } from '../../shared/ui';
 import { DAYS } from '../../shared/week';
 import { monthAfter, monthWords, weeksOf } from './model/month';
@@ -99,7 +100,7 @@ export function ClosedDays({ line, today, onChange }: Props) {
                       borderColor: day === today ? 'text.primary' : 'divider',
                       fontWeight: closed ? 700 : 400,
                       textDecoration: closed ? 'line-through' : holiday ? 'underline dotted' : 'none',
-                      bgcolor: (t) => (closed ? t.vars?.palette.inks.parchment : t.vars?.palette.background.paper),
+                      bgcolor: closed ? 'inks.parchment' : 'background.paper',
                     }}
                   >
                     {Number(day.slice(8))}

@@ -1,9 +1,10 @@
 import { Box, Button } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
-import { type EscalationStep, lineEscalationQuery, staffQuery } from '../../shared/api';
-import { Answered, Blank, Crossed, ProblemNote, useEdits } from '../../shared/ui';
+import { ask, type EscalationStep, staffQuery } from '../../shared/api';
+import { SaveBar, useForm } from '../../shared/form';
+import { lineEscalationQuery } from './queries';
+import { Answered, Blank } from '../../shared/ui';
 import { AFTER, afterWords, toldKey, toldOf } from './model/escalation';
-import { useSetUpChange } from './useSetUpChange';
 
 interface Props {
   of: 'lines' | 'teams';
@@ -16,12 +17,16 @@ interface Props {
 /** Who is alerted when an answer is due soon, is late, and is late by a given time. */
 export function EscalationEditor({ of, id, first, without }: Props) {
   const staff = (useQuery(staffQuery).data ?? []).filter((one) => one.active);
-  const edits = useEdits({ steps: first });
-  const { steps } = edits.now;
-  const setSteps = (next: EscalationStep[]) => edits.change({ steps: next });
-  const save = useSetUpChange();
-  const send = () =>
-    save.mutate({ method: 'PUT', path: `${of}/${id}/escalation`, body: { steps } }, { onSuccess: edits.asItWas });
+  const form = useForm({
+    first: { steps: first },
+    names: { steps: 'alerts' },
+    send: (body) =>
+      of === 'lines'
+        ? ask('PUT', '/api/setup/lines/{id}/escalation', { path: { id }, body })
+        : ask('PUT', '/api/setup/teams/{id}/escalation', { path: { id }, body }),
+  });
+  const { steps } = form.value;
+  const setSteps = (next: EscalationStep[]) => form.change({ steps: next });
   const told = [
     { value: 'OWNER', words: 'its owner' },
     { value: 'TEAM', words: 'the team' },
@@ -62,21 +67,15 @@ export function EscalationEditor({ of, id, first, without }: Props) {
           </Button>
         </Box>
       ))}
-      {save.error && <ProblemNote problem={save.error} />}
-      <Crossed what={edits.crossed.map(() => 'alerts')} />
-      <Box sx={{ display: 'flex', gap: 1.5, mt: 0.5 }}>
-        <Button sx={{ px: 0 }} onClick={() => setSteps([...steps, { afterMinutes: 30, told: 'LEADS' }])}>
-          Add a step
-        </Button>
-        {edits.changed && (
-          <>
-            <Button variant="contained" disabled={save.isPending} onClick={send}>
-              Save alerts
-            </Button>
-            <Button onClick={edits.asItWas}>Undo changes</Button>
-          </>
-        )}
-      </Box>
+      <Button sx={{ px: 0 }} onClick={() => setSteps([...steps, { afterMinutes: 30, told: 'LEADS' }])}>
+        Add a step
+      </Button>
+      {form.field('steps').helperText && (
+        <Box role="alert" sx={{ color: 'error.main' }}>
+          {form.field('steps').helperText}
+        </Box>
+      )}
+      {form.changed && <SaveBar form={form} save="Save alerts" alone />}
     </Box>
   );
 }

@@ -1,7 +1,8 @@
 import { Box } from '@mui/material';
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
-import { historyQuery, linesQuery, type SetUpChange } from '../../shared/api';
+import { linesQuery, type SetUpChange } from '../../shared/api';
+import { historyQuery } from './queries';
 import { DataTable } from '../../shared/table';
 import { changeColumns } from './changeColumns';
 

@@ -1,41 +1,35 @@
-import { Box, Button, TextField } from '@mui/material';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
-import { ask, type Invited, keys, type PersonSetup, teamsQuery } from '../../shared/api';
-import { ProblemNote, whyOf } from '../../shared/ui';
-import { bookSerif } from '../../theme';
+import { Box, TextField } from '@mui/material';
+import { useQuery } from '@tanstack/react-query';
+import { ask, type PersonSetup, type Team, teamsQuery } from '../../shared/api';
+import { Form, SaveBar, useForm } from '../../shared/form';
 import { usual } from './model/people';
 import { PersonFields } from './PersonFields';
 
-/** Asks somebody in: a link goes to them by mail, works once, and ends after three days. */
+/** What shows its own problems. */
+const FIELDS = { name: 'the name', email: 'the address', setup: 'the rights' };
+
+/** Most are invited as staff of a team. */
+function staffOf(team: Team | undefined): PersonSetup {
+  return { role: 'STAFF', permissions: usual('STAFF'), teams: team ? [team.id] : [] };
+}
+
+/** Invites a colleague: a link goes to them by mail, works once, and ends after three days. */
 export function InviteForm({ onDone }: { onDone: (id: number, link: string | undefined) => void }) {
-  const queries = useQueryClient();
   const team = useQuery(teamsQuery).data?.[0];
-  const [name, setName] = useState('');
-  const [email, setEmail] = useState('');
-  const [setup, setSetup] = useState<PersonSetup>({
-    role: 'STAFF',
-    permissions: usual('STAFF'),
-    teams: team ? [team.id] : [],
+  const form = useForm({
+    first: { name: '', email: '', setup: staffOf(team) },
+    names: FIELDS,
+    send: (body) => ask('POST', '/api/setup/people', { body }),
+    onSaved: ({ id, link }) => onDone(id, link),
   });
-  const invite = useMutation({
-    mutationFn: () => ask<Invited>('POST', '/api/setup/people', { name, email, setup }),
-    onSuccess: async ({ id, link }) => {
-      await queries.invalidateQueries({ queryKey: keys.setup });
-      onDone(id, link);
-    },
-  });
+  const { name, email, setup } = form.value;
   return (
-    <Box
-      component="form"
-      aria-label="Invite a colleague"
-      onSubmit={(event) => {
-        event.preventDefault();
-        invite.mutate();
-      }}
+    <Form
+      form={form}
+      label="Invite a colleague"
       sx={{ display: 'grid', gap: 2, p: 2, maxWidth: 640, alignContent: 'start' }}
     >
-      <Box component="h2" sx={{ m: 0, fontFamily: bookSerif, fontSize: '1.25rem', fontWeight: 600 }}>
+      <Box component="h2" sx={{ m: 0, typography: 'title' }}>
         Invite a colleague
       </Box>
       <TextField
@@ -44,26 +38,25 @@ export function InviteForm({ onDone }: { onDone: (id: number, link: string | und
         // Whoever asked for the form wants to write the name.
         // eslint-disable-next-line jsx-a11y/no-autofocus
         autoFocus
-        {...whyOf(invite.error, 'name')}
-        onChange={(event) => setName(event.target.value)}
+        {...form.field('name')}
+        onChange={(event) => form.change({ name: event.target.value })}
       />
       <TextField
         label="E-mail address, used to sign in"
         type="email"
         value={email}
-        {...whyOf(invite.error, 'email')}
-        onChange={(event) => setEmail(event.target.value)}
+        {...form.field('email')}
+        onChange={(event) => form.change({ email: event.target.value })}
       />
-      <PersonFields setup={setup} problem={invite.error} onChange={(change) => setSetup({ ...setup, ...change })} />
-      {invite.error && <ProblemNote problem={invite.error} />}
+      <PersonFields
+        setup={setup}
+        problem={form.problem}
+        onChange={(change) => form.change({ setup: { ...setup, ...change } })}
+      />
       <Box sx={{ color: 'text.secondary' }}>
         They get a link by mail to choose their name, mark and password. It works once, and for three days.
       </Box>
-      <Box>
-        <Button type="submit" variant="contained" disabled={invite.isPending}>
-          Send the invitation
-        </Button>
-      </Box>
-    </Box>
+      <SaveBar form={form} save="Send the invitation" ready />
+    </Form>
   );
 }

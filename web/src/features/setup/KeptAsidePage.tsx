@@ -1,6 +1,7 @@
 import { Box, Button } from '@mui/material';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { ask, keptAsideQuery, keys, linesQuery } from '../../shared/api';
+import { ask, keys, linesQuery } from '../../shared/api';
+import { keptAsideQuery } from './queries';
 import { Answered, Moment, ProblemNote } from '../../shared/ui';
 
 /** Texts the phone network told us of and that could not be taken in: as they came, with the reason. */
@@ -10,7 +11,9 @@ export function KeptAsidePage() {
   const kept = useQuery(keptAsideQuery);
   const act = useMutation({
     mutationFn: ({ id, take }: { id: number; take: boolean }) =>
-      take ? ask('POST', `/api/setup/kept-aside/${id}/take`) : ask('DELETE', `/api/setup/kept-aside/${id}`),
+      take
+        ? ask('POST', '/api/setup/kept-aside/{id}/take', { path: { id } })
+        : ask('DELETE', '/api/setup/kept-aside/{id}', { path: { id } }),
     onSettled: () => {
       void queries.invalidateQueries({ queryKey: keptAsideQuery.queryKey });
       void queries.invalidateQueries({ queryKey: keys.troubles });

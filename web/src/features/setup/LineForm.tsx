@@ -1,18 +1,17 @@
-import { Autocomplete, Box, Button, Checkbox, FormControlLabel, TextField } from '@mui/material';
+import { Autocomplete, Box, Checkbox, FormControlLabel, TextField } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
 import { useNavigate } from 'react-router';
-import { ApiProblem, type LineSetup, sitesQuery, teamsQuery } from '../../shared/api';
+import { ask, type LineSetup, sitesQuery, teamsQuery } from '../../shared/api';
 import { duration, localOf } from '../../shared/format';
-import { Blank, Crossed, ProblemNote, useEdits, useNow } from '../../shared/ui';
+import { Form, SaveBar, useForm } from '../../shared/form';
+import { Blank, useNow } from '../../shared/ui';
 import { WeekEditor } from '../../shared/week';
-import { bookSerif } from '../../theme';
 import { ClosedDays } from './ClosedDays';
 import { LineEscalation } from './EscalationEditor';
 import { LinePreview } from './LinePreview';
 import { LineWork } from './LineWork';
 import { outcomeWords } from './outcome';
-import { useSetUpChange } from './useSetUpChange';
 
 interface Props {
   /** Empty for a new line. */
@@ -42,7 +41,7 @@ const ZONES = Intl.supportedValuesOf('timeZone');
 function Part({ title, children }: { title: string; children: ReactNode }) {
   return (
     <Box component="section" aria-label={title} sx={{ borderTop: 1, borderColor: 'divider', pt: 1.5 }}>
-      <Box component="h3" sx={{ m: 0, mb: 1, fontFamily: bookSerif, fontSize: '1.0625rem', fontWeight: 600 }}>
+      <Box component="h3" sx={{ m: 0, mb: 1, typography: 'heading' }}>
         {title}
       </Box>
       {children}
@@ -56,37 +55,24 @@ export function LineForm({ id, first }: Props) {
   const now = useNow();
   const sites = useQuery(sitesQuery).data ?? [];
   const teams = useQuery(teamsQuery).data ?? [];
-  const edits = useEdits(first);
-  const line = edits.now;
-  const save = useSetUpChange();
-  const send = () =>
-    save.mutate(
+  const form = useForm({
+    first,
+    names: FIELDS,
+    send: (body) =>
       id === undefined
-        ? { method: 'POST', path: 'lines', body: line }
-        : { method: 'PUT', path: `lines/${id}`, body: line },
-      {
-        onSuccess: (outcome) => {
-          edits.asItWas();
-          if (id === undefined) void navigate(`/setup/lines/${outcome.id}`);
-        },
-      },
-    );
-  const change = (next: Partial<LineSetup>) => {
-    save.reset();
-    edits.change(next);
-  };
-  const fields = save.error instanceof ApiProblem ? save.error.fields : [];
-  const why = (field: string) => fields.filter((each) => each.field === field).map((each) => each.why);
-  const text = (field: string) => ({ error: why(field).length > 0, helperText: why(field).join(' ') || undefined });
+        ? ask('POST', '/api/setup/lines', { body })
+        : ask('PUT', '/api/setup/lines/{id}', { path: { id }, body }),
+    onSaved: (outcome) => {
+      if (id === undefined) void navigate(`/setup/lines/${outcome.id}`);
+    },
+  });
+  const { value: line, change, field: text } = form;
+  const why = (field: keyof LineSetup) => [form.field(field).helperText ?? []].flat();
   const hours = Math.floor(line.promiseMinutes / 60);
   return (
-    <Box
-      component="form"
-      aria-label={id === undefined ? 'New line' : first.name}
-      onSubmit={(event) => {
-        event.preventDefault();
-        send();
-      }}
+    <Form
+      form={form}
+      label={id === undefined ? 'New line' : first.name}
       sx={{ display: 'grid', gap: 2, p: 2, maxWidth: 980, alignContent: 'start' }}
     >
       <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, gap: 2 }}>
@@ -167,41 +153,7 @@ export function LineForm({ id, first }: Props) {
           <LineEscalation line={id} />
         </Part>
       )}
-      <Box
-        sx={{
-          position: 'sticky',
-          bottom: 0,
-          bgcolor: 'background.default',
-          borderTop: 1,
-          borderColor: 'divider',
-          py: 1,
-          display: 'flex',
-          gap: 2,
-          alignItems: 'center',
-          flexWrap: 'wrap',
-        }}
-      >
-        <Crossed what={edits.crossed.flatMap((field) => FIELDS[field] ?? [])} />
-        <Button type="submit" variant="contained" disabled={!edits.changed || save.isPending}>
-          {id === undefined ? 'Add the line' : 'Save'}
-        </Button>
-        {edits.changed && (
-          <Button
-            onClick={() => {
-              save.reset();
-              edits.asItWas();
-            }}
-          >
-            Undo changes
-          </Button>
-        )}
-        {save.data && (
-          <Box role="status" sx={{ color: 'text.secondary' }}>
-            {outcomeWords(save.data)}
-          </Box>
-        )}
-        {save.error && <ProblemNote problem={save.error} />}
-      </Box>
-    </Box>
+      <SaveBar form={form} save={id === undefined ? 'Add the line' : 'Save'} saved={outcomeWords} stays />
+    </Form>
   );
 }

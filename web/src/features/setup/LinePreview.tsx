@@ -1,6 +1,6 @@
 import { Box } from '@mui/material';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { ask, type LineSetup, type Preview } from '../../shared/api';
+import { ask, type LineSetup } from '../../shared/api';
 import { instantOf, localOf, moment } from '../../shared/format';
 import { useNow } from '../../shared/ui';
 
@@ -46,10 +46,9 @@ function when(at: NonNullable<DueProps['at']>, now: Date, zone: string): Date | 
 function Due({ line, said, at, minute }: DueProps) {
   const now = new Date(minute);
   const then = at && when(at, now, line.zone);
-  const address = `/api/setup/lines/preview${then ? `?at=${then.toISOString()}` : ''}`;
   const preview = useQuery({
     queryKey: ['preview', said, minute, line],
-    queryFn: () => ask<Preview>('POST', address, line),
+    queryFn: () => ask('POST', '/api/setup/lines/preview', { query: { at: then?.toISOString() }, body: line }),
     enabled: at === undefined || then !== undefined,
     placeholderData: keepPreviousData,
     retry: false,

@@ -1,7 +1,8 @@
 import { Box, Button } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { NavLink, useNavigate, useParams } from 'react-router';
-import { allLinesQuery, type Line, lineSetupQuery, type LineSetup, sitesQuery, teamsQuery } from '../../shared/api';
+import { type Line, type LineSetup, sitesQuery, teamsQuery } from '../../shared/api';
+import { allLinesQuery, lineSetupQuery } from './queries';
 import { Answered } from '../../shared/ui';
 import { LineForm } from './LineForm';
 
@@ -31,7 +32,7 @@ function Lines({ lines }: { lines: Line[] }) {
               color: 'text.primary',
               textDecoration: 'none',
               fontWeight: line.id === chosen ? 700 : 500,
-              bgcolor: (t) => (line.id === chosen ? t.vars?.palette.inks.pineWash : 'transparent'),
+              bgcolor: line.id === chosen ? 'inks.pineWash' : 'transparent',
             }}
           >
             {line.name}

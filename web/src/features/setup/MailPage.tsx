@@ -1,6 +1,7 @@
 import { Box, Button } from '@mui/material';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { ask, linesQuery, stuckMailQuery } from '../../shared/api';
+import { ask, linesQuery } from '../../shared/api';
+import { stuckMailQuery } from './queries';
 import { Answered, Moment, ProblemNote } from '../../shared/ui';
 
 /** Mail that has been tried in vain for a while. */
@@ -9,7 +10,7 @@ export function MailPage() {
   const zone = useQuery(linesQuery).data?.[0]?.zone ?? 'UTC';
   const mail = useQuery(stuckMailQuery);
   const again = useMutation({
-    mutationFn: (id: number) => ask('POST', `/api/setup/mail/${id}/again`),
+    mutationFn: (id: number) => ask('POST', '/api/setup/mail/{id}/again', { path: { id } }),
     onSettled: () => queries.invalidateQueries({ queryKey: stuckMailQuery.queryKey }),
   });
   return (

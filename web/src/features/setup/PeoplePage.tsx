@@ -1,7 +1,8 @@
 import { Box, Button } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { NavLink, useNavigate, useParams } from 'react-router';
-import { peopleQuery, type Person, type Session } from '../../shared/api';
+import { type Person, type Session } from '../../shared/api';
+import { peopleQuery } from './queries';
 import { Answered, StaffMark } from '../../shared/ui';
 import { InviteForm } from './InviteForm';
 import { standingWords } from './model/people';
@@ -50,7 +51,7 @@ function PersonLink({ person, chosen }: { person: Person; chosen: boolean }) {
         color: standing === 'ACTIVE' ? 'text.primary' : 'text.secondary',
         textDecoration: 'none',
         fontWeight: chosen ? 700 : 500,
-        bgcolor: (t) => (chosen ? t.vars?.palette.inks.pineWash : 'transparent'),
+        bgcolor: chosen ? 'inks.pineWash' : 'transparent',
       }}
     >
       <StaffMark mark={staff.mark} /> {staff.name}

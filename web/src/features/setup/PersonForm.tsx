@@ -2,9 +2,9 @@ import { Box, Button } from '@mui/material';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
-import { ask, type Invited, linesQuery, type Person, type PersonSetup } from '../../shared/api';
-import { Crossed, Moment, ProblemNote, StaffMark, useEdits } from '../../shared/ui';
-import { bookSerif } from '../../theme';
+import { ask, linesQuery, type Person, type PersonSetup } from '../../shared/api';
+import { Form, SaveBar, useForm } from '../../shared/form';
+import { Moment, ProblemNote, StaffMark } from '../../shared/ui';
 import { PlanOf } from '../me';
 import { Leaving } from '../office';
 import { PersonFields } from './PersonFields';
@@ -29,30 +29,30 @@ export function PersonForm({ person, me }: Props) {
   const { staff, standing } = person;
   const zone = useQuery(linesQuery).data?.[0]?.zone ?? 'UTC';
   const { permissions, teams, limit } = person;
-  const edits = useEdits<PersonSetup>({ role: staff.role, permissions, teams, limit });
+  const path = { id: staff.id };
+  const form = useForm<PersonSetup, unknown>({
+    first: { role: staff.role, permissions, teams, limit },
+    names: FIELDS,
+    send: (body) => ask('PUT', '/api/setup/people/{id}', { path, body }),
+  });
   const [leaving, setLeaving] = useState(false);
   const [planning, setPlanning] = useState(false);
-  const act = useMutation({
-    mutationFn: ({ path, body }: { path: string; body?: unknown }) =>
-      ask<Invited | undefined>(path === '' ? 'PUT' : 'POST', `/api/setup/people/${staff.id}${path}`, body),
-    onSuccess: async (answer, { path }) => {
-      if (answer?.link) void navigate('.', { replace: true, state: { link: answer.link } });
-      await queries.invalidateQueries();
-      if (path === '') edits.asItWas();
+  const invite = useMutation({
+    mutationFn: () => ask('POST', '/api/setup/people/{id}/invitation', { path }),
+    onSuccess: ({ link }) => {
+      if (link) void navigate('.', { replace: true, state: { link } });
+      return queries.invalidateQueries();
     },
   });
+  const reactivate = useMutation({
+    mutationFn: () => ask('POST', '/api/setup/people/{id}/on', { path }),
+    onSuccess: () => queries.invalidateQueries(),
+  });
+  const problem = invite.error ?? reactivate.error;
   return (
     <Box sx={{ display: 'grid', gap: 2, p: 2, maxWidth: 880, alignContent: 'start' }}>
-      <Box
-        component="form"
-        aria-label={staff.name}
-        onSubmit={(event) => {
-          event.preventDefault();
-          act.mutate({ path: '', body: edits.now });
-        }}
-        sx={{ display: 'grid', gap: 2 }}
-      >
-        <Box component="h2" sx={{ m: 0, fontFamily: bookSerif, fontSize: '1.25rem', fontWeight: 600 }}>
+      <Form form={form} label={staff.name} sx={{ display: 'grid', gap: 2 }}>
+        <Box component="h2" sx={{ m: 0, typography: 'title' }}>
           <StaffMark mark={staff.mark} size={18} /> {staff.name}
           <Box component="span" sx={{ typography: 'body2', color: 'text.secondary', ml: 1.5 }}>
             {[staff.initials, person.email].filter(Boolean).join(', ')}
@@ -68,7 +68,7 @@ export function PersonForm({ person, me }: Props) {
             ) : (
               'The link has ended.'
             )}{' '}
-            <Button onClick={() => act.mutate({ path: '/invitation' })}>Send a new link</Button>
+            <Button onClick={() => invite.mutate()}>Send a new link</Button>
             {link && (
               <Box sx={{ overflowWrap: 'anywhere' }}>
                 No mail server is set up, so give them this link yourself: <strong>{link}</strong>
@@ -79,17 +79,12 @@ export function PersonForm({ person, me }: Props) {
         {standing === 'OFF' && (
           <Box role="note" sx={{ pl: 1.5, borderLeft: 3, borderColor: 'info.main' }}>
             Deactivated: cannot sign in. Their texts and notes keep their name.{' '}
-            <Button onClick={() => act.mutate({ path: '/on' })}>Reactivate</Button>
+            <Button onClick={() => reactivate.mutate()}>Reactivate</Button>
           </Box>
         )}
-        <PersonFields setup={edits.now} problem={act.error} onChange={edits.change} />
-        {act.error && <ProblemNote problem={act.error} />}
-        <Crossed what={edits.crossed.map((field) => FIELDS[field])} />
-        <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap' }}>
-          <Button type="submit" variant="contained" disabled={!edits.changed || act.isPending}>
-            Save
-          </Button>
-          {edits.changed && <Button onClick={edits.asItWas}>Undo changes</Button>}
+        <PersonFields setup={form.value} problem={form.problem} onChange={form.change} />
+        {problem && <ProblemNote problem={problem} />}
+        <SaveBar form={form} save="Save">
           <Button aria-expanded={planning} onClick={() => setPlanning(!planning)}>
             Availability of {staff.name.split(' ')[0]}
           </Button>
@@ -98,8 +93,8 @@ export function PersonForm({ person, me }: Props) {
               Deactivate…
             </Button>
           )}
-        </Box>
-      </Box>
+        </SaveBar>
+      </Form>
       {planning && (
         <Box sx={{ borderTop: 1, borderColor: 'divider', pt: 2 }}>
           <PlanOf staff={staff.id} />

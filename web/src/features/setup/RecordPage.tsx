@@ -1,7 +1,8 @@
 import { Box, TextField } from '@mui/material';
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useMemo, useState } from 'react';
-import { type AccessChange, linesQuery, recordQuery } from '../../shared/api';
+import { type AccessChange, linesQuery } from '../../shared/api';
+import { recordQuery } from './queries';
 import { DataTable } from '../../shared/table';
 import { ActButton, useRefusal } from '../../shared/ui';
 import { changeColumns } from './changeColumns';

@@ -1,7 +1,8 @@
 import { Box } from '@mui/material';
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
-import { linesQuery, type SignInRecord, signInRecordQuery, staffQuery } from '../../shared/api';
+import { linesQuery, type SignInRecord, staffQuery } from '../../shared/api';
+import { signInRecordQuery } from './queries';
 import { type Column, DataTable } from '../../shared/table';
 import { Moment } from '../../shared/ui';
 

@@ -1,8 +1,8 @@
-import { Box, Button, TextField } from '@mui/material';
+import { Box, TextField } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
-import { linesQuery, sitesQuery } from '../../shared/api';
-import { Answered, Crossed, ProblemNote, useEdits } from '../../shared/ui';
-import { useSetUpChange } from './useSetUpChange';
+import { ask, linesQuery, sitesQuery } from '../../shared/api';
+import { Form, SaveBar, useForm } from '../../shared/form';
+import { Answered } from '../../shared/ui';
 
 /** Places of business and the lines that belong to them. */
 export function SitesPage() {
@@ -33,40 +33,33 @@ export function SitesPage() {
 }
 
 function NameForm({ id, name, hint }: { id: number | undefined; name: string; hint: string }) {
-  const edits = useEdits({ name });
-  const words = edits.now.name;
-  const save = useSetUpChange();
-  const send = () =>
-    save.mutate(
+  const form = useForm({
+    first: { name },
+    names: { name: 'the name' },
+    send: (body) =>
       id === undefined
-        ? { method: 'POST', path: 'sites', body: { name: words } }
-        : { method: 'PUT', path: `sites/${id}`, body: { name: words } },
-      { onSuccess: edits.asItWas },
-    );
+        ? ask('POST', '/api/setup/sites', { body })
+        : ask('PUT', '/api/setup/sites/{id}', { path: { id }, body }),
+  });
+  const why = form.field('name');
   return (
-    <Box
-      component="form"
-      onSubmit={(event) => {
-        event.preventDefault();
-        send();
-      }}
-    >
-      <Box sx={{ display: 'flex', gap: 2, alignItems: 'flex-end' }}>
-        <TextField
-          label={id === undefined ? 'New site' : 'Site'}
-          value={words}
-          helperText={hint}
-          onChange={(event) => edits.change({ name: event.target.value })}
-          sx={{ flex: 1 }}
-          slotProps={{ htmlInput: { maxLength: 80 } }}
+    <Form form={form} label={id === undefined ? 'New site' : name} sx={{ display: 'grid', gap: 1, pb: 1 }}>
+      <TextField
+        label={id === undefined ? 'New site' : 'Site'}
+        value={form.value.name}
+        error={why.error}
+        helperText={why.helperText ?? hint}
+        onChange={(event) => form.change({ name: event.target.value })}
+        slotProps={{ htmlInput: { maxLength: 80 } }}
+      />
+      {(form.changed || form.saved) && (
+        <SaveBar
+          form={form}
+          save={id === undefined ? 'Add' : 'Rename'}
+          ready={form.changed && form.value.name.trim() !== ''}
+          saved={() => 'Saved.'}
         />
-        <Button type="submit" variant="outlined" disabled={words.trim() === '' || !edits.changed || save.isPending}>
-          {id === undefined ? 'Add' : 'Rename'}
-        </Button>
-        {id !== undefined && edits.changed && <Button onClick={edits.asItWas}>Undo changes</Button>}
-      </Box>
-      <Crossed what={edits.crossed.map(() => 'the name')} />
-      {save.error && <ProblemNote problem={save.error} />}
-    </Box>
+      )}
+    </Form>
   );
 }

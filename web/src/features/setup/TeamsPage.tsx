@@ -1,18 +1,10 @@
 import { Box, Button, TextField } from '@mui/material';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import {
-  allLinesQuery,
-  ask,
-  type EscalationStep,
-  readAllAgain,
-  staffQuery,
-  type Team,
-  teamEscalationsQuery,
-  teamsQuery,
-} from '../../shared/api';
-import { Answered, ProblemNote, whyOf } from '../../shared/ui';
-import { bookSerif } from '../../theme';
+import { ask, type EscalationStep, staffQuery, type Team, teamsQuery } from '../../shared/api';
+import { allLinesQuery, teamEscalationsQuery } from './queries';
+import { Form, SaveBar, useForm } from '../../shared/form';
+import { Answered } from '../../shared/ui';
 import { EscalationEditor } from './EscalationEditor';
 
 /** Teams: who is in them, what they answer, and who is told when something there is late. */
@@ -34,7 +26,7 @@ export function TeamsPage() {
         )}
       </Answered>
       {adding ? (
-        <NameForm label="New team" path="teams" method="POST" first="" onDone={() => setAdding(false)} />
+        <NameForm label="New team" id={undefined} first="" onDone={() => setAdding(false)} />
       ) : (
         <Box>
           <Button sx={{ px: 0 }} onClick={() => setAdding(true)}>
@@ -56,16 +48,10 @@ function TeamPart({ team, steps }: { team: Team; steps: EscalationStep[] }) {
   return (
     <Box component="section" aria-label={team.name}>
       {naming ? (
-        <NameForm
-          label="Name of the team"
-          path={`teams/${team.id}`}
-          method="PUT"
-          first={team.name}
-          onDone={() => setNaming(false)}
-        />
+        <NameForm label="Name of the team" id={team.id} first={team.name} onDone={() => setNaming(false)} />
       ) : (
         <Box sx={{ display: 'flex', gap: 1, alignItems: 'baseline' }}>
-          <Box component="h3" sx={{ m: 0, fontFamily: bookSerif, fontSize: '1.0625rem', fontWeight: 600 }}>
+          <Box component="h3" sx={{ m: 0, typography: 'heading' }}>
             {team.name}
           </Box>
           <Button onClick={() => setNaming(true)} aria-label={`Rename ${team.name}`}>
@@ -84,48 +70,35 @@ function TeamPart({ team, steps }: { team: Team; steps: EscalationStep[] }) {
 
 interface NameProps {
   label: string;
-  path: string;
-  method: 'POST' | 'PUT';
+  id: number | undefined;
   first: string;
   onDone: () => void;
 }
 
-function NameForm({ label, path, method, first, onDone }: NameProps) {
-  const queries = useQueryClient();
-  const [name, setName] = useState(first);
-  const save = useMutation({
-    mutationFn: () => ask(method, `/api/setup/${path}`, { name }),
-    onSuccess: async () => {
-      await readAllAgain(queries);
-      onDone();
-    },
+function NameForm({ label, id, first, onDone }: NameProps) {
+  const form = useForm({
+    first: { name: first },
+    names: { name: 'the name' },
+    send: (body) =>
+      id === undefined
+        ? ask('POST', '/api/setup/teams', { body })
+        : ask('PUT', '/api/setup/teams/{id}', { path: { id }, body }),
+    onSaved: onDone,
   });
-  const why = whyOf(save.error, 'name');
+  const { name } = form.value;
   return (
-    <Box
-      component="form"
-      aria-label={label}
-      onSubmit={(event) => {
-        event.preventDefault();
-        save.mutate();
-      }}
-      sx={{ display: 'flex', gap: 1.5, alignItems: 'end', flexWrap: 'wrap', mb: 1 }}
-    >
+    <Form form={form} label={label} sx={{ display: 'grid', gap: 1, mb: 1, justifyItems: 'start' }}>
       <TextField
         label={label}
         value={name}
         // Whoever asked for the form wants to write the name.
         // eslint-disable-next-line jsx-a11y/no-autofocus
         autoFocus
-        {...why}
-        onChange={(event) => setName(event.target.value)}
+        {...form.field('name')}
+        onChange={(event) => form.change({ name: event.target.value })}
         slotProps={{ htmlInput: { maxLength: 60 } }}
       />
-      <Button type="submit" variant="contained" disabled={save.isPending || name.trim() === ''}>
-        Save
-      </Button>
-      <Button onClick={onDone}>Cancel</Button>
-      {save.error && !why.error && <ProblemNote problem={save.error} />}
-    </Box>
+      <SaveBar form={form} save="Save" ready={name.trim() !== ''} onCancel={onDone} />
+    </Form>
   );
 }

@@ -1,6 +1,7 @@
 import { Box, Button, ButtonBase, TextField } from '@mui/material';
-import type { Team, Topic, TopicColour, TopicSetup } from '../../shared/api';
-import { Blank, Crossed, ProblemNote, useEdits } from '../../shared/ui';
+import { ask, type Team, type Topic, type TopicColour, type TopicSetup } from '../../shared/api';
+import { Form, SaveBar, useForm } from '../../shared/form';
+import { Blank, ProblemNote } from '../../shared/ui';
 import type { Outcome } from './outcome';
 import { COLOURS, setupOf } from './model/topics';
 import { useSetUpChange } from './useSetUpChange';
@@ -22,35 +23,33 @@ interface Props {
 
 /** A topic's word, colour and promise; or its end. */
 export function TopicForm({ topic, team, others, free, onDone }: Props) {
-  const change = useSetUpChange();
-  const edits = useEdits<TopicSetup>(topic ? setupOf(topic) : { name: '', colour: free, retired: false });
-  const setup = edits.now;
-  const send = (body: TopicSetup) =>
-    change.mutate(
+  const form = useForm<TopicSetup, Outcome>({
+    first: topic ? setupOf(topic) : { name: '', colour: free, retired: false },
+    names: FIELDS,
+    send: (body) =>
       topic
-        ? { method: 'PUT', path: `topics/${topic.id}`, body }
-        : { method: 'POST', path: `teams/${team.id}/topics`, body },
-      { onSuccess: onDone },
-    );
+        ? ask('PUT', '/api/setup/topics/{id}', { path: { id: topic.id }, body })
+        : ask('POST', '/api/setup/teams/{team}/topics', { path: { team: team.id }, body }),
+    onSaved: onDone,
+  });
+  const merge = useSetUpChange();
+  const setup = form.value;
   const targets = others.filter((each) => each.id !== topic?.id);
   return (
-    <Box
-      component="form"
-      aria-label={topic ? `Change ${topic.name}` : 'New topic'}
-      onSubmit={(event) => {
-        event.preventDefault();
-        send(setup);
-      }}
+    <Form
+      form={form}
+      label={topic ? `Change ${topic.name}` : 'New topic'}
       sx={{ borderTop: 1, borderColor: 'divider', py: 1, display: 'grid', gap: 1 }}
     >
       <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap' }}>
         <TextField
           label="Topic"
           value={setup.name}
+          {...form.field('name')}
           // Whoever asked for the form wants to write the word.
           // eslint-disable-next-line jsx-a11y/no-autofocus
           autoFocus
-          onChange={(event) => edits.change({ name: event.target.value })}
+          onChange={(event) => form.change({ name: event.target.value })}
           slotProps={{ htmlInput: { maxLength: 30 } }}
         />
         <TextField
@@ -58,9 +57,10 @@ export function TopicForm({ topic, team, others, free, onDone }: Props) {
           type="number"
           placeholder="as the line"
           value={setup.promiseMinutes ?? ''}
+          {...form.field('promiseMinutes')}
           onChange={(event) => {
             const { value } = event.target;
-            edits.change({ promiseMinutes: value === '' ? undefined : Math.trunc(Number(value)) });
+            form.change({ promiseMinutes: value === '' ? undefined : Math.trunc(Number(value)) });
           }}
         />
         <Box role="radiogroup" aria-label="Colour" sx={{ display: 'flex', gap: 0.5, alignItems: 'end', pb: 0.5 }}>
@@ -70,11 +70,11 @@ export function TopicForm({ topic, team, others, free, onDone }: Props) {
               role="radio"
               aria-checked={setup.colour === colour}
               aria-label={colour.toLowerCase()}
-              onClick={() => edits.change({ colour })}
+              onClick={() => form.change({ colour })}
               sx={{
                 width: 22,
                 height: 22,
-                bgcolor: (t) => t.vars?.palette.inks.topics[colour],
+                bgcolor: `inks.topics.${colour}`,
                 outline: setup.colour === colour ? '2px solid' : 'none',
                 outlineOffset: 2,
               }}
@@ -82,19 +82,14 @@ export function TopicForm({ topic, team, others, free, onDone }: Props) {
           ))}
         </Box>
       </Box>
-      <Crossed what={edits.crossed.flatMap((field) => FIELDS[field] ?? [])} leave="Cancel" />
       {topic?.retired && (
         <Box role="status" sx={{ color: 'warning.main' }}>
           A colleague has retired this topic. Saving keeps it retired; you can bring it back below.
         </Box>
       )}
-      {change.error && <ProblemNote problem={change.error} />}
-      <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap' }}>
-        <Button type="submit" variant="contained" disabled={change.isPending || setup.name.trim() === ''}>
-          {topic ? 'Save' : 'Add'}
-        </Button>
-        <Button onClick={() => onDone()}>Cancel</Button>
-        {topic && !topic.retired && <Button onClick={() => send({ ...setup, retired: true })}>Retire</Button>}
+      {merge.error && <ProblemNote problem={merge.error} />}
+      <SaveBar form={form} save={topic ? 'Save' : 'Add'} ready={setup.name.trim() !== ''} onCancel={() => onDone()}>
+        {topic && !topic.retired && <Button onClick={() => form.save({ retired: true })}>Retire</Button>}
         {topic && !topic.retired && targets.length > 0 && (
           <Box sx={{ typography: 'body2' }}>
             {'or merge it into '}
@@ -104,15 +99,16 @@ export function TopicForm({ topic, team, others, free, onDone }: Props) {
               unsaid="another…"
               options={targets.map((each) => ({ value: each.id, words: each.name }))}
               onChange={(into) =>
-                change.mutate(
-                  { method: 'POST', path: `topics/${topic.id}/merge`, body: { into } },
+                merge.mutate(
+                  () =>
+                    ask('POST', '/api/setup/topics/{id}/merge', { path: { id: topic.id }, body: { into: into ?? 0 } }),
                   { onSuccess: onDone },
                 )
               }
             />
           </Box>
         )}
-      </Box>
-    </Box>
+      </SaveBar>
+    </Form>
   );
 }

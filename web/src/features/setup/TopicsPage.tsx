@@ -1,10 +1,9 @@
 import { Box, Button } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { type Team, teamsQuery, type Topic, topicsQuery } from '../../shared/api';
+import { ask, type Team, teamsQuery, type Topic, topicsQuery } from '../../shared/api';
 import { duration } from '../../shared/format';
 import { Answered, ProblemNote, TopicMark } from '../../shared/ui';
-import { bookSerif } from '../../theme';
 import { freeColour, setupOf } from './model/topics';
 import { type Outcome, outcomeWords } from './outcome';
 import { TopicForm } from './TopicForm';
@@ -45,7 +44,7 @@ function TeamTopics({ team, topics }: { team: Team; topics: Topic[] }) {
   const free = freeColour(used);
   return (
     <Box component="section" aria-label={`Topics of ${team.name}`}>
-      <Box component="h3" sx={{ m: 0, mb: 0.5, fontFamily: bookSerif, fontSize: '1.0625rem', fontWeight: 600 }}>
+      <Box component="h3" sx={{ m: 0, mb: 0.5, typography: 'heading' }}>
         {team.name}
       </Box>
       {topics.length === 0 && editing === undefined && (
@@ -98,7 +97,7 @@ function Retired({ topics, all, onDone }: RetiredProps) {
   const change = useSetUpChange();
   const bringBack = ({ id, ...topic }: Topic) =>
     change.mutate(
-      { method: 'PUT', path: `topics/${id}`, body: { ...setupOf(topic), retired: false } },
+      () => ask('PUT', '/api/setup/topics/{id}', { path: { id }, body: { ...setupOf(topic), retired: false } }),
       { onSuccess: onDone },
     );
   return (

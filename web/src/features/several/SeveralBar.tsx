@@ -67,7 +67,7 @@ export function SeveralBar({ chosen, count, total, first, zone, topics, onAll, o
       sx={{
         borderTop: 1,
         borderColor: 'divider',
-        bgcolor: (t) => t.vars?.palette.inks.pineWash,
+        bgcolor: 'inks.pineWash',
         px: 1.5,
         py: 0.75,
         display: 'flex',

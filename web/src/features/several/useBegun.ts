@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { ask, type SeveralBegun } from '../../shared/api';
+import { ask } from '../../shared/api';
 
 const TELL_AFTER_MS = 1_000;
 
@@ -37,7 +37,7 @@ export function useBegun(staff: number) {
   const [local, setLocal] = useState(() => read(staff));
   const kept = useQuery({
     queryKey: ['several', 'draft'],
-    queryFn: () => ask<{ begun?: SeveralBegun }>('GET', '/api/several/draft'),
+    queryFn: () => ask('GET', '/api/several/draft'),
     enabled: local === undefined,
     staleTime: Infinity,
     gcTime: 0,
@@ -54,7 +54,7 @@ export function useBegun(staff: number) {
       clearTimeout(timer.current);
       timer.current = setTimeout(() => {
         // Not told is not lost: this browser has it.
-        ask('PUT', '/api/several/draft', next).catch(() => undefined);
+        ask('PUT', '/api/several/draft', { body: next }).catch(() => undefined);
       }, TELL_AFTER_MS);
     },
     [staff],

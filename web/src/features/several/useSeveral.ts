@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
-import { ask, type Batch, readListsAgain, type SeveralAct, type SeveralCheck } from '../../shared/api';
+import { ask, readListsAgain, type SeveralAct } from '../../shared/api';
 import { offerUndo, tellOwnAct } from '../../shared/ui';
 
 /** How often one looks how far it has come. */
@@ -15,13 +15,13 @@ export function useSeveral(act: SeveralAct, given?: string, onBegun?: () => void
   const reference = useRef<string>(given ?? crypto.randomUUID());
   const check = useQuery({
     queryKey: ['several', 'check', act],
-    queryFn: () => ask<SeveralCheck>('POST', '/api/several/check', act),
+    queryFn: () => ask('POST', '/api/several/check', { body: act }),
     staleTime: 0,
     gcTime: 0,
     retry: false,
   });
   const begin = useMutation({
-    mutationFn: () => ask<Batch>('POST', '/api/several', { act, reference: reference.current }),
+    mutationFn: () => ask('POST', '/api/several', { body: { act, reference: reference.current } }),
     onSuccess: (begun) => {
       setBatch(begun.id);
       onBegun?.();
@@ -29,7 +29,7 @@ export function useSeveral(act: SeveralAct, given?: string, onBegun?: () => void
   });
   const progress = useQuery({
     queryKey: ['several', 'batch', batch],
-    queryFn: () => ask<Batch>('GET', `/api/several/${batch ?? 0}`),
+    queryFn: () => ask('GET', '/api/several/{id}', { path: { id: batch ?? 0 } }),
     enabled: batch !== undefined,
     refetchInterval: (query) => (query.state.data?.running === false ? false : LOOK_MS),
   });

@@ -12,7 +12,8 @@ import {
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { ask, type FoundPeople, writeLinesQuery } from '../../shared/api';
+import { ask } from '../../shared/api';
+import { writeLinesQuery } from './queries';
 import { Field, Blank, ProblemNote } from '../../shared/ui';
 
 interface Whom {
@@ -40,13 +41,12 @@ export function WriteTo({ carry, onClose }: Props) {
   // Never who was found for other words: whoever types and presses Enter at once would write to somebody else.
   const found = useQuery({
     queryKey: ['write-to', line, words],
-    queryFn: () =>
-      ask<FoundPeople>('GET', `/api/write-to?${new URLSearchParams({ words, line: String(line) }).toString()}`),
+    queryFn: () => ask('GET', '/api/write-to', { query: { words, line } }),
     enabled: words.trim() !== '' && line > 0,
     staleTime: 0,
   }).data;
   const open = useMutation({
-    mutationFn: (whom: Whom) => ask<{ id: number }>('POST', '/api/write-to', { line, ...whom }),
+    mutationFn: (whom: Whom) => ask('POST', '/api/write-to', { body: { line, ...whom } }),
     onSuccess: ({ id }) => {
       onClose();
       void navigate(`/inbox/${id}`, { state: { write: true, ...carry } });

@@ -4,7 +4,7 @@ import { flushSync } from 'react-dom';
 import { type Dossier, type Line, type Paper, type Shown, shownNow } from '../../shared/api';
 import { useQueryClient } from '@tanstack/react-query';
 import { ActButton, ProblemNote, useRefusal } from '../../shared/ui';
-import { bookSerif, notePaper } from '../../theme';
+import { notePaper } from '../../theme';
 import { MentionPicker } from './MentionPicker';
 import { sendWords } from './model/meter';
 import { PartMeter } from './PartMeter';
@@ -169,8 +169,7 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting }: Pr
             minHeight: 62,
             maxHeight: '40vh',
             font: 'inherit',
-            fontFamily: bookSerif,
-            fontSize: '1rem',
+            typography: 'words',
             color: 'text.primary',
             borderRadius: 1,
             bgcolor: 'background.paper',

@@ -13,7 +13,7 @@ export function useParts(words: string): Parts | undefined {
   }, [words]);
   const query = useQuery({
     queryKey: ['parts', settled],
-    queryFn: () => ask<Parts>('POST', '/api/parts', { words: settled }),
+    queryFn: () => ask('POST', '/api/parts', { body: { words: settled } }),
     enabled: settled !== '',
     placeholderData: keepPreviousData,
     staleTime: Infinity,

@@ -37,8 +37,8 @@ export function useSend(id: number, { onSent, onStays }: Outcome) {
     scope: sendScope(id),
     mutationFn: ({ paper, words, reference, seen, again }: Sending) =>
       paper === 'NOTE'
-        ? ask('POST', `/api/conversations/${id}/notes`, { words, reference })
-        : ask('POST', `/api/conversations/${id}/texts`, { words, reference, seen, again }),
+        ? ask('POST', '/api/conversations/{id}/notes', { path: { id }, body: { words, reference } })
+        : ask('POST', '/api/conversations/{id}/texts', { path: { id }, body: { words, reference, seen, again } }),
     onSuccess: (_, sending) => onSent(sending),
     onError: (problem, sending) => onStays(sending, problem instanceof ApiProblem && problem.type === OTHER_WORDS),
     onSettled: () => {

@@ -27,7 +27,11 @@ export function useSheet(staff: number, dossier: Dossier, paper: Paper) {
     if (begun === undefined) return;
     untold.current = undefined;
     const { words } = begun;
-    const put = ask('PUT', `/api/conversations/${id}/drafts/${paper}`, begun, true);
+    const put = ask('PUT', '/api/conversations/{id}/drafts/{paper}', {
+      path: { id, paper },
+      body: begun,
+      keepalive: true,
+    });
     // Not told is not lost: this browser has it, and the next stroke tells it again.
     put.catch(() => undefined);
     queries.setQueryData<Dossier>(keys.dossier(id), (had) => {

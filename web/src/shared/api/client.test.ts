@@ -15,7 +15,9 @@ describe('asking the server', () => {
     const fetched = vi.fn();
     vi.stubGlobal('fetch', fetched);
     vi.spyOn(navigator, 'onLine', 'get').mockReturnValue(false);
-    const problem = await ask('POST', '/api/conversations/1/done').catch((why: unknown) => why);
+    const problem = await ask('POST', '/api/conversations/{id}/reopen', { path: { id: 1 } }).catch(
+      (why: unknown) => why,
+    );
     expect(problem).toBeInstanceOf(ApiProblem);
     expect((problem as ApiProblem).message).toMatch(/offline, so nothing was done/);
     expect(fetched).not.toHaveBeenCalled();

@@ -1,3 +1,5 @@
+export type Method = 'GET' | 'POST' | 'PUT' | 'DELETE';
+
 /** A problem document of the server, or the lack of an answer. */
 export class ApiProblem extends Error {
   constructor(
@@ -66,13 +68,12 @@ async function problem(response: Response): Promise<ApiProblem> {
   );
 }
 
-/** Asks the server. Throws an {@link ApiProblem} for everything but success. */
-export async function ask<T>(
-  method: 'GET' | 'POST' | 'PUT' | 'DELETE',
-  path: string,
-  body?: unknown,
-  keepalive = false,
-): Promise<T> {
+/**
+ * Sends a request and reads its answer, whatever it is; {@link ask} ties both to the address.
+ *
+ * @throws {ApiProblem} for everything but success
+ */
+export async function request(method: Method, path: string, body?: unknown, keepalive = false): Promise<unknown> {
   const headers: Record<string, string> = { Accept: 'application/json' };
   if (method !== 'GET') headers['X-XSRF-TOKEN'] = csrfToken();
   if (body !== undefined) headers['Content-Type'] = 'application/json';
@@ -87,8 +88,7 @@ export async function ask<T>(
   })
     .then(async (response) => (response.ok ? await answer(response) : await problem(response)))
     .catch(() => noConnection(isOffline() ? OFFLINE : SILENT));
-  if (!(answered instanceof ApiProblem)) return answered as T;
-  const failed = answered;
-  if (failed.type === 'urn:fabulum:problem:not-signed-in') signedOut();
-  throw failed;
+  if (!(answered instanceof ApiProblem)) return answered;
+  if (answered.type === 'urn:fabulum:problem:not-signed-in') signedOut();
+  throw answered;
 }

@@ -1,4 +1,5 @@
-export { ApiProblem, ask, isOffline, onSignedOut, PATIENCE_MS } from './client';
+export { ask } from './ask';
+export { ApiProblem, isOffline, onSignedOut, PATIENCE_MS } from './client';
 export { isSending, sendingKey, sendScope, useOnline } from './sending';
 export { shownNow } from './shown';
 export { endSession, rescue, rescued } from './session';

@@ -1,5 +1,5 @@
 import type { InfiniteData, QueryClient, QueryKey } from '@tanstack/react-query';
-import { ask } from './client';
+import { ask } from './ask';
 import { type Choice, keys } from './queries';
 import { withChanges } from './stretches';
 import type { Conversation, InboxPage } from './types';
@@ -71,8 +71,7 @@ function readListAgain(queries: QueryClient, queryKey: QueryKey, since: (Changed
     return;
   }
   const { group, order, sentence } = queryKey[1] as Choice;
-  const asked = new URLSearchParams({ group, order, sentence, ids: ids.join(',') });
-  ask<InboxPage>('GET', `/api/conversations/among?${asked.toString()}`)
+  ask('GET', '/api/conversations/among', { query: { group, order, sentence, ids } })
     .then((now) => queries.setQueryData<InfiniteData<InboxPage>>(queryKey, (had) => had && withChanges(had, ids, now)))
     .catch(() => queries.invalidateQueries({ queryKey, exact: true }));
 }

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { useUnsaved } from './unsaved';
+import { useUnsaved } from '../ui';
 
 /** A field as one would have it, and as it was when one began to change it. */
 interface Edit {

@@ -2,7 +2,7 @@
 import { describe, expect, it } from 'vitest';
 import typedTable from '../../../../core/src/test/resources/sentences-typed.txt?raw';
 import table from '../../../../core/src/test/resources/sentences.txt?raw';
-import { EVERYTHING, readSentence, writeSentence } from './sentence';
+import { EVERYTHING, readSentence, writeSentence } from './conversations';
 
 const sentences = table.split('\n').filter((line) => line !== '' && !line.startsWith('#'));
 

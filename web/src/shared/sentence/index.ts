@@ -1,1 +1,4 @@
-export * from './sentence';
+export * from './conversations';
+export type { Days } from './days';
+export { type Left, leftWords } from './left';
+export type { Grammar, Part, Piece } from './grammar';

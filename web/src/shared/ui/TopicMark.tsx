@@ -8,7 +8,7 @@ export function TopicMark({ topic }: { topic: Topic }) {
       <Box
         component="span"
         aria-hidden
-        sx={{ width: 9, height: 9, flex: 'none', bgcolor: (t) => t.vars?.palette.inks.topics[topic.colour] }}
+        sx={{ width: 9, height: 9, flex: 'none', bgcolor: `inks.topics.${topic.colour}` }}
       />
       {topic.name}
       {topic.retired && ' (retired)'}

@@ -101,8 +101,8 @@ export function WeekEditor({ week, problems, onChange }: Props) {
                   borderColor: 'divider',
                   cursor: 'crosshair',
                   touchAction: 'none',
-                  background: (t) =>
-                    `linear-gradient(to right, ${t.vars?.palette.background.paper ?? ''} 80%, ${t.vars?.palette.inks.parchment ?? ''} 80%)`,
+                  bgcolor: 'background.paper',
+                  backgroundImage: 'linear-gradient(to right, transparent 80%, var(--mui-palette-inks-parchment) 80%)',
                 }}
               >
                 {[...shown, ...(coming && coming.day === day ? [coming] : [])].map((span) => (
@@ -123,10 +123,10 @@ export function WeekEditor({ week, problems, onChange }: Props) {
                       borderLeft: 4,
                       borderRight: 4,
                       borderColor: 'primary.main',
-                      bgcolor: (t) => t.vars?.palette.inks.pineWash,
+                      bgcolor: 'inks.pineWash',
                       color: 'text.primary',
                       font: 'inherit',
-                      fontSize: '0.75rem',
+                      typography: 'axis',
                       cursor: 'ew-resize',
                       overflow: 'hidden',
                       whiteSpace: 'nowrap',

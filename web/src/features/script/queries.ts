@@ -1,0 +1,36 @@
+import { infiniteQueryOptions, queryOptions } from '@tanstack/react-query';
+import { ask, keys } from '../../shared/api';
+
+/** The moments a conversation's line offers for setting aside; they move on, so they are asked for anew. */
+export const momentsQuery = (id: number, wanted: boolean) =>
+  queryOptions({
+    queryKey: ['moments', id] as const,
+    queryFn: () => ask('GET', '/api/conversations/{id}/moments', { path: { id } }),
+    enabled: wanted,
+    staleTime: 0,
+  });
+
+export const scriptQuery = (id: number) =>
+  infiniteQueryOptions({
+    queryKey: keys.script(id),
+    queryFn: ({ pageParam }) =>
+      ask('GET', '/api/conversations/{id}/script', { path: { id }, query: { limit: 50, before: pageParam } }),
+    initialPageParam: '',
+    getNextPageParam: (page) => page.earlier,
+  });
+
+/** To whom a conversation can be handed now. */
+export const receiversQuery = (id: number) =>
+  queryOptions({
+    queryKey: ['receivers', id] as const,
+    queryFn: () => ask('GET', '/api/conversations/{id}/hand-to', { path: { id } }),
+    staleTime: 0,
+  });
+
+export const traceQuery = (conversation: number, note: number, wanted: boolean) =>
+  queryOptions({
+    queryKey: ['trace', conversation, note] as const,
+    queryFn: () => ask('GET', '/api/conversations/{id}/notes/{note}/trace', { path: { id: conversation, note } }),
+    enabled: wanted,
+    staleTime: 0,
+  });

@@ -1,0 +1,3 @@
+export { Form } from './Form';
+export { SaveBar } from './SaveBar';
+export { type FormOf, useForm } from './useForm';
