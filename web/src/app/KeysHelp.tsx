@@ -34,6 +34,7 @@ const KEYS: [string, string][] = [
   ['S', 'select it, to act on several'],
   ['Shift+↓ ↑', 'select more or fewer; B, A, D and R then act on all selected'],
   ['I', 'hide or show the details'],
+  ['C', 'the customer beside the script'],
   ['G', 'notices'],
   ['Ctrl+K', 'jump to a customer, a number, or words in texts'],
   ['Esc', 'leave the writing place; back to the list'],

@@ -11,6 +11,9 @@ interface Props {
   me: number;
   open: boolean;
   onFold: () => void;
+  /** Whether the customer lies beside the script. */
+  sheetOpen: boolean;
+  onSheet: () => void;
   onBack: (() => void) | undefined;
   acts: Acts;
   topics: Topic[];
@@ -158,6 +161,14 @@ export function Dossier(props: Props) {
             </Fact>
           ))}
           {customer?.email && <Fact name="e-mail">{customer.email}</Fact>}
+          <ActButton
+            hint="C"
+            aria-expanded={props.sheetOpen}
+            onClick={props.onSheet}
+            sx={{ p: 0, fontSize: 'inherit' }}
+          >
+            {customer ? 'customer…' : 'this number…'}
+          </ActButton>
         </Box>
       )}
       {conversation.group === 'SET_ASIDE' && (

@@ -13,7 +13,9 @@ import {
 } from '../../shared/api';
 import { ProblemNote, useKeys, useStable } from '../../shared/ui';
 import { type WritingHandle, WritingPlace } from '../writing';
+import { Beside } from '../../shared/sheet';
 import { Closed } from './Closed';
+import { CustomerSheet } from './CustomerSheet';
 import { Dossier } from './Dossier';
 import { HandOver } from './HandOver';
 import { Lines } from './Lines';
@@ -21,6 +23,7 @@ import { SetAsideMenu } from './SetAsideMenu';
 import { SummaryBand } from './SummaryBand';
 import { TopicPicker } from './TopicPicker';
 import { useActs } from './useActs';
+import { useSheet } from './useSheet';
 import { useTypedLately } from './useTypedLately';
 import { useWatch } from './useWatch';
 
@@ -64,6 +67,7 @@ export const Script = memo(function Script({ id, session, onBack }: Props) {
   const setAsideButton = useRef<HTMLButtonElement>(null);
   const aboutButton = useRef<HTMLButtonElement>(null);
   const [open, setOpen] = useState(unfoldedAtFirst);
+  const sheet = useSheet();
   const writing = useRef<WritingHandle>(null);
   const asked = useLocation().state as { write?: boolean; words?: string; again?: number } | null;
   const begin = asked?.write === true;
@@ -98,6 +102,7 @@ export const Script = memo(function Script({ id, session, onBack }: Props) {
     r: () => writing.current?.begin('REPLY'),
     n: () => writing.current?.begin('NOTE'),
     i: fold,
+    c: sheet.toggle,
     escape: onBack,
   });
 
@@ -127,6 +132,8 @@ export const Script = memo(function Script({ id, session, onBack }: Props) {
         me={session.staff.id}
         open={open}
         onFold={fold}
+        sheetOpen={sheet.open}
+        onSheet={sheet.toggle}
         onBack={onBack}
         acts={acts}
         topics={topics}
@@ -170,19 +177,25 @@ export const Script = memo(function Script({ id, session, onBack }: Props) {
           </Box>
         </Box>
       ))}
-      <Lines
-        key={id}
-        id={id}
-        zone={zone}
-        customer={name}
-        me={session.staff.id}
-        readBefore={readBefore}
-        teamName={teamName}
-        onWriteAgain={writeAgain}
-        onLeave={leave}
-        line={conversation.lineId}
-        numbers={dossier.data.customer?.otherNumbers ?? NONE}
-      />
+      <Beside
+        sheet={
+          sheet.open && <CustomerSheet dossier={dossier.data} zone={zone} asked={sheet.asked} onClose={sheet.close} />
+        }
+      >
+        <Lines
+          key={id}
+          id={id}
+          zone={zone}
+          customer={name}
+          me={session.staff.id}
+          readBefore={readBefore}
+          teamName={teamName}
+          onWriteAgain={writeAgain}
+          onLeave={leave}
+          line={conversation.lineId}
+          numbers={dossier.data.customer?.otherNumbers ?? NONE}
+        />
+      </Beside>
       <WritingPlace
         ref={writing}
         dossier={dossier.data}

@@ -1,5 +1,5 @@
 import { infiniteQueryOptions, queryOptions } from '@tanstack/react-query';
-import { ask, keys } from '../../shared/api';
+import { ask, keys, TIME_RUNS_MS } from '../../shared/api';
 
 /** The moments a conversation's line offers for setting aside; they move on, so they are asked for anew. */
 export const momentsQuery = (id: number, wanted: boolean) =>
@@ -32,5 +32,14 @@ export const traceQuery = (conversation: number, note: number, wanted: boolean) 
     queryKey: ['trace', conversation, note] as const,
     queryFn: () => ask('GET', '/api/conversations/{id}/notes/{note}/trace', { path: { id: conversation, note } }),
     enabled: wanted,
+    staleTime: 0,
+  });
+
+/** The other conversations with the same customer or number. */
+export const elsewhereQuery = (id: number) =>
+  queryOptions({
+    queryKey: ['elsewhere', id] as const,
+    queryFn: () => ask('GET', '/api/conversations/{id}/elsewhere', { path: { id } }),
+    refetchInterval: TIME_RUNS_MS,
     staleTime: 0,
   });

@@ -5,6 +5,7 @@ import { type LineSetup } from '../../shared/api';
 import { countriesQuery, holidaysQuery } from './queries';
 import { Blank } from '../../shared/ui';
 import { DAYS } from '../../shared/week';
+import { DaysFromFile } from './DaysFromFile';
 import { monthAfter, monthWords, weeksOf } from './model/month';
 
 interface Props {
@@ -60,6 +61,7 @@ export function ClosedDays({ line, today, onChange }: Props) {
         )}
         , and on the days marked here.
       </Box>
+      <DaysFromFile days={line.closedDays} onAdd={(closedDays) => onChange({ closedDays })} />
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, maxWidth: 308 }}>
         <Button aria-label="The month before" onClick={() => setMonth(monthAfter(month, -1))}>
           ←

@@ -5,11 +5,13 @@ import { linesQuery, type SetUpChange } from '../../shared/api';
 import { historyQuery } from './queries';
 import { DataTable } from '../../shared/table';
 import { changeColumns } from './changeColumns';
+import { useOrder } from './useOrder';
 
 /** Who changed what, and when; the newest first. */
 export function HistoryPage() {
+  const [order, setOrder] = useOrder();
   const zone = useQuery(linesQuery).data?.[0]?.zone ?? 'UTC';
-  const history = useInfiniteQuery(historyQuery);
+  const history = useInfiniteQuery(historyQuery(order));
   const rows = useMemo(() => history.data?.pages.flat() ?? [], [history.data]);
   const columns = useMemo(
     () => changeColumns<SetUpChange>(zone, (change) => ({ ...change, who: change.who?.name, about: change.subject })),
@@ -24,6 +26,8 @@ export function HistoryPage() {
         rows={rows}
         keyOf={(change) => change.id}
         query={history}
+        order={order}
+        onOrder={setOrder}
         empty="No changes yet. Every change to the set-up appears here, with who made it."
       />
     </Box>

@@ -6,13 +6,15 @@ import { recordQuery } from './queries';
 import { DataTable } from '../../shared/table';
 import { ActButton, useRefusal } from '../../shared/ui';
 import { changeColumns } from './changeColumns';
+import { useOrder } from './useOrder';
 
 /** Who may see or do what, and who changed that. Nobody can change the log. */
 export function RecordPage() {
+  const [order, setOrder] = useOrder();
   const zone = useQuery(linesQuery).data?.[0]?.zone ?? 'UTC';
   const [typed, setTyped] = useState('');
   const words = useDeferredValue(typed.trim());
-  const record = useInfiniteQuery(recordQuery(words));
+  const record = useInfiniteQuery(recordQuery(words, order));
   const refusal = useRefusal('EXPORT');
   const rows = useMemo(() => record.data?.pages.flat() ?? [], [record.data]);
   const columns = useMemo(
@@ -45,6 +47,8 @@ export function RecordPage() {
         rows={rows}
         keyOf={(change) => change.id}
         query={record}
+        order={order}
+        onOrder={setOrder}
         empty={words === '' ? 'No changes yet.' : 'No entries mention this.'}
       />
     </Box>

@@ -4,7 +4,9 @@ import { useMemo } from 'react';
 import { linesQuery, type SignInRecord, staffQuery } from '../../shared/api';
 import { signInRecordQuery } from './queries';
 import { type Column, DataTable } from '../../shared/table';
+import { fullMoment } from '../../shared/format';
 import { Moment } from '../../shared/ui';
+import { useOrder } from './useOrder';
 
 const OUTCOMES: Record<SignInRecord['outcome'], string> = {
   IN: 'signed in',
@@ -19,16 +21,20 @@ function times(one: SignInRecord): string {
 
 /** Who signed in, and attempts that were refused; the newest first. */
 export function SignInsPage() {
+  const [order, setOrder] = useOrder();
   const zone = useQuery(linesQuery).data?.[0]?.zone ?? 'UTC';
   const staff = useQuery(staffQuery).data;
-  const record = useInfiniteQuery(signInRecordQuery);
+  const record = useInfiniteQuery(signInRecordQuery(order));
   const rows = useMemo(() => record.data?.pages.flat() ?? [], [record.data]);
-  const columns = useMemo<Column<SignInRecord>[]>(
-    () => [
+  const columns = useMemo<Column<SignInRecord>[]>(() => {
+    const nameOf = (one: SignInRecord) => staff?.find((each) => each.id === one.staffId)?.name ?? 'unknown name';
+    return [
       {
         name: 'When',
         width: '150px',
         always: true,
+        orders: true,
+        text: (one) => fullMoment(new Date(one.at), zone),
         cell: (one) => (
           <span className="figures">
             <Moment at={one.at} zone={zone} />
@@ -39,12 +45,14 @@ export function SignInsPage() {
         name: 'Who',
         width: '190px',
         always: true,
-        cell: (one) => staff?.find((each) => each.id === one.staffId)?.name ?? 'unknown name',
+        cell: (one) => nameOf(one),
+        text: nameOf,
       },
       {
         name: 'What happened',
         width: 'minmax(220px, 1fr)',
         always: true,
+        text: (one) => OUTCOMES[one.outcome] + times(one),
         cell: (one) => (
           <Box component="span" sx={{ color: one.outcome === 'IN' ? 'text.primary' : 'error.main' }}>
             {OUTCOMES[one.outcome]}
@@ -52,11 +60,15 @@ export function SignInsPage() {
           </Box>
         ),
       },
-      { name: 'Until', width: '150px', cell: (one) => one.endedAt && <Moment at={one.endedAt} zone={zone} /> },
-      { name: 'From', width: '180px', cell: (one) => one.address },
-    ],
-    [zone, staff],
-  );
+      {
+        name: 'Until',
+        width: '150px',
+        cell: (one) => one.endedAt && <Moment at={one.endedAt} zone={zone} />,
+        text: (one) => (one.endedAt ? fullMoment(new Date(one.endedAt), zone) : ''),
+      },
+      { name: 'From', width: '180px', cell: (one) => one.address, text: (one) => one.address },
+    ];
+  }, [zone, staff]);
   return (
     <Box sx={{ p: 2, maxWidth: 1100, display: 'flex', flexDirection: 'column', flex: 1, minHeight: 0 }}>
       <Box component="p" sx={{ mt: 0, color: 'text.secondary' }}>
@@ -69,6 +81,8 @@ export function SignInsPage() {
         rows={rows}
         keyOf={(one) => one.id}
         query={record}
+        order={order}
+        onOrder={setOrder}
         empty="Nobody has signed in yet."
       />
     </Box>

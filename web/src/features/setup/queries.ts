@@ -1,5 +1,6 @@
 import { infiniteQueryOptions, queryOptions } from '@tanstack/react-query';
 import { ask, keys } from '../../shared/api';
+import type { Order } from '../../shared/table';
 
 export const lineSetupQuery = (id: number) =>
   queryOptions({
@@ -20,14 +21,6 @@ export const holidaysQuery = (country: string | undefined, region: string | unde
     enabled: country !== undefined,
     staleTime: Infinity,
   });
-
-export const historyQuery = infiniteQueryOptions({
-  queryKey: [...keys.setup, 'history'] as const,
-  queryFn: ({ pageParam }) => ask('GET', '/api/setup/history', { query: { before: pageParam || undefined } }),
-  initialPageParam: 0,
-  getNextPageParam: (page) => (page.length === 100 ? page[99]?.id : undefined),
-  staleTime: 0,
-});
 
 /** All lines, also those whose conversations one does not see; for leads. */
 export const allLinesQuery = queryOptions({
@@ -67,19 +60,30 @@ export const stuckMailQuery = queryOptions({
 
 const A_PAGE = 100;
 
-export const recordQuery = (words: string) =>
+/** A page of a log tells where the next one begins. */
+const log = {
+  initialPageParam: 0,
+  getNextPageParam: (page: { id: number }[]) => (page.length === A_PAGE ? page[A_PAGE - 1]?.id : undefined),
+  staleTime: 0,
+};
+
+export const historyQuery = (order: Order) =>
   infiniteQueryOptions({
-    queryKey: [...keys.setup, 'record', words] as const,
-    queryFn: ({ pageParam }) => ask('GET', '/api/setup/record', { query: { words, before: pageParam } }),
-    initialPageParam: 0,
-    getNextPageParam: (page) => (page.length === A_PAGE ? page[A_PAGE - 1]?.id : undefined),
-    staleTime: 0,
+    queryKey: [...keys.setup, 'history', order] as const,
+    queryFn: ({ pageParam }) => ask('GET', '/api/setup/history', { query: { order, from: pageParam } }),
+    ...log,
   });
 
-export const signInRecordQuery = infiniteQueryOptions({
-  queryKey: [...keys.setup, 'sign-ins'] as const,
-  queryFn: ({ pageParam }) => ask('GET', '/api/setup/sign-ins', { query: { before: pageParam } }),
-  initialPageParam: 0,
-  getNextPageParam: (page) => (page.length === A_PAGE ? page[A_PAGE - 1]?.id : undefined),
-  staleTime: 0,
-});
+export const recordQuery = (words: string, order: Order) =>
+  infiniteQueryOptions({
+    queryKey: [...keys.setup, 'record', words, order] as const,
+    queryFn: ({ pageParam }) => ask('GET', '/api/setup/record', { query: { words, order, from: pageParam } }),
+    ...log,
+  });
+
+export const signInRecordQuery = (order: Order) =>
+  infiniteQueryOptions({
+    queryKey: [...keys.setup, 'sign-ins', order] as const,
+    queryFn: ({ pageParam }) => ask('GET', '/api/setup/sign-ins', { query: { order, from: pageParam } }),
+    ...log,
+  });

@@ -44,25 +44,35 @@ export function isOffline(): boolean {
   return !navigator.onLine;
 }
 
+/** Why there is no answer at all. */
+export function noAnswer(): ApiProblem {
+  return noConnection(isOffline() ? OFFLINE : SILENT);
+}
+
 function noConnection(detail: string): ApiProblem {
   return new ApiProblem('urn:fabulum:problem:no-connection', 0, detail);
 }
 
-function csrfToken(): string {
+export function csrfToken(): string {
   const found = /(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie);
   return found?.[1] ? decodeURIComponent(found[1]) : '';
 }
 
-async function answer(response: Response): Promise<unknown> {
-  const text = await response.text();
+function answer(text: string): unknown {
   return text === '' ? undefined : (JSON.parse(text) as unknown);
 }
 
-async function problem(response: Response): Promise<ApiProblem> {
-  const document = (await answer(response).catch(() => undefined)) as ProblemDocument | undefined;
+/** The problem that an answer tells of. */
+export function problemOf(status: number, text: string): ApiProblem {
+  let document: ProblemDocument | undefined;
+  try {
+    document = answer(text) as ProblemDocument | undefined;
+  } catch {
+    // Something between here and the server has answered.
+  }
   return new ApiProblem(
-    document?.type ?? `urn:fabulum:problem:status-${response.status}`,
-    response.status,
+    document?.type ?? `urn:fabulum:problem:status-${status}`,
+    status,
     document?.detail ?? 'The server gave an answer that could not be read. What you were writing is kept.',
     document?.fields,
   );
@@ -86,8 +96,11 @@ export async function request(method: Method, path: string, body?: unknown, keep
     body: body === undefined ? undefined : JSON.stringify(body),
     signal: AbortSignal.timeout(PATIENCE_MS),
   })
-    .then(async (response) => (response.ok ? await answer(response) : await problem(response)))
-    .catch(() => noConnection(isOffline() ? OFFLINE : SILENT));
+    .then(async (response) => {
+      const text = await response.text();
+      return response.ok ? answer(text) : problemOf(response.status, text);
+    })
+    .catch(noAnswer);
   if (!(answered instanceof ApiProblem)) return answered;
   if (answered.type === 'urn:fabulum:problem:not-signed-in') signedOut();
   throw answered;

@@ -69,6 +69,7 @@ export type Invited = Schemas['InvitedResponse'];
 export type PersonSetup = Schemas['PersonRequest'];
 export type Permission = Person['permissions'][number];
 export type AccessChange = Schemas['AccessChange'];
+export type ReadDays = Schemas['ClosedDays'];
 export type Trouble = Schemas['Trouble'];
 export type KeptText = Schemas['KeptText'];
 export type StuckMail = Schemas['StuckMail'];

@@ -1,27 +1,10 @@
-import {
-  Box,
-  Button,
-  Checkbox,
-  ListItemText,
-  Menu,
-  MenuItem,
-  TableBody,
-  TableCell,
-  TableHead,
-  TableRow,
-} from '@mui/material';
+import { Box, Checkbox, TableBody, TableCell, TableRow } from '@mui/material';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { type KeyboardEvent, type ReactNode, useEffect, useRef, useState } from 'react';
+import { type ClipboardEvent, useEffect, useRef } from 'react';
 import { ProblemNote } from '../ui';
-
-export interface Column<R> {
-  name: string;
-  /** The width it asks for, as of a grid's column. */
-  width: string;
-  cell: (row: R) => ReactNode;
-  /** The table is of no use without it, so it is always shown. */
-  always?: boolean;
-}
+import { type Column, pasteable, useColumns } from './columns';
+import { CELL, ChosenBar, Head, type Order } from './Head';
+import { useWalk } from './useWalk';
 
 /** Rows that are read page by page; an infinite query fits. */
 interface Paged {
@@ -41,6 +24,8 @@ interface Props<R> {
   rows: R[];
   keyOf: (row: R) => number;
   query: Paged;
+  order: Order;
+  onOrder: (order: Order) => void;
   /** What an empty table says. */
   empty: string;
 }
@@ -48,20 +33,10 @@ interface Props<R> {
 const ROW_HEIGHT = 34;
 const AHEAD = 30;
 
-function hiddenAtFirst(name: string): string[] {
-  const kept = localStorage.getItem(`fabulum.columns.${name}`);
-  return kept ? kept.split('\n') : [];
-}
-
-/**
- * A table of any length: only the rows that can be seen are drawn, and more are read as one comes near the end. Arrows, Page and Home
- * and End walk it.
- */
-export function DataTable<R>({ label, name, columns, rows, keyOf, query, empty }: Props<R>) {
+/** A table of any length: only the rows that can be seen are drawn, and more are read as one comes near the end. */
+export function DataTable<R>({ label, name, columns, rows, keyOf, query, order, onOrder, empty }: Props<R>) {
   const scroller = useRef<HTMLDivElement>(null);
-  const [hidden, setHidden] = useState(() => hiddenAtFirst(name));
-  const [menu, setMenu] = useState<HTMLElement | null>(null);
-  const [at, setAt] = useState(0);
+  const choice = useColumns(name, columns);
   // eslint-disable-next-line react-hooks/incompatible-library -- no compiler memoises this component
   const virtual = useVirtualizer({
     count: rows.length,
@@ -72,31 +47,32 @@ export function DataTable<R>({ label, name, columns, rows, keyOf, query, empty }
     // Until the room is known, as many as a screen has.
     initialRect: { width: 900, height: 600 },
   });
+  const walk = useWalk({
+    count: rows.length,
+    keyAt: (i) => (rows[i] ? keyOf(rows[i]) : -1),
+    pageSize: () => Math.max(1, Math.floor((scroller.current?.clientHeight ?? 0) / ROW_HEIGHT) - 2),
+    onWalked: (i) => virtual.scrollToIndex(i),
+  });
   const items = virtual.getVirtualItems();
   const last = items[items.length - 1]?.index ?? 0;
   const { hasNextPage, isFetchingNextPage, error, fetchNextPage } = query;
   useEffect(() => {
     if (hasNextPage && !isFetchingNextPage && !error && last > rows.length - AHEAD) fetchNextPage();
   }, [hasNextPage, isFetchingNextPage, error, fetchNextPage, last, rows.length]);
-  const shown = columns.filter((column) => column.always || !hidden.includes(column.name));
-  const grid = { display: 'grid', gridTemplateColumns: shown.map((column) => column.width).join(' '), columnGap: 2 };
-  const toggle = (column: string) => {
-    const next = hidden.includes(column) ? hidden.filter((one) => one !== column) : [...hidden, column];
-    localStorage.setItem(`fabulum.columns.${name}`, next.join('\n'));
-    setHidden(next);
-  };
-  const walk = (event: KeyboardEvent) => {
-    const page = Math.max(1, Math.floor((scroller.current?.clientHeight ?? 0) / ROW_HEIGHT) - 2);
-    const step = { ArrowDown: 1, ArrowUp: -1, PageDown: page, PageUp: -page, Home: -rows.length, End: rows.length }[
-      event.key
-    ];
-    if (step === undefined) return;
+  const chosen = rows.filter((row) => walk.chosen.has(keyOf(row)));
+  const copied = () => pasteable(choice.shown, chosen);
+  const copy = (event: ClipboardEvent) => {
+    if (chosen.length === 0 || window.getSelection()?.toString()) return;
+    event.clipboardData.setData('text/plain', copied());
     event.preventDefault();
-    const next = Math.max(0, Math.min(rows.length - 1, at + step));
-    setAt(next);
-    virtual.scrollToIndex(next);
   };
-  const cell = { border: 0, p: 0, py: 0.75, overflowWrap: 'anywhere' } as const;
+  const grid = {
+    display: 'grid',
+    gridTemplateColumns: ['24px', ...choice.shown.map((column) => column.width)].join(' '),
+    columnGap: 2,
+  };
+  // A browser gives it to pages that came by a secure way only; there the keys do it alone.
+  const clipboard = 'clipboard' in navigator ? navigator.clipboard : undefined;
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', minHeight: 0, flex: 1 }}>
       {error !== null && error !== undefined && (
@@ -109,7 +85,8 @@ export function DataTable<R>({ label, name, columns, rows, keyOf, query, empty }
         aria-rowcount={hasNextPage ? -1 : rows.length + 1}
         // A region that scrolls and is walked by the arrows must take the focus.
         tabIndex={0}
-        onKeyDown={walk}
+        onKeyDown={walk.pressed}
+        onCopy={copy}
         sx={{
           flex: 1,
           minHeight: 240,
@@ -119,41 +96,7 @@ export function DataTable<R>({ label, name, columns, rows, keyOf, query, empty }
           bgcolor: 'background.paper',
         }}
       >
-        <TableHead
-          component="div"
-          role="rowgroup"
-          sx={{
-            display: 'block',
-            position: 'sticky',
-            top: 0,
-            zIndex: 1,
-            bgcolor: 'background.paper',
-            borderBottom: 1,
-            borderColor: 'divider',
-          }}
-        >
-          <TableRow component="div" role="row" sx={{ ...grid, px: 1.5, alignItems: 'center' }}>
-            {shown.map((column, i) => (
-              <TableCell
-                key={column.name}
-                component="div"
-                role="columnheader"
-                sx={{ ...cell, color: 'text.secondary' }}
-              >
-                {column.name}
-                {i === shown.length - 1 && (
-                  <Button
-                    sx={{ p: 0, ml: 2, fontSize: 'inherit' }}
-                    aria-haspopup="menu"
-                    onClick={(event) => setMenu(event.currentTarget)}
-                  >
-                    Columns…
-                  </Button>
-                )}
-              </TableCell>
-            ))}
-          </TableRow>
-        </TableHead>
+        <Head columns={columns} choice={choice} grid={grid} order={order} onOrder={onOrder} />
         {rows.length === 0 && !query.isPending && !error && <Box sx={{ p: 3, color: 'text.secondary' }}>{empty}</Box>}
         <TableBody
           component="div"
@@ -163,62 +106,57 @@ export function DataTable<R>({ label, name, columns, rows, keyOf, query, empty }
         >
           {items.map((item) => {
             const row = rows[item.index];
+            if (!row) return null;
+            const isChosen = walk.chosen.has(keyOf(row));
             return (
-              row && (
-                <TableRow
-                  key={item.key}
-                  component="div"
-                  role="row"
-                  ref={virtual.measureElement}
-                  data-index={item.index}
-                  aria-rowindex={item.index + 2}
-                  aria-current={item.index === at ? true : undefined}
-                  sx={{
-                    ...grid,
-                    px: 1.5,
-                    position: 'absolute',
-                    top: 0,
-                    left: 0,
-                    right: 0,
-                    borderBottom: 1,
-                    borderColor: 'divider',
-                    '[role=table]:focus-visible &[aria-current]': { bgcolor: 'action.selected' },
-                  }}
-                  style={{ transform: `translateY(${item.start}px)` }}
-                >
-                  {shown.map((column) => (
-                    <TableCell key={column.name} component="div" role="cell" sx={cell}>
-                      {column.cell(row)}
-                    </TableCell>
-                  ))}
-                </TableRow>
-              )
+              <TableRow
+                key={item.key}
+                component="div"
+                role="row"
+                ref={virtual.measureElement}
+                data-index={item.index}
+                aria-rowindex={item.index + 2}
+                aria-current={item.index === walk.at ? true : undefined}
+                sx={{
+                  ...grid,
+                  px: 1.5,
+                  position: 'absolute',
+                  top: 0,
+                  left: 0,
+                  right: 0,
+                  borderBottom: 1,
+                  borderColor: 'divider',
+                  bgcolor: isChosen ? 'inks.pineWash' : 'transparent',
+                  '[role=table]:focus-visible &[aria-current]': { boxShadow: 'inset 3px 0 0', color: 'primary.main' },
+                }}
+                style={{ transform: `translateY(${item.start}px)` }}
+              >
+                <TableCell component="div" role="cell" sx={CELL}>
+                  <Checkbox
+                    size="small"
+                    checked={isChosen}
+                    onChange={() => walk.toggle(item.index)}
+                    slotProps={{ input: { 'aria-label': `Select entry ${item.index + 1}`, tabIndex: -1 } }}
+                    sx={{ p: 0 }}
+                  />
+                </TableCell>
+                {choice.shown.map((column) => (
+                  <TableCell key={column.name} component="div" role="cell" sx={CELL}>
+                    {column.cell(row)}
+                  </TableCell>
+                ))}
+              </TableRow>
             );
           })}
         </TableBody>
       </Box>
-      <Menu anchorEl={menu} open={menu !== null} onClose={() => setMenu(null)}>
-        {columns
-          .filter((column) => !column.always)
-          .map((column) => (
-            <MenuItem
-              key={column.name}
-              dense
-              role="menuitemcheckbox"
-              aria-checked={!hidden.includes(column.name)}
-              onClick={() => toggle(column.name)}
-            >
-              <Checkbox
-                size="small"
-                checked={!hidden.includes(column.name)}
-                tabIndex={-1}
-                sx={{ p: 0, mr: 1 }}
-                aria-hidden
-              />
-              <ListItemText>{column.name}</ListItemText>
-            </MenuItem>
-          ))}
-      </Menu>
+      {chosen.length > 0 && (
+        <ChosenBar
+          count={chosen.length}
+          onCopy={clipboard && (() => void clipboard.writeText(copied()))}
+          onClear={walk.clear}
+        />
+      )}
     </Box>
   );
 }

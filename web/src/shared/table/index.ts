@@ -1,1 +1,3 @@
-export { type Column, DataTable } from './DataTable';
+export { DataTable } from './DataTable';
+export type { Column } from './columns';
+export type { Order } from './Head';

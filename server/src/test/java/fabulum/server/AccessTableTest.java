@@ -131,6 +131,7 @@ class AccessTableTest {
     row("GET", one + "/script", Door.SEES);
     row("GET", one + "/hand-to", Door.SEES);
     row("GET", one + "/moments", Door.SEES);
+    row("GET", one + "/elsewhere", Door.SEES);
     row("GET", one + "/moments/read", Door.SEES);
     row("GET", one + "/notes/{note}/trace", Door.SEES);
     row("PUT", one + "/watch", Door.SEES, Map.of("writing", false));
@@ -307,10 +308,13 @@ class AccessTableTest {
     return TwoTeams.line("Dock office", Fabulum.DOCK);
   }
 
-  /** These answer without end, or end what the test needs; other tests look at them. */
+  /**
+   * These answer without end, take a file, or end what the test needs; other tests look at them.
+   */
   private static final Set<String> ELSEWHERE =
       Set.of(
           "GET /api/live",
+          "POST /api/setup/closed-days/read",
           "DELETE /api/session",
           "GET /api/openapi-made",
           "GET /api/openapi-made.yaml");

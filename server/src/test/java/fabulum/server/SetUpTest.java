@@ -348,4 +348,35 @@ class SetUpTest {
     fabulum.signedIn("priya").call("DELETE", "/api/sentences/" + id, null).require(404);
     maren.call("DELETE", "/api/sentences/" + id, null).require(204);
   }
+
+  @Test
+  void closedDaysOfAFileAreReadAndNothingIsSaved() {
+    String before = maren.get("/api/setup/lines/1").require(200).body();
+    String read = "/api/setup/closed-days/read";
+    JsonNode days = maren.upload(read, "days.csv", "2026-07-03,Picnic\n7/4/2026,x").json();
+    assertThat(days.path("days").get(0).path("day").asString()).isEqualTo("2026-07-03");
+    assertThat(days.path("leftOut").get(0).path("entry").asString()).isEqualTo("line 2");
+    JsonNode refused = maren.upload(read, "hello.txt", "hello").require(422).json();
+    assertThat(refused.path("fields").get(0).path("why").asString()).contains("No days were found");
+    assertThat(maren.upload(read, "huge.csv", "x".repeat(2_000_000)).require(422).body())
+        .contains("larger than 1 MB");
+    fabulum.signedIn("priya").upload(read, "days.csv", "2026-07-03").require(403);
+    assertThat(maren.get("/api/setup/lines/1").body()).isEqualTo(before);
+  }
+
+  @Test
+  void theChangeLogIsReadFromEitherEnd() {
+    add(line("First of the log", "(920) 555-0121"));
+    add(line("Second of the log", "(920) 555-0122"));
+    JsonNode newest = maren.get("/api/setup/history").require(200).json();
+    JsonNode oldest = maren.get("/api/setup/history?order=OLDEST").require(200).json();
+    assertThat(newest.get(0).path("subject").asString()).isEqualTo("line Second of the log");
+    assertThat(newest.get(1).path("subject").asString()).isEqualTo("line First of the log");
+    assertThat(oldest.get(0)).isEqualTo(newest.get(newest.size() - 1));
+    long first = oldest.get(0).path("id").asLong();
+    assertThat(maren.get("/api/setup/history?order=OLDEST&from=" + first).json().get(0))
+        .isEqualTo(oldest.get(1));
+    long last = newest.get(0).path("id").asLong();
+    assertThat(maren.get("/api/setup/history?from=" + last).json().get(0)).isEqualTo(newest.get(1));
+  }
 }

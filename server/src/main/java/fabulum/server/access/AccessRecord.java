@@ -2,6 +2,7 @@ package fabulum.server.access;
 
 import fabulum.server.access.store.AccessRecordMapper;
 import fabulum.server.platform.LikePattern;
+import fabulum.server.platform.LogPage;
 import java.time.Clock;
 import java.util.List;
 import java.util.Map;
@@ -54,11 +55,11 @@ public class AccessRecord {
   }
 
   /**
-   * The changes, the newest first, from before an id.
+   * A page of the changes.
    *
    * @param words that must be in what is said; blank for all
    */
-  public List<AccessChange> list(long before, String words, int limit) {
-    return changes.list(before, words.isBlank() ? null : LikePattern.containing(words), limit);
+  public List<AccessChange> list(String words, LogPage page) {
+    return changes.list(words.isBlank() ? null : LikePattern.containing(words), page);
   }
 }

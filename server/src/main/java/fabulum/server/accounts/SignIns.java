@@ -5,6 +5,7 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import fabulum.server.access.StaffId;
 import fabulum.server.accounts.SignInView.Outcome;
 import fabulum.server.accounts.store.SignInMapper;
+import fabulum.server.platform.LogPage;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -171,9 +172,9 @@ public class SignIns {
     return others.size();
   }
 
-  /** All attempts, the newest first, from before an id. */
-  public List<SignInView> record(long before, int limit) {
+  /** A page of all attempts. */
+  public List<SignInView> record(LogPage page) {
     writeCounts();
-    return signIns.list(before, limit);
+    return signIns.list(page);
   }
 }

@@ -57,6 +57,11 @@ public class Customers {
     return new CustomerId(id);
   }
 
+  /** The numbers a customer holds. */
+  public List<NumberId> numbersOf(CustomerId id) {
+    return customers.listNumbers(id.value()).stream().map(NumberId::new).toList();
+  }
+
   /** Names of everybody who holds a number. */
   public List<String> holderNames(NumberId number) {
     return customers.listHolderNames(number.value());

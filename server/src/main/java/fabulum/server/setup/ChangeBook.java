@@ -5,6 +5,7 @@ import fabulum.server.access.Permits;
 import fabulum.server.access.StaffId;
 import fabulum.server.people.People;
 import fabulum.server.people.StaffView;
+import fabulum.server.platform.LogPage;
 import fabulum.server.setup.store.ChangeMapper;
 import fabulum.server.setup.store.ChangeRow;
 import java.time.Clock;
@@ -54,14 +55,14 @@ public class ChangeBook {
   }
 
   /**
-   * What was changed, the newest first, from before an id.
+   * A page of what was changed.
    *
    * @param asking somebody who leads
    */
-  public List<ChangeView> list(long before, int limit, StaffId asking) {
+  public List<ChangeView> list(LogPage page, StaffId asking) {
     permits.require(asking, Act.LEAD);
     Map<Long, StaffView> staff = people.byId();
-    return changes.list(before, limit).stream()
+    return changes.list(page).stream()
         .map(row ->
             new ChangeView(
                 row.id(),

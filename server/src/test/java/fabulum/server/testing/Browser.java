@@ -90,6 +90,24 @@ public final class Browser {
             ? BodyPublishers.noBody()
             : BodyPublishers.ofString(JSON.writeValueAsString(body)));
     request.header("Content-Type", "application/json");
+    return ask(method, path, request);
+  }
+
+  /** Sends a file, as a form does (RFC 7578). */
+  public Answer upload(String path, String name, String words) {
+    String body =
+        "--edge\r\nContent-Disposition: form-data; name=\"file\"; filename=\""
+            + name
+            + "\"\r\nContent-Type: application/octet-stream\r\n\r\n"
+            + words
+            + "\r\n--edge--\r\n";
+    HttpRequest.Builder request = HttpRequest.newBuilder(address(path));
+    request.POST(BodyPublishers.ofString(body));
+    request.header("Content-Type", "multipart/form-data; boundary=edge");
+    return ask("POST", path, request);
+  }
+
+  private Answer ask(String method, String path, HttpRequest.Builder request) {
     if (withToken) {
       addToken(request);
     }

@@ -1,6 +1,7 @@
 package fabulum.server.access.store;
 
 import fabulum.server.access.AccessChange;
+import fabulum.server.platform.LogPage;
 import java.time.Instant;
 import java.util.List;
 import org.apache.ibatis.annotations.Mapper;
@@ -19,9 +20,9 @@ public interface AccessRecordMapper {
       @Nullable String after);
 
   /**
-   * The newest first, from before an id.
+   * A page of it.
    *
    * @param pattern in lower case, for anything that is said in it; null for all
    */
-  List<AccessChange> list(long before, @Nullable String pattern, int limit);
+  List<AccessChange> list(@Nullable String pattern, LogPage page);
 }

@@ -1,9 +1,11 @@
 package fabulum.server.accounts.store;
 
 import fabulum.server.accounts.SignInView;
+import fabulum.server.platform.LogPage;
 import java.time.Instant;
 import java.util.List;
 import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
 import org.jspecify.annotations.Nullable;
 
 /** The record of sign-ins in the database. */
@@ -41,5 +43,5 @@ public interface SignInMapper {
   List<SignInView> listOpen(long staffId);
 
   /** The newest first, from before an id. */
-  List<SignInView> list(long before, int limit);
+  List<SignInView> list(@Param("page") LogPage page);
 }

@@ -35,5 +35,8 @@ public interface CustomerMapper {
 
   Optional<Appointment> findNextAppointment(long customerId, Instant after);
 
+  /** The numbers somebody holds, by their ids. */
+  List<Long> listNumbers(long customerId);
+
   List<Job> listJobs(long customerId);
 }

@@ -34,6 +34,9 @@ public interface InboxMapper {
   /** How many of those in sight are late, by owner; 0 for nobody. */
   List<LateRow> countLateByOwner(Instant now, SightColumns sight);
 
+  /** The conversations that numbers take part in, the newest first. */
+  List<Long> listOfNumbers(List<Long> ids, int limit);
+
   /** Up to when somebody has read these conversations; those they never opened are left out. */
   List<Seen> listSeen(long staffId, List<Long> ids);
 }

@@ -7,6 +7,7 @@ import fabulum.server.conversations.ConversationId;
 import fabulum.server.inbox.ConversationView;
 import fabulum.server.inbox.DossierView;
 import fabulum.server.inbox.Dossiers;
+import fabulum.server.inbox.Elsewhere;
 import fabulum.server.inbox.Inbox;
 import fabulum.server.inbox.InboxCounts;
 import fabulum.server.inbox.InboxPage;
@@ -33,8 +34,10 @@ class InboxController {
   private final Inbox inbox;
   private final Scripts scripts;
   private final Dossiers dossiers;
+  private final Elsewhere elsewhere;
 
-  InboxController(Inbox inbox, Scripts scripts, Dossiers dossiers) {
+  InboxController(Inbox inbox, Scripts scripts, Dossiers dossiers, Elsewhere elsewhere) {
+    this.elsewhere = elsewhere;
     this.inbox = inbox;
     this.scripts = scripts;
     this.dossiers = dossiers;
@@ -100,6 +103,15 @@ class InboxController {
   @GetMapping("/{id}")
   DossierView dossier(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {
     return dossiers.of(new ConversationId(id), me.id());
+  }
+
+  /**
+   * The other conversations with the same customer or number, on all lines one sees; the one with
+   * the newest text first, at most 100.
+   */
+  @GetMapping("/{id}/elsewhere")
+  List<ConversationView> elsewhere(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {
+    return elsewhere.of(new ConversationId(id), me.id());
   }
 
   /** One stretch of the script, the newest unless said otherwise. */

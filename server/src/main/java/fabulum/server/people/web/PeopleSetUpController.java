@@ -3,13 +3,9 @@ package fabulum.server.people.web;
 import fabulum.core.access.Act;
 import fabulum.core.access.Permission;
 import fabulum.core.access.Role;
-import fabulum.server.access.AccessChange;
-import fabulum.server.access.AccessRecord;
 import fabulum.server.access.Permits;
 import fabulum.server.access.StaffId;
 import fabulum.server.access.TeamId;
-import fabulum.server.accounts.SignInView;
-import fabulum.server.accounts.SignIns;
 import fabulum.server.accounts.SignedIn;
 import fabulum.server.people.Attendances;
 import fabulum.server.people.Everybody;
@@ -19,16 +15,13 @@ import fabulum.server.people.PersonSetup;
 import fabulum.server.people.PersonView;
 import fabulum.server.platform.PageSettings;
 import fabulum.server.platform.Problem.Kind;
-import fabulum.server.platform.web.CsvAnswer;
 import fabulum.server.platform.web.Problems;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -36,7 +29,6 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
-import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
@@ -45,16 +37,11 @@ import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 @RestController
 @RequestMapping("/api/setup")
 class PeopleSetUpController {
-  private static final int A_PAGE = 100;
-  private static final int A_FILE = 5_000;
-
   private final PeopleSetUp setUp;
   private final Everybody everybody;
   private final Invitations invitations;
   private final Attendances attendances;
   private final Permits permits;
-  private final AccessRecord record;
-  private final SignIns signIns;
   private final PageSettings page;
 
   PeopleSetUpController(
@@ -63,16 +50,12 @@ class PeopleSetUpController {
       Invitations invitations,
       Attendances attendances,
       Permits permits,
-      AccessRecord record,
-      SignIns signIns,
       PageSettings page) {
     this.setUp = setUp;
     this.everybody = everybody;
     this.invitations = invitations;
     this.attendances = attendances;
     this.permits = permits;
-    this.record = record;
-    this.signIns = signIns;
     this.page = page;
   }
 
@@ -195,48 +178,5 @@ class PeopleSetUpController {
       @PathVariable long id,
       @Valid @RequestBody TeamRequest wanted) {
     setUp.renameTeam(new TeamId(id), wanted.name(), me.id());
-  }
-
-  /** The access log: who was given or lost which right, and by whom; for leads. */
-  @GetMapping("/record")
-  List<AccessChange> record(
-      @AuthenticationPrincipal SignedIn me,
-      @RequestParam(defaultValue = "0") long before,
-      @RequestParam(defaultValue = "") String words) {
-    permits.require(me.id(), Act.LEAD);
-    return record.list(before, words, A_PAGE);
-  }
-
-  /** The record as a file, RFC 4180; whoever takes it must also be allowed to export. */
-  @GetMapping(path = "/record.csv", produces = CsvAnswer.TYPE)
-  ResponseEntity<String> recordFile(
-      @AuthenticationPrincipal SignedIn me, @RequestParam(defaultValue = "") String words) {
-    permits.require(me.id(), Act.LEAD);
-    permits.require(me.id(), Act.EXPORT);
-    List<List<String>> rows = new ArrayList<>();
-    rows.add(List.of("at", "by", "about", "what", "before", "after"));
-    for (AccessChange change : record.list(0, words, A_FILE)) {
-      rows.add(
-          List.of(
-              change.at().toString(),
-              orEmpty(change.by()),
-              change.about(),
-              change.what(),
-              orEmpty(change.before()),
-              orEmpty(change.after())));
-    }
-    return CsvAnswer.of("record.csv", rows);
-  }
-
-  private static String orEmpty(@Nullable String words) {
-    return words == null ? "" : words;
-  }
-
-  /** All attempts to sign in, the newest first. */
-  @GetMapping("/sign-ins")
-  List<SignInView> signIns(
-      @AuthenticationPrincipal SignedIn me, @RequestParam(defaultValue = "0") long before) {
-    permits.require(me.id(), Act.LEAD);
-    return signIns.record(before, A_PAGE);
   }
 }

@@ -19,6 +19,7 @@ import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.async.AsyncRequestNotUsableException;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
+import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import org.springframework.web.multipart.MultipartException;
 import org.springframework.web.servlet.resource.NoResourceFoundException;
 
@@ -53,6 +54,12 @@ class ProblemAdvice {
     return ProblemDocument.of(
             Kind.UNREADABLE, "The request is not what this address expects. Nothing was changed.")
         .answer();
+  }
+
+  @ExceptionHandler
+  ResponseEntity<ProblemDocument> tooLarge(MaxUploadSizeExceededException large) {
+    String why = "This file is larger than 1 MB. Nothing was changed.";
+    return ProblemDocument.of(Problem.fields(List.of(new FieldProblem("file", why)))).answer();
   }
 
   @ExceptionHandler

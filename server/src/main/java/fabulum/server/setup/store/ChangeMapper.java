@@ -1,7 +1,9 @@
 package fabulum.server.setup.store;
 
+import fabulum.server.platform.LogPage;
 import java.util.List;
 import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
 
 /** Changes to the set-up in the database. */
 @Mapper
@@ -9,6 +11,5 @@ public interface ChangeMapper {
 
   void insert(ChangeRow change);
 
-  /** The newest first, from before an id. */
-  List<ChangeRow> list(long before, int limit);
+  List<ChangeRow> list(@Param("page") LogPage page);
 }

@@ -15,15 +15,19 @@ import fabulum.server.lines.Lines;
 import fabulum.server.platform.Problem.Kind;
 import fabulum.server.platform.web.Problems;
 import fabulum.server.platform.web.SpanMessage;
+import fabulum.server.setup.ClosedDays;
 import fabulum.server.setup.LineSetUp;
 import fabulum.server.setup.Outcome;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
+import java.io.IOException;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.MediaType;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -32,7 +36,9 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RequestPart;
 import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.multipart.MultipartFile;
 
 /** Lines as they are set up. */
 @RestController
@@ -169,6 +175,18 @@ class LineSetUpController {
       @PathVariable long id,
       @Valid @RequestBody LineMessage line) {
     return setUp.changeLine(new LineId(id), line.setup(), line.version(), me.id());
+  }
+
+  /**
+   * Reads closed days from a calendar (iCalendar) or a CSV file, without saving anything; for
+   * leads.
+   */
+  @PostMapping(path = "/closed-days/read", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
+  ClosedDays readClosedDays(@AuthenticationPrincipal SignedIn me, @RequestPart MultipartFile file)
+      throws IOException {
+    permits.require(me.id(), Act.LEAD);
+    LocalDate today = LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC);
+    return ClosedDays.of(file.getBytes(), today);
   }
 
   /** When texts would be due under hours and a promise that are not saved yet; for leads. */

@@ -4,6 +4,7 @@ import fabulum.server.access.TeamId;
 import fabulum.server.accounts.SignedIn;
 import fabulum.server.lines.Lines;
 import fabulum.server.lines.SiteView;
+import fabulum.server.platform.LogPage;
 import fabulum.server.platform.Problem.Kind;
 import fabulum.server.platform.web.Problems;
 import fabulum.server.setup.ChangeBook;
@@ -119,11 +120,16 @@ class TopicSetUpController {
     return setUp.mergeTopic(new TopicId(id), new TopicId(merge.into()), me.id());
   }
 
-  /** The change log of the set-up, the newest first, 100 at a time; for leads. */
+  /**
+   * A page of the change log of the set-up, 100 entries at most; for leads.
+   *
+   * @param from the id of the last entry of the page before; 0 for the first page
+   */
   @GetMapping("/history")
   List<ChangeView> history(
       @AuthenticationPrincipal SignedIn me,
-      @RequestParam(defaultValue = "9223372036854775807") long before) {
-    return changes.list(before, LONGEST_HISTORY, me.id());
+      @RequestParam(defaultValue = "0") long from,
+      @RequestParam(defaultValue = "NEWEST") LogPage.Order order) {
+    return changes.list(new LogPage(from, order, LONGEST_HISTORY), me.id());
   }
 }

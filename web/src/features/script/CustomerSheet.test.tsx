@@ -1,0 +1,67 @@
+// @vitest-environment jsdom
+import { fireEvent, screen } from '@testing-library/react';
+import { useState } from 'react';
+import { expect, it } from 'vitest';
+import type { Dossier } from '../../shared/api';
+import { Beside } from '../../shared/sheet';
+import { conversation, dock, yard } from '../../testing/data';
+import { type Answers, show } from '../../testing/show';
+import { CustomerSheet } from './CustomerSheet';
+
+const DOSSIER: Dossier = {
+  conversation: conversation(7, { number: '(312) 555-0107' }),
+  customer: {
+    id: 3,
+    name: 'Vera Lund',
+    email: 'vera@lund.example',
+    details: [{ name: 'Boat', detail: 'Kittiwake II' }],
+    otherNumbers: ['(312) 555-0108'],
+    openJobs: [{ what: 'bilge pump', standing: 'waiting for parts' }],
+  },
+  drafts: [],
+  holders: ['Vera Lund'],
+  left: [],
+  lost: [],
+  newest: 40,
+  watchers: [],
+};
+const ELSEWHERE = 'GET /api/conversations/7/elsewhere';
+
+function Desk({ dossier }: { dossier: Dossier }) {
+  const [open, setOpen] = useState(false);
+  const sheet = open && <CustomerSheet dossier={dossier} zone={dock.zone} asked onClose={() => setOpen(false)} />;
+  return (
+    <Beside sheet={sheet}>
+      <button onClick={() => setOpen(true)}>the script</button>
+    </Beside>
+  );
+}
+
+function lay(answers: Answers, dossier = DOSSIER) {
+  show(<Desk dossier={dossier} />, { 'GET /api/lines': [dock, yard], ...answers });
+  const script = screen.getByRole('button', { name: 'the script' });
+  script.focus();
+  fireEvent.click(script);
+  return script;
+}
+
+it('says who it is and what else is said with them, takes the keys, and gives them back', async () => {
+  const other = conversation(8, { lineId: yard.id, group: 'DONE', lastWords: 'Is she out of the slings yet?' });
+  const script = lay({ [ELSEWHERE]: [other] });
+  expect(document.activeElement?.textContent).toBe('Vera Lund');
+  for (const said of ['(312) 555-0108', 'vera@lund.example', 'Kittiwake II', 'bilge pump, waiting for parts'])
+    expect(screen.getByText(said)).toBeTruthy();
+  const link = await screen.findByRole('link', { name: /Is she out of the slings yet/ });
+  expect(link.getAttribute('href')).toBe('/inbox/8');
+  expect(link.textContent).toContain('Yard and lift, done');
+  fireEvent.keyDown(screen.getByRole('complementary'), { key: 'Escape' });
+  expect(screen.queryByRole('complementary')).toBeNull();
+  expect(document.activeElement).toBe(script);
+});
+
+it('says of a number nobody is known to hold what else it wrote', async () => {
+  lay({ [ELSEWHERE]: [] }, { ...DOSSIER, customer: undefined, holders: ['Vera Lund', 'Otto Lund'] });
+  expect(screen.getByRole('complementary', { name: '(312) 555-0107' })).toBeTruthy();
+  expect(screen.getByText('Vera Lund, Otto Lund')).toBeTruthy();
+  expect(await screen.findByText(/What this number writes to other lines/)).toBeTruthy();
+});

@@ -1,0 +1,68 @@
+import type { Answer } from './ask';
+import { type ApiProblem, csrfToken, noAnswer, problemOf } from './client';
+import type { paths } from './schema';
+
+interface TakesFiles {
+  post: { requestBody?: { content: { 'multipart/form-data': object } } };
+}
+
+/** The addresses that take a file. */
+export type FileAddress = { [A in keyof paths]: paths[A] extends TakesFiles ? A : never }[keyof paths];
+
+interface Sending {
+  /** Told how much has gone, from 0 to 1. */
+  onGone: (share: number) => void;
+  /** Stops it. */
+  signal: AbortSignal;
+}
+
+/** A connection over which nothing moves for so long is given up. */
+const SILENCE_MS = 30_000;
+
+/**
+ * Sends a file; a fetch cannot say how much of it has gone. Stopped, it never ends.
+ *
+ * @throws {ApiProblem} for everything but success
+ */
+export function upload<A extends FileAddress>(
+  address: A,
+  file: File,
+  { onGone, signal }: Sending,
+): Promise<Answer<paths[A]['post']>> {
+  return new Promise((taken, failed: (problem: ApiProblem) => void) => {
+    const request = new XMLHttpRequest();
+    let silence: ReturnType<typeof setTimeout> | undefined;
+    const heard = () => {
+      clearTimeout(silence);
+      silence = setTimeout(() => {
+        request.abort();
+        failed(noAnswer());
+      }, SILENCE_MS);
+    };
+    request.open('POST', address);
+    request.setRequestHeader('Accept', 'application/json');
+    request.setRequestHeader('X-XSRF-TOKEN', csrfToken());
+    request.upload.onprogress = ({ loaded, total }) => {
+      heard();
+      onGone(total > 0 ? loaded / total : 0);
+    };
+    request.onload = () => {
+      clearTimeout(silence);
+      const { status, responseText } = request;
+      if (status >= 200 && status < 300) taken(JSON.parse(responseText) as Answer<paths[A]['post']>);
+      else failed(problemOf(status, responseText));
+    };
+    request.onerror = () => {
+      clearTimeout(silence);
+      failed(noAnswer());
+    };
+    signal.addEventListener('abort', () => {
+      clearTimeout(silence);
+      request.abort();
+    });
+    const form = new FormData();
+    form.append('file', file);
+    heard();
+    request.send(form);
+  });
+}

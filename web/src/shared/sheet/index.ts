@@ -1,0 +1,1 @@
+export { Beside, SideSheet } from './SideSheet';

@@ -1,0 +1,2 @@
+export { UploadArea } from './UploadArea';
+export { useUploads } from './useUploads';
