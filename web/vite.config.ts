@@ -2,6 +2,20 @@
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
 
+const LIBRARIES = [
+  '@mui/material',
+  '@mui/material/styles',
+  '@tanstack/react-query',
+  '@tanstack/react-virtual',
+  '@testing-library/react',
+  'react',
+  'react-dom',
+  'react-dom/client',
+  'react/jsx-runtime',
+  'react/jsx-dev-runtime',
+  'react-router',
+];
+
 /** Two pages: the inbox, packed into the application, and the handsets, packed into the stand-ins (`--mode handsets`). */
 export default defineConfig(({ mode }) => ({
   plugins: [react()],
@@ -14,6 +28,13 @@ export default defineConfig(({ mode }) => ({
     rolldownOptions: { input: mode === 'handsets' ? 'handsets.html' : 'index.html' },
   },
   server: { proxy: { '/api': 'http://localhost:8080' } },
-  // A machine that builds for everyone may stall for seconds.
-  test: { environment: 'node', pool: 'threads', include: ['src/**/*.test.{ts,tsx}'], testTimeout: 30_000 },
+  test: {
+    environment: 'node',
+    pool: 'threads',
+    include: ['src/**/*.test.{ts,tsx}'],
+    // A machine that builds for everyone may stall for seconds.
+    testTimeout: 30_000,
+    // In one piece they are read in a fraction of the time, by each file of tests anew.
+    deps: { optimizer: { client: { enabled: true, include: LIBRARIES } } },
+  },
 }));

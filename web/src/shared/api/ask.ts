@@ -1,25 +1,17 @@
 import { type Method, request } from './client';
 import type { paths } from './schema';
 
-/** An operation of the API as its description has it. */
-type Operation<M extends Method, A extends keyof paths> = paths[A][Lowercase<M>];
-
-/** The addresses that take a method, with the names of their variable parts in braces. */
-export type Address<M extends Method> = {
-  [A in keyof paths]: Operation<M, A> extends { responses: unknown } ? A : never;
-}[keyof paths];
-
 type Json<T> = { content: { 'application/json': T } };
 
 /** What an operation answers; undefined for one that answers nothing. */
 export type Answer<O> = O extends { responses: { 200: Json<infer T> } } ? T : undefined;
 
-type Path<O> = O extends { parameters: { path: infer P extends object } } ? { path: P } : object;
+type Path<P> = P extends { path: infer V extends object } ? { path: V } : object;
 
-type Query<O> = O extends { parameters: { query: infer Q extends object } }
-  ? { query: Q }
-  : O extends { parameters: { query?: infer Q extends object } }
-    ? { query?: Q }
+type Query<P> = P extends { query: infer V extends object }
+  ? { query: V }
+  : P extends { query?: infer V extends object }
+    ? { query?: V }
     : object;
 
 type Body<O> = O extends { requestBody: Json<infer B> }
@@ -29,11 +21,36 @@ type Body<O> = O extends { requestBody: Json<infer B> }
     : object;
 
 /** What an operation is asked with. */
-export type Given<O> = Path<O> &
-  Query<O> &
-  Body<O> & { /** Goes out although the page is being left. */ keepalive?: boolean };
+type Given<O> = O extends { parameters: infer P }
+  ? Path<P> & Query<P> & Body<O> & { /** Goes out although the page is being left. */ keepalive?: boolean }
+  : never;
 
 type Rest<G> = object extends G ? [given?: G] : [given: G];
+
+/** By address, what an operation of the API is asked with and what it answers, as the description of the API has it. */
+type Operations<V extends Lowercase<Method>> = {
+  [A in keyof paths as paths[A][V] extends { responses: unknown } ? A : never]: {
+    rest: Rest<Given<paths[A][V]>>;
+    answer: Answer<paths[A][V]>;
+  };
+};
+
+interface Api {
+  GET: Operations<'get'>;
+  POST: Operations<'post'>;
+  PUT: Operations<'put'>;
+  DELETE: Operations<'delete'>;
+}
+
+/** The addresses that take a method, with the names of their variable parts in braces. */
+type Address<M extends Method> = keyof Api[M];
+
+type Operation<M extends Method, A extends Address<M>> = Api[M][A] extends infer O extends {
+  rest: unknown[];
+  answer: unknown;
+}
+  ? O
+  : never;
 
 interface AnyGiven {
   path?: Record<string, string | number>;
@@ -59,11 +76,12 @@ export function addressOf(address: string, { path = {}, query = {} }: AnyGiven):
  *
  * @throws {ApiProblem} for everything but success
  */
-export async function ask<M extends Method, A extends Address<M>>(
+export function ask<M extends Method, A extends Address<M>>(
   method: M,
   address: A,
-  ...[given]: Rest<Given<Operation<M, A>>>
-): Promise<Answer<Operation<M, A>>> {
-  const { body, keepalive, ...where } = (given ?? {}) as AnyGiven;
-  return (await request(method, addressOf(address, where), body, keepalive)) as Answer<Operation<M, A>>;
+  ...given: Operation<M, A>['rest']
+): Promise<Operation<M, A>['answer']>;
+export async function ask(method: Method, address: string, given: AnyGiven = {}): Promise<unknown> {
+  const { body, keepalive, ...where } = given;
+  return request(method, addressOf(address, where), body, keepalive);
 }
