@@ -1,5 +1,6 @@
 import com.sun.net.httpserver.HttpServer;
 import fabulum.core.access.Role;
+import fabulum.core.conversation.Participants;
 import fabulum.core.hours.Hours;
 import fabulum.core.phone.PhoneNumber;
 import fabulum.core.phone.Region;
@@ -13,6 +14,7 @@ import fabulum.server.lines.LineId;
 import fabulum.server.lines.Lines;
 import fabulum.server.lines.NewLine;
 import fabulum.server.messaging.Messaging;
+import fabulum.server.messaging.Recipient;
 import fabulum.server.people.NewStaff;
 import fabulum.server.people.People;
 import fabulum.server.access.StaffId;
@@ -113,12 +115,12 @@ public final class Outbox {
     Messaging messaging = program.getBean(Messaging.class);
     ConversationId[] all = new ConversationId[MANY + 2 * ANSWERS];
     for (int i = 0; i < all.length; i++) {
-      all[i] = conversations.open(line, new PhoneNumber("+1312" + (2_000_000 + i)));
+      all[i] = conversations.open(line, Participants.of(new PhoneNumber("+1312" + (2_000_000 + i))));
     }
     double[] alone = answers(messaging, all, MANY, priya, "alone");
     say("an answer, the outbox empty", alone, median(alone));
     for (int i = 0; i < MANY; i++) {
-      messaging.send(all[i], Said.by(new Author.Several(priya.value()), "Storm at six.", "many-" + i));
+      messaging.send(Recipient.in(all[i]), Said.by(new Author.Several(priya.value()), "Storm at six.", "many-" + i));
     }
     JdbcTemplate tables = program.getBean(JdbcTemplate.class);
     System.out.printf(Locale.ROOT, "%,d texts of one act wait%n", tables.queryForObject("select count(*) from outbox", Integer.class));
@@ -134,7 +136,7 @@ public final class Outbox {
       CountDownLatch latch = new CountDownLatch(1);
       awaited.put(reference, latch);
       long began = System.nanoTime();
-      messaging.send(all[from + i], Said.by(new Author.Person(by.value()), "It is yours.", reference));
+      messaging.send(Recipient.in(all[from + i]), Said.by(new Author.Person(by.value()), "It is yours.", reference));
       if (!latch.await(60, TimeUnit.SECONDS)) {
         throw new IllegalStateException("Answer " + i + " never left");
       }

@@ -8,7 +8,7 @@ import { MeContext, NowProvider, ProblemNote } from '../shared/ui';
 /** Who has still to sign in waits for nothing of it. */
 const Frame = lazy(() => import('./Frame').then((part) => ({ default: part.Frame })));
 
-/** Lets in whoever is signed in, or has an invitation. */
+/** Lets in the person who is signed in, or has an invitation. */
 export function App() {
   const navigate = useNavigate();
   const session = useQuery(sessionQuery);

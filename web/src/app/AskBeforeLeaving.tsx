@@ -16,7 +16,7 @@ export function AskBeforeLeaving() {
     return () => window.removeEventListener('beforeunload', leaving);
   }, []);
   const unsaved = useSyncExternalStore(onUnsaved, anythingUnsaved);
-  // Whoever saved and went on at once need not answer: it is saved meanwhile.
+  // The person who saved and went on at once need not answer: it is saved meanwhile.
   useEffect(() => {
     if (blocker.state === 'blocked' && !unsaved) blocker.proceed();
   }, [blocker, unsaved]);

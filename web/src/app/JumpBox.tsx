@@ -20,7 +20,7 @@ export function JumpBox() {
   const navigate = useNavigate();
   const [words, setWords] = useState('');
   const field = useRef<HTMLInputElement>(null);
-  // Never what was found for other words: whoever types and presses Enter at once would land elsewhere.
+  // Never what was found for other words: the person who types and presses Enter at once would land elsewhere.
   const found = useQuery(jumpQuery(words));
   const lines = useQuery(linesQuery).data ?? [];
   useEffect(() => {

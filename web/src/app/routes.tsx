@@ -4,7 +4,7 @@ import { useMe } from '../shared/ui';
 import { App } from './App';
 import { NotHere, PageBroke, PlaceBroke } from './Broke';
 
-/** Each place is fetched when it is first opened; whoever signs in waits for none of them. */
+/** Each place is fetched when it is first opened; the person who signs in waits for none of them. */
 const Inbox = lazy(() => import('../features/inbox').then((feature) => ({ default: feature.Inbox })));
 const OfficePage = lazy(() => import('../features/office').then((feature) => ({ default: feature.OfficePage })));
 const SetUp = lazy(() => import('../features/setup').then((feature) => ({ default: feature.SetUp })));

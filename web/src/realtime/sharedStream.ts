@@ -53,12 +53,12 @@ export class SharedStream {
       .catch(() => undefined);
   }
 
-  /** Opens the stream anew, in the tab that listens. */
+  /** Opens the stream again, in the tab that listens. */
   again(): void {
     if (this.leads) this.open();
   }
 
-  /** Opens the stream anew where it is not open, in the tab that listens. */
+  /** Opens the stream again where it is not open, in the tab that listens. */
   wake(): void {
     if (this.leads && this.source?.readyState !== EventSource.OPEN) this.open();
   }

@@ -19,7 +19,7 @@ export type LineState = 'opening' | 'live' | 'lost';
 export function useLive(staff: number, onMessage: (message: LiveMessage) => void): LineState {
   const queries = useQueryClient();
   const [state, setState] = useState<LineState>('opening');
-  // Whoever listens may change with every page; the line stays open.
+  // The person who listens may change with every page; the line stays open.
   const tell = useEffectEvent(onMessage);
 
   useEffect(() => {

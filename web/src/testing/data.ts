@@ -63,7 +63,7 @@ export const session: Session = {
   may: ['WORK', 'TEXT', 'SEND_TO_MANY', 'EXPORT', 'CHANGE_TEMPLATES', 'REMOVE_FOR_GOOD', 'LEAD'],
 };
 
-/** Somebody nobody knows, who waits on us since five minutes on the dock office's line. */
+/** Someone nobody knows, who waits on us since five minutes on the dock office's line. */
 export function conversation(id: number, more: Partial<Conversation> = {}): Conversation {
   return {
     id,

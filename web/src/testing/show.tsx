@@ -68,7 +68,7 @@ function Address({ onAddress }: { onAddress: (path: string) => void }) {
 }
 
 /**
- * Shows a part of the page as somebody who is signed in sees it. A request nothing answers fails the test.
+ * Shows a part of the page as a person who is signed in sees it. A request nothing answers fails the test.
  *
  * @returns what the page asked the server, and where it is
  */

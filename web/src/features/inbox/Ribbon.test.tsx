@@ -9,7 +9,7 @@ import { Ribbon } from './Ribbon';
 
 const WIDTH = 1_200;
 
-/** Somebody who waits, so many seconds before the promise is broken. */
+/** A person who waits, so many seconds before the promise is broken. */
 const waits = (id: number, secondsLeft: number, more: Partial<Conversation> = {}) =>
   conversation(id, { secondsLeft, dueAt: new Date(Date.UTC(2026, 5, 9, 19, 5, secondsLeft)).toISOString(), ...more });
 

@@ -20,7 +20,7 @@ interface Props {
   watchers: Watched['watchers'];
   /** What I have not read stands in it. */
   unread: boolean;
-  /** Its owner is away; who covers, where somebody does. */
+  /** Its owner is away; who covers, where someone does. */
   away: { cover?: string | undefined } | undefined;
   /** One of several that are chosen. */
   marked: boolean;

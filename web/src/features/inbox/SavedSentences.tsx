@@ -19,7 +19,7 @@ function isThis(saved: SavedSentence, address: ListAddress): boolean {
   );
 }
 
-/** Sentences somebody saved, each with how many it means now; and the way to save this one. */
+/** Sentences someone saved, each with how many it means now; and the way to save this one. */
 export function SavedSentences({ session, address, onChange }: Props) {
   const saved = useQuery(sentencesQuery).data ?? [];
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
@@ -121,7 +121,7 @@ function SaveForm({ session, address, onDone }: FormProps) {
       <Field
         label="Name"
         value={name}
-        // Whoever asked for the form wants to write the name.
+        // The person who asked for the form wants to write the name.
         // eslint-disable-next-line jsx-a11y/no-autofocus
         autoFocus
         onChange={(event) => setName(event.target.value)}

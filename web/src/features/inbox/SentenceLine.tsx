@@ -12,7 +12,7 @@ interface Props {
   onChange: (address: ListAddress) => void;
 }
 
-/** What the blanks of a sentence are filled with, as far as one sees it. */
+/** What the blanks of a sentence are filled with, as far as a person sees it. */
 function useGiven(): Given {
   const now = useNow();
   const lines = useQuery(linesQuery).data ?? [];

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { staffQuery } from '../../shared/api';
 import { awayQuery } from './queries';
 
-/** Who is away, and the first name of who covers, where somebody does. */
+/** Who is away, and the first name of who covers, where someone does. */
 export function useAway(): Map<number, { cover?: string | undefined }> {
   const away = useQuery(awayQuery).data ?? [];
   const staff = useQuery(staffQuery).data ?? [];

@@ -9,7 +9,7 @@ const MEANT_FOR_SEVERAL = new Set(['b', 'a', 'd', 'r']);
 const BEGIN = new Set(['r', 'n']);
 /** Who has waited this long for a script does not expect the key to act any more. What was to be written is kept however long. */
 const LONGEST_MS = 3_000;
-/** Words that cannot be written anywhere are not commands either: whoever types on meanwhile is let finish. */
+/** Words typed outside a field are not commands either: a person who types on meanwhile can finish. */
 const PAUSE_MS = 1_500;
 
 interface Press {
@@ -30,7 +30,7 @@ function pressAgain({ key, shiftKey }: Press): void {
 const begins = ({ key }: Press) => BEGIN.has(key.toLowerCase());
 
 /**
- * Whoever knows what to do is faster than a script is drawn. A key that means the conversation one stands at waits until that one is
+ * The person who knows what to do is faster than a script is drawn. A key that means the conversation one stands at waits until that one is
  * there, and so does all that is typed after it: it never acts on the one before, and is not lost. Escape takes it back.
  *
  * @param ready whether what one stands at is shown; nothing is held then

@@ -7,10 +7,10 @@ import { hold } from './model/quiet';
 const POINTER_RESTS_MS = 5_000;
 const KEYS_REST_MS = 1_500;
 const LOOK_EVERY_MS = 400;
-/** After an act of one's own the list follows at once for as long as its answer takes. */
+/** After an act of the person's own the list follows at once for as long as its answer takes. */
 const OWN_ACT_MS = 1_500;
 
-/** Whether somebody is about to click or press a key in the list. */
+/** Whether someone is about to click or press a key in the list. */
 function useBusy(list: RefObject<HTMLElement | null>) {
   const pointer = useRef(0);
   const key = useRef(0);
@@ -45,7 +45,7 @@ function useBusy(list: RefObject<HTMLElement | null>) {
 }
 
 /**
- * The rows of the list, in an order that does not change while somebody is about to click.
+ * The rows of the list, in an order that does not change while someone is about to click.
  *
  * @param of which list it is; another one is shown at once
  */

@@ -6,12 +6,12 @@ import { ask } from '../../shared/api';
 let leftHere: { who: number; search: string } | undefined;
 
 /**
- * The inbox comes back as each person left it: whoever comes to its bare address, from a notice, the office or by jumping, finds their
+ * The inbox comes back as each person left it: the person who comes to its bare address, from a notice, the office or by jumping, finds their
  * last group, order and sentence in it. Going back in the browser's history is left alone.
  *
  * @param search what the address says now; undefined in a place that is not kept
  * @param put puts what was kept into the address
- * @returns keeps what somebody chose
+ * @returns keeps what someone chose
  */
 export function useKeptAddress(
   who: number,

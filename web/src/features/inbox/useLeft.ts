@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react';
 
 const HERE = 'fabulum.here.';
 const SAY_EVERY_MS = 60_000;
-/** Whoever was away no longer than this has not left. */
+/** The person who was away no longer than this has not left. */
 const LEFT_MS = 30 * 60_000;
 
 /** When one left, if one has just come back after a while; and how to be told no more of it. */

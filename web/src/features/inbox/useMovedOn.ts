@@ -1,7 +1,7 @@
 import { useEffect, useRef } from 'react';
 import { MOVED_ON } from '../../shared/ui';
 
-/** Hears when an act of one's own has moved a conversation on. */
+/** Hears when an act of the person's own has moved a conversation on. */
 export function useMovedOn(onMovedOn: (id: number) => void): void {
   const latest = useRef(onMovedOn);
   useEffect(() => {

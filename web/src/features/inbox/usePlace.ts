@@ -28,8 +28,8 @@ function useStill(scroller: RefObject<HTMLDivElement | null>, rows: Conversation
 }
 
 /**
- * Keeps the place of a list: while things change, when one comes back to it, and when the page is loaded anew. What it
- * stood at is read on first where it has to be; whoever scrolls meanwhile is left alone.
+ * Keeps the place of a list: while things change, when one comes back to it, and when the page is loaded again. What it
+ * stood at is read on first where it has to be; the person who scrolls meanwhile is left alone.
  *
  * @param name under which the place is remembered, in this tab
  * @returns to be told of each scrolling

@@ -9,7 +9,7 @@ import { WeekEditor } from '../../shared/week';
 interface Props {
   /** Whose plan it is. */
   staff: number;
-  /** Whether it is one's own. */
+  /** Whether it is their own. */
   mine: boolean;
   first: Plan;
 }
@@ -30,7 +30,7 @@ function inOwnZone(plan: Plan): Plan {
   return untouched ? { ...plan, zone: Intl.DateTimeFormat().resolvedOptions().timeZone } : plan;
 }
 
-/** When somebody is usually in, the days they will be away, and who covers for them. */
+/** When someone is usually in, the days they will be away, and who covers for them. */
 export function PlanForm({ staff, mine, first }: Props) {
   const now = useNow();
   const colleagues = (useQuery(staffQuery).data ?? []).filter((one) => one.active && one.id !== staff);

@@ -12,7 +12,7 @@ export const mySignInsQuery = queryOptions({
   staleTime: 0,
 });
 
-/** When somebody is in: oneself, or for a lead somebody else. */
+/** When someone is in: oneself, or for a lead another person. */
 export const planQuery = (staff: number | 'me') =>
   queryOptions({
     queryKey: [...keys.me, 'plan', staff] as const,

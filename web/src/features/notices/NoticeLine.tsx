@@ -130,7 +130,7 @@ function AnswerForm({ notice, dossier, onDone }: { notice: Notice; dossier: Doss
         rows={2}
         value={words}
         aria-label={`Reply to ${noticeName(notice)}`}
-        // Whoever asked for the field wants to type.
+        // The person who asked for the field wants to type.
         // eslint-disable-next-line jsx-a11y/no-autofocus
         autoFocus
         onChange={(event: React.ChangeEvent<HTMLTextAreaElement>) => paper.write(event.target.value)}

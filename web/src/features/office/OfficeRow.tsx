@@ -21,7 +21,7 @@ interface Props {
 
 const FULL = 14;
 
-/** Why somebody is in or away, and until when, in words. */
+/** Why someone is in or away, and until when, in words. */
 function standing({ in: isIn, why, until, cover }: PersonAtWork, now: Date, zone: string): string {
   const till = until ? ` until ${moment(new Date(until), now, zone)}` : '';
   if (isIn) return why === 'TIMETABLE' || why === 'BY_HAND' ? `in${till}` : 'in';

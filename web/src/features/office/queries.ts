@@ -8,7 +8,7 @@ export const officeQuery = queryOptions({
   refetchInterval: TIME_RUNS_MS,
 });
 
-/** What somebody owns that is open. */
+/** What someone owns that is open. */
 export const workQuery = (staff: number) =>
   queryOptions({
     queryKey: [...keys.office, 'work', staff] as const,

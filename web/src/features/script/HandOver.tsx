@@ -70,7 +70,7 @@ export function HandOver({ id, name, zone, onClose, onHandOver }: Props) {
             label="To whom"
             placeholder="type a name; ↑ ↓ to choose"
             value={words}
-            // Whoever asked for the dialog wants to type the name.
+            // The person who asked for the dialog wants to type the name.
             // eslint-disable-next-line jsx-a11y/no-autofocus
             autoFocus
             onChange={(event) => setWords(event.target.value)}

@@ -19,7 +19,7 @@ const book = {
   overflowWrap: 'anywhere',
 };
 
-/** What a note says. Whoever wrote it can let it say something else, or withdraw it; what it said before stays to be read. */
+/** What a note says. The person who wrote it can let it say something else, or withdraw it; what it said before stays to be read. */
 export function NoteWords({ note, mine, zone }: Props) {
   const staff = useQuery(staffQuery).data ?? [];
   const [editing, setEditing] = useState(false);
@@ -99,7 +99,7 @@ function NoteForm({ note, onDone }: { note: Entry; onDone: () => void }) {
         aria-label="The note"
         value={words}
         rows={2}
-        // Whoever asked for the form wants to type.
+        // The person who asked for the form wants to type.
         // eslint-disable-next-line jsx-a11y/no-autofocus
         autoFocus
         onChange={(event: React.ChangeEvent<HTMLTextAreaElement>) => setWords(event.target.value)}

@@ -44,7 +44,7 @@ interface Props {
 }
 
 /**
- * One conversation: its dossier, its script, and the writing place. Not drawn anew while one only walks or chooses in the list
+ * One conversation: its dossier, its script, and the writing place. Not drawn again while one only walks or chooses in the list
  * beside it.
  */
 export const Script = memo(function Script({ id, session, onBack }: Props) {

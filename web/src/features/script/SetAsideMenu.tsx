@@ -14,7 +14,7 @@ interface Props {
   onChoose: (kind: MomentKind, at?: string) => void;
 }
 
-/** Until when: the moments the line's own calendar gives, until the customer writes, or a time of one's own. */
+/** Until when: the moments the line's own calendar gives, until the customer writes, or a time of the person's own. */
 export function SetAsideMenu({ id, zone, anchor, onClose, onChoose }: Props) {
   const now = useNow();
   const [ownTime, setOwnTime] = useState(false);

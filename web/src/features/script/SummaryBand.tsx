@@ -31,7 +31,7 @@ const quoted = {
   overflow: 'hidden',
 };
 
-/** What whoever was just handed it needs to know, worked out by the program; it goes with the first act. */
+/** What the person who was just handed it needs to know, worked out by the program; it goes with the first act. */
 export function SummaryBand({ summary, zone, customer }: Props) {
   const { handed, from, fromSince, asked, said, due, promiseMinutes, notes, toGo } = summary;
   const who = handed.speaker?.name ?? 'Fabulum';

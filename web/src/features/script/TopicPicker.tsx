@@ -50,7 +50,7 @@ export function TopicPicker({ anchor, topics, given, onClose, onToggle }: Props)
             popper: { sx: { position: 'static !important', transform: 'none !important', width: '100% !important' } },
           }}
           renderInput={(params) => (
-            // Whoever asked for the picker wants to type.
+            // The person who asked for the picker wants to type.
             // eslint-disable-next-line jsx-a11y/no-autofocus
             <Field {...params} autoFocus label="About" placeholder="type a name" />
           )}

@@ -1,7 +1,7 @@
 import { infiniteQueryOptions, queryOptions } from '@tanstack/react-query';
 import { ask, keys, TIME_RUNS_MS } from '../../shared/api';
 
-/** The moments a conversation's line offers for setting aside; they move on, so they are asked for anew. */
+/** The moments a conversation's line offers for setting aside; they move on, so they are asked for again. */
 export const momentsQuery = (id: number, wanted: boolean) =>
   queryOptions({
     queryKey: ['moments', id] as const,

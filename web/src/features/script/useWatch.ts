@@ -6,7 +6,7 @@ import { ask, markRead } from '../../shared/api';
 const AGAIN_MS = 4_000;
 
 /**
- * Says again and again that one is here, of what one sees, while the page can be seen, and that one has left.
+ * Says again and again that one is here, of what a person sees, while the page can be seen, and that one has left.
  *
  * @returns up to when one had read it before one came; empty when that is not known or one was never here
  */

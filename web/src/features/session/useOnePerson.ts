@@ -14,7 +14,7 @@ export function tellEnded(): void {
 }
 
 /**
- * Nothing of one person is left for the next: when nobody, or somebody else, is signed in than a moment ago, the cache and every draft
+ * Nothing of one person is left for the next: when nobody, or another person, is signed in than a moment ago, the cache and every draft
  * leave the browser.
  */
 export function useOnePerson(session: Session | null | undefined): void {
@@ -26,7 +26,7 @@ export function useOnePerson(session: Session | null | undefined): void {
     if (session !== undefined) before.current = now;
     if (had === undefined || had === now || session === undefined) return;
     endSession(queries);
-    // Somebody else signed in, in another tab: this one begins anew as theirs.
+    // Another person signed in, in another tab: this one begins again as theirs.
     if (now !== undefined) void queries.invalidateQueries();
   }, [now, session, queries]);
   useEffect(() => {

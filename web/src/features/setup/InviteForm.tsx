@@ -35,7 +35,7 @@ export function InviteForm({ onDone }: { onDone: (id: number, link: string | und
       <TextField
         label="Name"
         value={name}
-        // Whoever asked for the form wants to write the name.
+        // The person who asked for the form wants to write the name.
         // eslint-disable-next-line jsx-a11y/no-autofocus
         autoFocus
         {...form.field('name')}

@@ -15,7 +15,7 @@ function toggled<T>(all: T[] | undefined, one: T, on: boolean): T[] {
   return on ? [...(all ?? []), one] : (all ?? []).filter((each) => each !== one);
 }
 
-/** What somebody is, may do, belongs to, and how much they are given. */
+/** What someone is, may do, belongs to, and how much they are given. */
 export function PersonFields({ setup, problem, onChange }: Props) {
   const teams = useQuery(teamsQuery).data ?? [];
   const role = ROLES.find((one) => one.value === setup.role);

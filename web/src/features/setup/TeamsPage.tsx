@@ -91,7 +91,7 @@ function NameForm({ label, id, first, onDone }: NameProps) {
       <TextField
         label={label}
         value={name}
-        // Whoever asked for the form wants to write the name.
+        // The person who asked for the form wants to write the name.
         // eslint-disable-next-line jsx-a11y/no-autofocus
         autoFocus
         {...form.field('name')}

@@ -46,7 +46,7 @@ export function TopicForm({ topic, team, others, free, onDone }: Props) {
           label="Topic"
           value={setup.name}
           {...form.field('name')}
-          // Whoever asked for the form wants to write the word.
+          // The person who asked for the form wants to write the word.
           // eslint-disable-next-line jsx-a11y/no-autofocus
           autoFocus
           onChange={(event) => form.change({ name: event.target.value })}

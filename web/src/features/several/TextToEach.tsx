@@ -21,7 +21,7 @@ export function TextToEach({ count, words, onWrite, onClose, onText }: Props) {
           minRows={4}
           fullWidth
           value={words}
-          // Whoever asked for the paper wants to write.
+          // The person who asked for the paper wants to write.
           // eslint-disable-next-line jsx-a11y/no-autofocus
           autoFocus
           onChange={(event) => onWrite(event.target.value)}

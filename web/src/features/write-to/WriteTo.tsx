@@ -28,7 +28,7 @@ interface Props {
   onClose: () => void;
 }
 
-/** Writes to somebody unasked: a customer found by any part of name, number or detail, or a number that is typed. */
+/** Writes to someone unasked: a customer found by any part of name, number or detail, or a number that is typed. */
 export function WriteTo({ carry, onClose }: Props) {
   const navigate = useNavigate();
   const mine = useQuery(writeLinesQuery);
@@ -38,7 +38,7 @@ export function WriteTo({ carry, onClose }: Props) {
   const [makeCustomer, setMakeCustomer] = useState(true);
   const [name, setName] = useState('');
   const line = chosenLine ?? lines[0]?.id ?? 0;
-  // Never who was found for other words: whoever types and presses Enter at once would write to somebody else.
+  // Never who was found for other words: the person who types and presses Enter at once would write to another person.
   const found = useQuery({
     queryKey: ['write-to', line, words],
     queryFn: () => ask('GET', '/api/write-to', { query: { words, line } }),
@@ -93,7 +93,7 @@ export function WriteTo({ carry, onClose }: Props) {
             label="To"
             placeholder="a name, a number, a boat"
             value={words}
-            // Whoever asked for the dialog wants to write to someone.
+            // The person who asked for the dialog wants to write to someone.
             // eslint-disable-next-line jsx-a11y/no-autofocus
             autoFocus
             autoComplete="off"

@@ -22,7 +22,7 @@ interface Sending {
   finish?: Shown | undefined;
 }
 
-/** What becomes of the paper. Told also when somebody has long gone on to another conversation. */
+/** What becomes of the paper. Told also when someone has long gone on to another conversation. */
 interface Outcome {
   onSent: (sending: Sending) => void;
   /** `differs` when an earlier attempt under this reference went out with other words. */

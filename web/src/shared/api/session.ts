@@ -5,7 +5,7 @@ import type { Session } from './types';
 const DRAFTS = 'fabulum.draft.';
 
 /**
- * Words that this browser alone had when a session ended: held in memory, for whoever wrote them, until somebody signs in here. The
+ * Words that this browser alone had when a session ended: held in memory, for the person who wrote them, until someone signs in here. The
  * next person starts from nothing, and nothing of it outlives the page.
  */
 const held = new Map<string, string>();
@@ -28,7 +28,7 @@ export function endSession(queries: QueryClient): void {
   queries.setQueryData(keys.session, null);
 }
 
-/** Gives somebody who signs in again on the same page back what they had typed; what others had typed is gone for good. */
+/** Gives a person who signs in again on the same page back what they had typed; what others had typed is gone for good. */
 export function rescue(session: Session): void {
   for (const [key, draft] of held) {
     if (key.startsWith(`${DRAFTS}${session.staff.id}.`)) localStorage.setItem(key, draft);

@@ -42,7 +42,7 @@ export function moment(at: Date, now: Date, zone: string): string {
   return `${day(at, now, zone)} ${clock(at, zone)}`;
 }
 
-/** The full time and zone, for whoever hovers. */
+/** The full time and zone, for the person who hovers. */
 export function fullMoment(at: Date, zone: string): string {
   return parts(at, zone, { dateStyle: 'full', timeStyle: 'long' });
 }

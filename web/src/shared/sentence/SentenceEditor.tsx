@@ -64,7 +64,7 @@ export function SentenceEditor<S extends object, G>({
               <ButtonBase
                 aria-label={`Remove ${each.menu}`}
                 onClick={leave}
-                sx={{ font: 'inherit', px: 0.5, color: 'text.secondary', lineHeight: 1.2 }}
+                sx={{ font: 'inherit', pl: 0.5, pr: 0.125, color: 'text.secondary', lineHeight: 1.2 }}
               >
                 ×
               </ButtonBase>

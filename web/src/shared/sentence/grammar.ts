@@ -93,7 +93,7 @@ export function writeIn<S, G>({ parts }: Grammar<S, G>, sentence: S): string {
   return parts.flatMap((each) => each.write(sentence)).join('; ');
 }
 
-/** What a text says; clauses that cannot be read, or are said twice, are left out, so that an address somebody typed still shows a list. */
+/** What a text says; clauses that cannot be read, or are said twice, are left out, so that an address someone typed still shows a list. */
 export function readIn<S, G>({ parts, nothing }: Grammar<S, G>, text: string): S {
   return clauses(text).reduce((sentence, clause) => {
     for (const each of parts) {

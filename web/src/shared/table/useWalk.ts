@@ -3,7 +3,7 @@ import { type KeyboardEvent, useState } from 'react';
 interface Walked {
   count: number;
   keyAt: (index: number) => number;
-  /** How many rows one sees at once. */
+  /** How many rows a person sees at once. */
   pageSize: () => number;
   onWalked: (index: number) => void;
 }

@@ -12,7 +12,7 @@ interface Props {
 
 const pick = { p: 0.75, border: 1, borderRadius: 1 } as const;
 
-/** A mark of one's own: a shape, and an ink for it. */
+/** A mark of the person's own: a shape, and an ink for it. */
 export function MarkPicker({ mark, onChange }: Props) {
   return (
     <Box sx={{ display: 'grid', gap: 0.75 }}>

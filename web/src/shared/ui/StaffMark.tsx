@@ -14,7 +14,7 @@ const DRAWN: Record<Shape, string> = {
   DROP: 'M8 2c3 4 4.5 6 4.5 8a4.5 4.5 0 0 1-9 0C3.5 8 5 6 8 2z',
 };
 
-/** Somebody's own mark: a drawn shape in an ink of theirs. What it says stands beside it in words. */
+/** A person's own mark: a drawn shape in an ink of theirs. What it says stands beside it in words. */
 export function StaffMark({ mark, size = 15 }: { mark: StaffMarkOf; size?: number }) {
   const ink = useTheme().vars?.palette.inks.people[mark.ink];
   return (

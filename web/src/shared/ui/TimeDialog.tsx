@@ -48,7 +48,7 @@ export function TimeDialog({ title, act, conversation, zone, now, onClose, onCho
             placeholder="Thu 14:30, in 3 h, Friday at opening"
             value={words}
             autoComplete="off"
-            // Whoever asked for the dialog wants to type the time.
+            // The person who asked for the dialog wants to type the time.
             // eslint-disable-next-line jsx-a11y/no-autofocus
             autoFocus
             error={settled?.why !== undefined}

@@ -4,7 +4,7 @@ import { MeContext } from './me';
 /** Fields that take no letters. */
 const UNTYPED = new Set(['checkbox', 'radio', 'button', 'submit', 'reset', 'color', 'file', 'image']);
 
-/** Whether somebody is typing, so that single letters are letters. */
+/** Whether someone is typing, so that single letters are letters. */
 export function isTyping(target: EventTarget | null): boolean {
   if (!(target instanceof HTMLElement)) return false;
   if (target instanceof HTMLInputElement) return !UNTYPED.has(target.type);

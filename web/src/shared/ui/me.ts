@@ -20,7 +20,7 @@ const WORDS: Record<Act, string> = {
   LEAD: 'do what a lead can do',
 };
 
-/** Why somebody may not, and who can allow it; empty when they may. */
+/** Why someone may not, and who can allow it; empty when they may. */
 export function refusal(me: Pick<Session, 'may' | 'leads'>, act: Act): string {
   if (me.may.includes(act)) return '';
   const who = me.leads.length === 0 || me.leads.length > 2 ? 'A lead' : me.leads.join(' or ');

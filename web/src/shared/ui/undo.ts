@@ -8,10 +8,10 @@ export interface Offer {
   undo: string;
 }
 
-/** Told to the window when somebody did something themselves, so that the list follows at once. */
+/** Told to the window when someone did something themselves, so that the list follows at once. */
 export const OWN_ACT = 'fabulum:own-act';
 
-/** Told to the window when an act of one's own moved a conversation on, so that the next can be opened. */
+/** Told to the window when an act of the person's own moved a conversation on, so that the next can be opened. */
 export const MOVED_ON = 'fabulum:moved-on';
 
 const SHOWN_MS = 10_000;
@@ -35,7 +35,7 @@ export function withdrawOffer(): void {
   show(undefined);
 }
 
-/** Tells that a conversation was moved on by one's own act. */
+/** Tells that a conversation was moved on by their own act. */
 export function tellMovedOn(id: number): void {
   window.dispatchEvent(new CustomEvent(MOVED_ON, { detail: id }));
 }

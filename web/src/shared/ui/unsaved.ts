@@ -24,7 +24,7 @@ export function anythingUnsaved(): boolean {
 /**
  * While something is changed and not saved, leaving the page is asked about.
  *
- * @returns what says at once that it is saved or given up, before the page is drawn anew
+ * @returns what says at once that it is saved or given up, before the page is drawn again
  */
 export function useUnsaved(is: boolean): () => void {
   const form = useRef({});

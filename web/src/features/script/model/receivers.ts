@@ -1,6 +1,6 @@
 import type { StaffMarkOf } from '../../../shared/api/types';
 
-/** Somebody, or a team, that can have a conversation. */
+/** Someone, or a team, that can have a conversation. */
 export interface Receiver {
   key: string;
   name: string;

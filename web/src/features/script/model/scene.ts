@@ -6,7 +6,7 @@ export interface Printed {
   entry: Entry;
   /** The first line of a day carries its date. */
   newDay: boolean;
-  /** The speaker is named when somebody else, or nobody, spoke just before. */
+  /** The speaker is named when another person, or nobody, spoke just before. */
   named: boolean;
 }
 
@@ -110,7 +110,7 @@ export function deliveryWords(entry: Entry): string {
   }
 }
 
-/** The first line that somebody else, or the customer, said after one was here; none when that is not known. */
+/** The first line that another person, or the customer, said after one was here; none when that is not known. */
 export function firstUnread(lines: Printed[], readBefore: string | undefined, me: number): number | undefined {
   if (readBefore === undefined) return undefined;
   return lines.find(({ entry }) => entry.at > readBefore && entry.kind !== 'EVENT' && entry.speaker?.id !== me)?.entry

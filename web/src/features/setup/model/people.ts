@@ -15,7 +15,7 @@ export const PERMISSIONS: { value: Permission; words: string }[] = [
   { value: 'REMOVE_FOR_GOOD', words: 'delete for good' },
 ];
 
-/** What somebody new in a role is given. */
+/** What someone new in a role is given. */
 export function usual(role: Role): Permission[] {
   switch (role) {
     case 'LEAD':
@@ -27,7 +27,7 @@ export function usual(role: Role): Permission[] {
   }
 }
 
-/** Whether it can be given to somebody in this role: who only reads does not write. */
+/** Whether it can be given to someone in this role: who only reads does not write. */
 export function suits(permission: Permission, role: Role): boolean {
   return role !== 'VIEWER' || permission === 'EXPORT' || permission === 'SEE_ALL_LINES';
 }

@@ -25,7 +25,7 @@ import tools.jackson.databind.json.JsonMapper;
 @Import(DemoClock.class)
 class DemoConfiguration {
 
-  /** What only a demonstration has is open to whoever plays with it. */
+  /** What only a demonstration has is open to the person who plays with it. */
   @Bean
   @Order(0)
   SecurityFilterChain demonstrationOnly(HttpSecurity http) {

@@ -2,7 +2,6 @@ package fabulum.demo;
 
 import fabulum.core.conversation.ConversationState;
 import fabulum.core.conversation.Group;
-import fabulum.demo.DemoData.Appointment;
 import fabulum.demo.DemoData.Conversation;
 import fabulum.demo.DemoData.Customer;
 import fabulum.demo.DemoData.Entry;
@@ -15,12 +14,10 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
-import java.time.format.TextStyle;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
@@ -36,7 +33,6 @@ final class Generator {
   private static final int MONTHS = 18;
   private static final int OPENING = 8;
   private static final int HOURS_A_DAY = 9;
-  private static final int NUMBERS_AN_AREA = 100;
 
   /** Minutes the open conversations have waited: most just now, some for long. */
   private static final int[] WAITED = {
@@ -49,64 +45,24 @@ final class Generator {
   private final List<Customer> customers = new ArrayList<>();
   private final List<Number> numbers = new ArrayList<>();
   private final List<Conversation> conversations = new ArrayList<>();
-  private int nextNumber;
+  private final Customers people;
   private int nextWait;
 
   Generator(long seed, Instant now) {
     this.random = new Random(seed);
     this.now = now;
+    this.people = new Customers(today(), customers, numbers);
   }
 
   DemoData generate() {
     for (int i = 0; i < CUSTOMERS; i++) {
-      addCustomer(i);
+      people.add(i);
     }
     addPast();
     addStrangers();
     addOpen();
     setSomeAside();
     return new DemoData(List.copyOf(customers), List.copyOf(numbers), List.copyOf(conversations));
-  }
-
-  private void addCustomer(int i) {
-    boolean firm = i % 40 == 7;
-    String first = Quillhaven.FIRST_NAMES.get(i % Quillhaven.FIRST_NAMES.size());
-    String last = Quillhaven.LAST_NAMES.get((i * 7 + i / 40) % Quillhaven.LAST_NAMES.size());
-    String name =
-        firm ? Quillhaven.FIRMS.get(i / 40 % Quillhaven.FIRMS.size()) : first + " " + last;
-    String boat = Quillhaven.BOATS.get((i * 11 + i / 30) % Quillhaven.BOATS.size());
-    char pier = (char) ('A' + i % 5);
-    customers.add(
-        new Customer(
-            name,
-            firm ? name : first,
-            i % 3 == 0 ? null : first.toLowerCase(Locale.ROOT) + "." + i + "@post.example",
-            1 + i % 2,
-            boat,
-            22 + i * 5 % 27 + " ft",
-            String.format(Locale.ROOT, "%c%02d", pier, 1 + i / 5 % 48),
-            i % 6 == 2 ? appointment(i) : null,
-            i % 8 == 3 ? Quillhaven.JOBS.get(i % Quillhaven.JOBS.size()) : null));
-    numbers.add(new Number(freshNumber(), List.of(i)));
-    if (i % 4 == 1) {
-      numbers.add(new Number(freshNumber(), List.of(i)));
-    }
-    if (i % 40 == 20) {
-      numbers.add(new Number(freshNumber(), List.of(i - 1, i)));
-    }
-  }
-
-  private Appointment appointment(int i) {
-    String what = List.of("Lift-out", "Launch", "Survey", "Viewing").get(i % 4);
-    return new Appointment(
-        what, atOffice(today().plusDays(1 + i % 12), LocalTime.of(8 + i % 7, 30)));
-  }
-
-  private String freshNumber() {
-    String area = Quillhaven.AREAS.get(nextNumber % Quillhaven.AREAS.size());
-    int last = 100 + nextNumber / Quillhaven.AREAS.size() % NUMBERS_AN_AREA;
-    nextNumber++;
-    return "+1" + area + "5550" + last;
   }
 
   private void addPast() {
@@ -147,7 +103,7 @@ final class Generator {
     do {
       day = today().minusDays(4L + random.nextInt(MONTHS * 30));
     } while (!situation.happensIn(day.getMonthValue()));
-    return atOffice(
+    return Quillhaven.at(
         day,
         LocalTime.of(
             OPENING + random.nextInt(HOURS_A_DAY), random.nextInt(60), random.nextInt(60)));
@@ -156,7 +112,7 @@ final class Generator {
   private void addStrangers() {
     for (Situation situation : ofKind(Kind.UNKNOWN)) {
       for (int i = 0; i < 3; i++) {
-        numbers.add(new Number(freshNumber(), List.of()));
+        numbers.add(new Number(people.freshNumber(), List.of()));
         List<Entry> entries = new ArrayList<>();
         tell(situation, numbers.size() - 1, pastStart(situation), entries);
         add(situation.line(), numbers.size() - 1, entries, topics(situation), now.minusSeconds(1));
@@ -183,7 +139,7 @@ final class Generator {
       customer += 9;
     }
     for (Situation situation : happeningNow(Kind.OPEN_UNKNOWN)) {
-      numbers.add(new Number(freshNumber(), List.of()));
+      numbers.add(new Number(people.freshNumber(), List.of()));
       addOpenConversation(situation, numbers.size() - 1);
     }
     int shared = 0;
@@ -282,8 +238,8 @@ final class Generator {
 
   /** Some of what is open is out of sight for now, and some is just back. */
   private void setSomeAside() {
-    Instant tomorrow = atOffice(today().plusDays(1), LocalTime.of(7, 30));
-    Instant nextWeek = atOffice(today().plusDays(7), LocalTime.of(9, 0));
+    Instant tomorrow = Quillhaven.at(today().plusDays(1), LocalTime.of(7, 30));
+    Instant nextWeek = Quillhaven.at(today().plusDays(7), LocalTime.of(9, 0));
     int theirs = 0;
     int ours = 0;
     for (int i = 0; i < conversations.size(); i++) {
@@ -332,43 +288,5 @@ final class Generator {
 
   private LocalDate today() {
     return now.atZone(Quillhaven.ZONE).toLocalDate();
-  }
-
-  private static Instant atOffice(LocalDate day, LocalTime time) {
-    return day.atTime(time).atZone(Quillhaven.ZONE).toInstant();
-  }
-
-  /** Fills the blanks of one telling. */
-  private record Wording(Customer who, LocalDate day) {
-
-    String fill(String words) {
-      return words
-          .replace("{first}", who.first())
-          .replace("{boat}", String.valueOf(who.boat()))
-          .replace("{length}", who.length())
-          .replace("{berth}", who.berth())
-          .replace("{pier}", "pier " + who.berth().charAt(0))
-          .replace("{day2}", dayName(day.plusDays(3 + who.berth().charAt(1) % 3)))
-          .replace("{dayofmonth}", ordinal(day.plusDays(9).getDayOfMonth()))
-          .replace("{day}", dayName(day.plusDays(2)))
-          .replace(
-              "{tech}",
-              Quillhaven.TECHNICIANS.get(who.length().charAt(1) % Quillhaven.TECHNICIANS.size()))
-          .replace("{job}", who.job() == null ? "rigging" : who.job())
-          .replace("{invoice}", "Q-" + (4000 + Math.abs(who.name().hashCode()) % 900))
-          .replace("{amount}", "$" + (120 + Math.abs(who.name().hashCode()) % 90 * 10));
-    }
-
-    private static String dayName(LocalDate day) {
-      return day.getDayOfWeek().getDisplayName(TextStyle.FULL, Locale.US);
-    }
-
-    private static String ordinal(int day) {
-      String ending =
-          day % 10 == 1 && day != 11
-              ? "st"
-              : day % 10 == 2 && day != 12 ? "nd" : day % 10 == 3 && day != 13 ? "rd" : "th";
-      return day + ending;
-    }
   }
 }

@@ -1,15 +1,10 @@
 package fabulum.demo;
 
 import fabulum.core.access.Role;
-import fabulum.core.conversation.ConversationState;
-import fabulum.core.conversation.Group;
-import fabulum.core.delivery.DeliveryState;
-import fabulum.core.parts.PartCounter;
 import fabulum.demo.DemoData.Conversation;
 import fabulum.demo.DemoData.Customer;
 import fabulum.demo.DemoData.Entry;
 import fabulum.demo.DemoData.Number;
-import fabulum.demo.Situation.Speaker;
 import fabulum.server.access.StaffId;
 import fabulum.server.access.TeamId;
 import fabulum.server.lines.LineId;
@@ -29,9 +24,7 @@ import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Objects;
-import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.databind.json.JsonMapper;
@@ -42,7 +35,6 @@ import tools.jackson.databind.json.JsonMapper;
  */
 final class Loader {
   private static final long SEED = 1907;
-  private static final Duration A_LIFETIME = Duration.ofDays(36_500);
 
   private final People people;
   private final Teams teams;
@@ -158,14 +150,6 @@ final class Loader {
             + " (select max(e.at) from entry e where e.speaker_id = staff.id and e.kind = 'OUT')");
   }
 
-  private static long lineId(Situation.Line line) {
-    return switch (line) {
-      case DOCK -> 1;
-      case YARD -> 2;
-      case STORAGE -> 3;
-    };
-  }
-
   private void insertCustomers(DemoData data) {
     List<Object[]> customers = new ArrayList<>();
     List<Object[]> details = new ArrayList<>();
@@ -220,12 +204,12 @@ final class Loader {
     List<Object[]> topicsOf = new ArrayList<>();
     for (int i = 0; i < data.conversations().size(); i++) {
       Conversation conversation = data.conversations().get(i);
-      rows.add(conversationRow(i + 1L, conversation, data.numbers().get(conversation.number())));
+      rows.add(Rows.conversation(i + 1L, conversation, data.numbers().get(conversation.number())));
       for (String topic : conversation.topics()) {
         topicsOf.add(new Object[] {i + 1L, topicId(conversation.line(), topic)});
       }
       for (Entry entry : conversation.entries()) {
-        entries.add(entryRow(i + 1L, entry, entries.size()));
+        entries.add(Rows.entry(i + 1L, entry, entries.size()));
       }
     }
     tables.batchUpdate(
@@ -253,75 +237,9 @@ final class Loader {
         tables.queryForObject(
             "select t.id from topic t join line l on l.team_id = t.team_id where l.id = ? and t.name = ?",
             Long.class,
-            lineId(line),
+            Rows.lineId(line),
             name);
     return Objects.requireNonNull(id);
-  }
-
-  private static @Nullable Object[] conversationRow(
-      long id, Conversation conversation, Number number) {
-    Entry last =
-        conversation.entries().stream()
-            .filter(e -> e.speaker() == Speaker.CUSTOMER || e.speaker() == Speaker.STAFF)
-            .reduce((a, b) -> b)
-            .orElseThrow();
-    boolean known = number.holders().size() == 1;
-    ConversationState state = conversation.state();
-    Instant place = state.asideUntil().orElse(state.since());
-    Instant opened = opened(conversation);
-    return new @Nullable Object[] {
-      id,
-      lineId(conversation.line()),
-      conversation.number() + 1,
-      number.address(),
-      known ? number.holders().get(0) + 1 : null,
-      conversation.owner() == null ? null : conversation.owner() + 1,
-      conversation.state().group().name(),
-      conversation.state().turn().name(),
-      state.since().atOffset(ZoneOffset.UTC),
-      (state.group() == Group.SET_ASIDE && state.asideUntil().isEmpty()
-              ? place.plus(A_LIFETIME)
-              : place)
-          .atOffset(ZoneOffset.UTC),
-      conversation.state().finishedUnanswered(),
-      !known && number.isPhone(),
-      last.at().atOffset(ZoneOffset.UTC),
-      last.words().length() > 200 ? last.words().substring(0, 200) : last.words(),
-      last.speaker() == Speaker.CUSTOMER ? "CUSTOMER" : "US",
-      opened.atOffset(ZoneOffset.UTC),
-      state.asideUntil().map(until -> until.atOffset(ZoneOffset.UTC)).orElse(null),
-      state.back().map(Enum::name).orElse(null)
-    };
-  }
-
-  /** The first entry after it was done the last time, or the very first. */
-  private static Instant opened(Conversation conversation) {
-    Instant opened = conversation.entries().get(0).at();
-    for (int i = 1; i < conversation.entries().size(); i++) {
-      if (conversation.entries().get(i - 1).speaker() == Speaker.DONE) {
-        opened = conversation.entries().get(i).at();
-      }
-    }
-    return opened;
-  }
-
-  private static @Nullable Object[] entryRow(long conversation, Entry entry, int position) {
-    boolean in = entry.speaker() == Speaker.CUSTOMER;
-    boolean out = entry.speaker() == Speaker.STAFF;
-    boolean done = entry.speaker() == Speaker.DONE;
-    String name = String.format(Locale.ROOT, "demo-%06d", position);
-    return new @Nullable Object[] {
-      conversation,
-      entry.at().atOffset(ZoneOffset.UTC),
-      in ? "IN" : out ? "OUT" : done ? "EVENT" : "NOTE",
-      done ? null : entry.words(),
-      done ? "DONE" : null,
-      entry.by() == null ? null : entry.by() + 1,
-      in || out ? name : null,
-      out ? name : null,
-      out ? (position % 3 == 0 ? DeliveryState.READ : DeliveryState.DELIVERED).name() : null,
-      out ? PartCounter.count(entry.words()).count() : null
-    };
   }
 
   private void restart(String table, int rows) {

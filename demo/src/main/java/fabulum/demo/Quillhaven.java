@@ -11,6 +11,9 @@ import fabulum.server.lines.NewLine;
 import fabulum.server.people.Mark;
 import fabulum.server.topics.TopicColour;
 import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Set;
@@ -258,4 +261,9 @@ final class Quillhaven {
   record TopicOf(String team, String name, TopicColour colour, @Nullable Integer promiseMinutes) {}
 
   record StaffOf(String signInName, String name, String initials, boolean lead, Mark mark) {}
+
+  /** A time of the office's clocks. */
+  static Instant at(LocalDate day, LocalTime time) {
+    return day.atTime(time).atZone(ZONE).toInstant();
+  }
 }

@@ -24,7 +24,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
- * Fills an empty database with as many texts as somebody wants to measure with. The same seed gives
+ * Fills an empty database with as many texts as someone wants to measure with. The same seed gives
  * the same data. Numbers are from the reserved block under every possible area code.
  */
 public final class Volume {
@@ -129,7 +129,7 @@ public final class Volume {
     }
   }
 
-  /** One more line with next to nothing on it, and somebody who sees no other. */
+  /** One more line with next to nothing on it, and a person who sees no other. */
   private void quietLine(ApplicationContext program, People people, Lines lines) {
     StaffId quiet =
         people.add(new NewStaff(QUIET, "Quiet Colleague", "QC", Role.STAFF, PASSWORD, false));

@@ -24,22 +24,22 @@ import org.springframework.web.bind.annotation.RequestMethod;
 import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
 
 /**
- * Every address of the API, for every role, on a conversation of one's own team and on another
- * team's. An address that is not in the table fails the test.
+ * Every address of the API, for every role, on a conversation of the person's own team and on
+ * another team's. An address that is not in the table fails the test.
  */
 @TestInstance(Lifecycle.PER_CLASS)
 class AccessTableTest {
   /** Who may use an address. */
   private enum Door {
-    /** Whoever sees the conversation. */
+    /** The person who sees the conversation. */
     SEES,
-    /** Whoever sees the conversation and works. */
+    /** The person who sees the conversation and works. */
     WORKS,
-    /** Whoever works, whatever the conversation. */
+    /** The person who works, whatever the conversation. */
     WORKERS,
     /** Leads only. */
     LEADS,
-    /** Leads, and everybody for themselves; asked here about somebody else. */
+    /** Leads, and everybody for themselves; asked here about another person. */
     LEADS_FOR_OTHERS,
     /** Everybody who is signed in; what is told depends on who asks. */
     EVERYBODY,

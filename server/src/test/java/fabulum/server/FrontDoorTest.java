@@ -189,7 +189,7 @@ class FrontDoorTest {
 
   /**
    * The file from which the interface's types are made. {@code -Dopenapi.write=true} writes it
-   * anew.
+   * again.
    */
   @Test
   void theWrittenDescriptionOfTheApiIsTheServedOne() throws Exception {

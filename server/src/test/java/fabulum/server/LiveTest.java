@@ -240,7 +240,7 @@ class LiveTest {
     }
   }
 
-  /** Somebody whose sign-in lives. */
+  /** Someone whose sign-in lives. */
   private SignedIn signedIn() {
     Accounts accounts = fabulum.context.getBean(Accounts.class);
     SignIn welcome =

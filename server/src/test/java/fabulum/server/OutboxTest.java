@@ -2,12 +2,17 @@ package fabulum.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import fabulum.core.conversation.Participants;
 import fabulum.core.delivery.Gateway;
 import fabulum.core.delivery.SendOutcome;
+import fabulum.core.phone.PhoneNumber;
 import fabulum.core.sending.Author;
+import fabulum.core.sending.SendDecision;
 import fabulum.server.conversations.ConversationId;
 import fabulum.server.conversations.Said;
+import fabulum.server.lines.LineId;
 import fabulum.server.messaging.Messaging;
+import fabulum.server.messaging.Recipient;
 import fabulum.server.platform.DiskReserve;
 import fabulum.server.testing.Answer;
 import fabulum.server.testing.Browser;
@@ -63,6 +68,12 @@ class OutboxTest {
   private boolean comesTo(String words, String state) {
     return fabulum.comesTo(
         "select max(delivery) from entry where words = '" + words + "' and kind = 'OUT'", state);
+  }
+
+  private int conversations() {
+    Integer count =
+        fabulum.tables.queryForObject("select count(*) from conversation", Integer.class);
+    return count == null ? 0 : count;
   }
 
   private JsonNode troubles() {
@@ -233,8 +244,10 @@ class OutboxTest {
     Messaging messaging = fabulum.context.getBean(Messaging.class);
     for (Author author : List.of(new Author.Rule(1), new Author.Itself())) {
       String words = "We open at eight, says " + author;
-      messaging.send(new ConversationId(id), Said.by(author, words, Fabulum.reference()));
-      messaging.send(new ConversationId(id), Said.by(author, words, Fabulum.reference()));
+      messaging.send(
+          Recipient.in(new ConversationId(id)), Said.by(author, words, Fabulum.reference()));
+      messaging.send(
+          Recipient.in(new ConversationId(id)), Said.by(author, words, Fabulum.reference()));
       assertThat(comesTo(words, "SENT")).isTrue();
     }
 
@@ -245,6 +258,46 @@ class OutboxTest {
     JsonNode said = script.get(script.size() - 1);
     assertThat(said.path("automatic").asBoolean()).isTrue();
     assertThat(said.has("speaker")).isFalse();
+  }
+
+  @Test
+  void aTextGoesToANumberNobodyHasWrittenFromAndOnlyWhenItMay() {
+    Messaging messaging = fabulum.context.getBean(Messaging.class);
+    Recipient stranger =
+        Recipient.on(new LineId(1), Participants.of(new PhoneNumber(fabulum.freshNumber())));
+    Author author = new Author.Itself();
+    int before = conversations();
+
+    assertThat(messaging.send(stranger, Said.by(author, " ", Fabulum.reference())))
+        .isInstanceOf(SendDecision.Refused.class);
+    assertThat(conversations()).isEqualTo(before);
+
+    String reference = Fabulum.reference();
+    messaging.send(stranger, Said.by(author, "Your code is 4711.", reference));
+    messaging.send(stranger, Said.by(author, "Your code is 4711.", reference));
+    assertThat(comesTo("Your code is 4711.", "SENT")).isTrue();
+    assertThat(fabulum.network.timesHanded("Your code is 4711.")).isEqualTo(1);
+    assertThat(conversations()).isEqualTo(before + 1);
+  }
+
+  @Test
+  void aTextThatIsToGoLaterWaitsUntilThenAndWhatIsWrittenAfterItGoesAfterIt() {
+    Messaging messaging = fabulum.context.getBean(Messaging.class);
+    Instant then = fabulum.clock.instant().plus(Duration.ofMinutes(20));
+    Said later = Said.by(new Author.Itself(), "In twenty minutes.", Fabulum.reference());
+    messaging.send(Recipient.in(new ConversationId(id)), later.notBefore(then));
+    maren.answer(id, "Behind it.").require(200);
+    String other = fabulum.freshNumber();
+    fabulum.webhook().text(other, Fabulum.DOCK, "elsewhere").require(200);
+    long elsewhere = maren.conversationOf(other).path("id").asLong();
+    maren.answer(elsewhere, "Not behind it.").require(200);
+    assertThat(comesTo("Not behind it.", "SENT")).isTrue();
+    assertThat(fabulum.network.timesHanded("In twenty minutes.")).isZero();
+
+    fabulum.clock.advance(Duration.ofMinutes(20));
+    assertThat(comesTo("Behind it.", "SENT")).isTrue();
+    assertThat(fabulum.network.handed.stream().map(Gateway.OutgoingText::words))
+        .containsSubsequence("In twenty minutes.", "Behind it.");
   }
 
   @Test

@@ -142,7 +142,7 @@ class SetUpTest {
   @CsvSource(
       delimiter = '|',
       value = {
-        "name|' '|A line has a name of at most 80 characters.",
+        "name|' '|Give the line a name of at most 80 characters.",
         "name|Dock office|Another line has this name.",
         "number|12|Not a valid phone number in United States.",
         "number|(920) 555-0101|Another line has this number.",

@@ -16,7 +16,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
 
-/** One act on several conversations, and writing to somebody unasked. */
+/** One act on several conversations, and writing to someone unasked. */
 @OnSharedProgram
 class SeveralTest {
   private final Fabulum fabulum;

@@ -5,7 +5,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
 
-/** A clock that whoever plays with the network can move forward. */
+/** A clock that the person who plays with the network can move forward. */
 final class MovableClock extends Clock {
   private final Clock other;
   private volatile Duration ahead = Duration.ZERO;

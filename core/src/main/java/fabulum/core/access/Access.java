@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Set;
 
 /**
- * What somebody may do, whatever the conversation.
+ * What someone may do, whatever the conversation.
  *
  * @param active false for who has left, or has not come yet
  */
@@ -48,7 +48,7 @@ public record Access(Role role, Set<Permission> permissions, boolean active) {
   }
 
   /**
-   * Why somebody may not, and who can allow it.
+   * Why someone may not, and who can allow it.
    *
    * @param leads names of those who can
    */

@@ -3,7 +3,7 @@ package fabulum.core.access;
 import java.time.Duration;
 
 /**
- * How long somebody who guesses passwords must wait. The first tries are free, because people
+ * How long a person who guesses passwords must wait. The first tries are free, because people
  * mistype; then the wait doubles.
  */
 public final class GuessPace {

@@ -22,7 +22,7 @@ public enum Permission {
     return words;
   }
 
-  /** What somebody new in a role is given; it can be taken away again. */
+  /** What someone new in a role is given; it can be taken away again. */
   public static Set<Permission> usual(Role role) {
     return switch (role) {
       case LEAD -> Set.of(TEXT, SEND_TO_MANY, EXPORT, CHANGE_TEMPLATES);
@@ -31,7 +31,7 @@ public enum Permission {
     };
   }
 
-  /** Whether it can be given to somebody in this role: who only reads does not write. */
+  /** Whether it can be given to someone in this role: who only reads does not write. */
   public boolean suits(Role role) {
     return role != Role.VIEWER || this == EXPORT || this == SEE_ALL_LINES;
   }

@@ -1,6 +1,6 @@
 package fabulum.core.access;
 
-/** What somebody is in the front office. */
+/** What someone is in the front office. */
 public enum Role {
   /** Sets up lines and people, and moves anybody's work. */
   LEAD,

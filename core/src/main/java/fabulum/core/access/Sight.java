@@ -4,7 +4,7 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * Which conversations somebody sees: those on their teams' lines, and those handed to their teams;
+ * Which conversations someone sees: those on their teams' lines, and those handed to their teams;
  * on a line that is narrowed only what nobody owns or is their own.
  *
  * @param who it is

@@ -6,7 +6,7 @@ public sealed interface Given {
   /** Said in the script. */
   String reason();
 
-  /** Somebody's now. */
+  /** A person's now. */
   record To(long who, String reason) implements Given {}
 
   /** It stays nobody's. */

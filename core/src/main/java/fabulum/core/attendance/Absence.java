@@ -4,11 +4,11 @@ import java.time.LocalDate;
 import java.util.OptionalLong;
 
 /**
- * Days somebody will be away, known ahead.
+ * Days someone will be away, known ahead.
  *
  * @param first day of it
  * @param last day of it, included
- * @param cover who receives what would come to them; empty for whoever covers usually
+ * @param cover who receives what would come to them; empty for the usual cover
  */
 public record Absence(LocalDate first, LocalDate last, OptionalLong cover) {
 

@@ -12,7 +12,7 @@ import java.util.Optional;
 import java.util.OptionalLong;
 
 /**
- * When somebody is in. What they say by hand holds until their timetable or a day known ahead would
+ * When someone is in. What they say by hand holds until their timetable or a day known ahead would
  * next change it, and is told to last for as long as the plan then says the same; days known ahead
  * go before the timetable; without either one is in.
  *
@@ -33,7 +33,7 @@ public record Attendance(
     absences = absences.stream().sorted(Comparator.comparing(Absence::first)).toList();
   }
 
-  /** Somebody who is always in until they say otherwise. */
+  /** A person who is always in until they say otherwise. */
   public static Attendance always(ZoneId zone) {
     return new Attendance(
         true, Optional.empty(), Hours.always(zone), List.of(), OptionalLong.empty());
@@ -57,7 +57,7 @@ public record Attendance(
   }
 
   /**
-   * Until when somebody is in, or away, after they said so by hand. Their word holds until the plan
+   * Until when someone is in, or away, after they said so by hand. Their word holds until the plan
    * next changes; where the plan then says the same as they did, it goes on until the plan says
    * otherwise. So who leaves at three is back when they come next morning, not at five.
    */

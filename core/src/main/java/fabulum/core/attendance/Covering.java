@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.function.LongFunction;
 import java.util.function.LongPredicate;
 
-/** Who receives what comes for somebody: they themselves while they are in, else their cover. */
+/** Who receives what comes for someone: they themselves while they are in, else their cover. */
 public final class Covering {
   private Covering() {}
 
@@ -41,7 +41,7 @@ public final class Covering {
    *
    * @param start for whom it came
    * @param presence of anybody
-   * @param may whether somebody may see and work on it
+   * @param may whether someone may see and work on it
    */
   public static Found follow(long start, LongFunction<Presence> presence, LongPredicate may) {
     List<Long> way = new ArrayList<>();

@@ -5,7 +5,7 @@ import java.util.Optional;
 import java.util.OptionalLong;
 
 /**
- * Whether somebody is in at an instant.
+ * Whether someone is in at an instant.
  *
  * @param why it is so
  * @param until when it will change by itself; empty when it will not

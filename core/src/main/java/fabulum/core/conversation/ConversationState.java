@@ -79,7 +79,7 @@ public record ConversationState(Turn turn, Instant since, Standing standing) {
     return standing instanceof Aside aside ? aside.until() : Optional.empty();
   }
 
-  /** Why it is back from being set aside, until somebody acts on it. */
+  /** Why it is back from being set aside, until someone acts on it. */
   public Optional<Back> back() {
     return standing instanceof Open open ? open.back() : Optional.empty();
   }
@@ -116,7 +116,7 @@ public record ConversationState(Turn turn, Instant since, Standing standing) {
   }
 
   /**
-   * Somebody has dealt with what was not delivered: the wait that is left goes on from where it
+   * Someone has dealt with what was not delivered: the wait that is left goes on from where it
    * began, and without one it is their turn.
    *
    * @param left since when the customer still waits for something; empty for nothing
@@ -150,7 +150,7 @@ public record ConversationState(Turn turn, Instant since, Standing standing) {
    * Opened again by a person. What was finished without an answer waits on us again; else it is
    * their turn.
    *
-   * @param at now; the wait begins anew, for the old one was ended knowingly
+   * @param at now; the wait begins again, for the old one was ended knowingly
    */
   public ConversationState reopened(Instant at) {
     return standing instanceof Done ? new ConversationState(turn, at, Standing.OPEN) : this;

@@ -9,7 +9,7 @@ public sealed interface Standing {
   /**
    * In sight.
    *
-   * @param back why it is back from being set aside, until somebody acts on it
+   * @param back why it is back from being set aside, until someone acts on it
    */
   record Open(Optional<Back> back) implements Standing {}
 

@@ -22,7 +22,7 @@ public record Failure(Sending sending, Optional<Instant> answered, Instant faile
 
   /**
    * Whether the conversation is our turn because of it. What was meant for one customer always is.
-   * One of many is where somebody waited for it; the others are shown with the act that sent them.
+   * One of many is where someone waited for it; the others are shown with the act that sent them.
    */
   public boolean needsAHand() {
     return sending == Sending.ANSWER || answered.isPresent();

@@ -1,14 +1,9 @@
 package fabulum.core.hours;
 
-import java.time.DayOfWeek;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.LocalTime;
 import java.time.ZoneId;
-import java.time.ZoneOffset;
-import java.time.zone.ZoneOffsetTransition;
-import java.time.zone.ZoneRules;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -29,7 +24,7 @@ public record Hours(ZoneId zone, List<Span> week, Set<LocalDate> closedDays) {
   static final int MINUTES_A_WEEK = 7 * Span.MINUTES_A_DAY;
 
   /**
-   * A search for open hours gives up after this many days: whoever is closed for two years has
+   * A search for open hours gives up after this many days: a line that is closed for two years has
    * closed down.
    */
   private static final int PATIENCE_DAYS = 2 * 366;
@@ -101,7 +96,7 @@ public record Hours(ZoneId zone, List<Span> week, Set<LocalDate> closedDays) {
       end =
           openOn(dateOf(now)).stream()
               .filter(open -> !now.isBefore(open.from()) && now.isBefore(open.to()))
-              .map(Open::to)
+              .map(OpenDay.Open::to)
               .findFirst()
               .orElseThrow();
     }
@@ -128,7 +123,7 @@ public record Hours(ZoneId zone, List<Span> week, Set<LocalDate> closedDays) {
   /** Working time of one local date that lies between two instants. */
   private Duration on(LocalDate day, Instant from, Instant to) {
     Duration sum = Duration.ZERO;
-    for (Open open : openOn(day)) {
+    for (OpenDay.Open open : openOn(day)) {
       sum = sum.plus(open.within(from, to));
     }
     return sum;
@@ -154,7 +149,7 @@ public record Hours(ZoneId zone, List<Span> week, Set<LocalDate> closedDays) {
     LocalDate day = dateOf(start);
     while (closedInARow < PATIENCE_DAYS) {
       Duration before = left;
-      for (Open open : openOn(day)) {
+      for (OpenDay.Open open : openOn(day)) {
         Instant from = open.from().isBefore(start) ? start : open.from();
         Duration here = open.within(start, open.to());
         if (here.compareTo(left) >= 0) {
@@ -189,7 +184,7 @@ public record Hours(ZoneId zone, List<Span> week, Set<LocalDate> closedDays) {
     LocalDate day = dateOf(end);
     while (closedInARow < PATIENCE_DAYS) {
       Duration before = left;
-      List<Open> open = openOn(day);
+      List<OpenDay.Open> open = openOn(day);
       for (int i = open.size() - 1; i >= 0; i--) {
         Instant to = open.get(i).to().isAfter(end) ? end : open.get(i).to();
         Duration here = open.get(i).within(open.get(i).from(), end);
@@ -270,83 +265,8 @@ public record Hours(ZoneId zone, List<Span> week, Set<LocalDate> closedDays) {
     return at.atZone(zone).toLocalDate();
   }
 
-  /** A stretch of working time between instants. */
-  record Open(Instant from, Instant to) {
-    Duration within(Instant start, Instant end) {
-      Instant a = from.isBefore(start) ? start : from;
-      Instant b = to.isAfter(end) ? end : to;
-      return a.isBefore(b) ? Duration.between(a, b) : Duration.ZERO;
-    }
-  }
-
-  /**
-   * The working time of a local date, in order of instants; in pieces where the zone changes its
-   * offset on that day.
-   */
-  List<Open> openOn(LocalDate day) {
-    if (closedDays.contains(day)) {
-      return List.of();
-    }
-    List<Open> open = new ArrayList<>();
-    for (Piece piece : pieces(day)) {
-      for (int[] minutes : minutesOpen(day)) {
-        Instant from = piece.at(day, minutes[0]);
-        Instant to = piece.at(day, minutes[1]);
-        Instant a = from.isBefore(piece.from()) ? piece.from() : from;
-        Instant b = to.isAfter(piece.to()) ? piece.to() : to;
-        if (a.isBefore(b)) {
-          open.add(new Open(a, b));
-        }
-      }
-    }
-    return open;
-  }
-
-  /**
-   * Minutes of this date from and to which the week is open, in order; what spills over from the
-   * day before comes first.
-   */
-  private List<int[]> minutesOpen(LocalDate day) {
-    return minutesOpen(day.getDayOfWeek());
-  }
-
-  /** The same for a day of the week. */
-  List<int[]> minutesOpen(DayOfWeek day) {
-    if (week.isEmpty()) {
-      return List.of(new int[] {0, Span.MINUTES_A_DAY});
-    }
-    int today = (day.getValue() - 1) * Span.MINUTES_A_DAY;
-    List<int[]> open = new ArrayList<>();
-    for (int shift : new int[] {-MINUTES_A_WEEK, 0}) {
-      for (Span span : week) {
-        int from = Math.max(0, span.start() + shift - today);
-        int to = Math.min(Span.MINUTES_A_DAY, span.start() + shift + span.minutes() - today);
-        if (from < to) {
-          open.add(new int[] {from, to});
-        }
-      }
-    }
-    return open;
-  }
-
-  /** A part of a local date in which the offset does not change. */
-  private record Piece(Instant from, Instant to, ZoneOffset offset) {
-    Instant at(LocalDate day, int minute) {
-      return day.atTime(LocalTime.MIDNIGHT).toInstant(offset).plusSeconds(minute * 60L);
-    }
-  }
-
-  private List<Piece> pieces(LocalDate day) {
-    ZoneRules rules = zone.getRules();
-    Instant from = day.atStartOfDay(zone).toInstant();
-    Instant end = day.plusDays(1).atStartOfDay(zone).toInstant();
-    List<Piece> pieces = new ArrayList<>();
-    while (from.isBefore(end)) {
-      ZoneOffsetTransition change = rules.nextTransition(from);
-      Instant to = change == null || change.getInstant().isAfter(end) ? end : change.getInstant();
-      pieces.add(new Piece(from, to, rules.getOffset(from)));
-      from = to;
-    }
-    return pieces;
+  /** The working time of a local date, in order of instants. */
+  private List<OpenDay.Open> openOn(LocalDate day) {
+    return OpenDay.of(this, day);
   }
 }

@@ -4,7 +4,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 
-/** Dates that somebody can mean; anything else is a slip, or an attempt to break something. */
+/** Dates that someone can mean; anything else is a slip, or an attempt to break something. */
 public final class PossibleDates {
   private static final int FIRST_YEAR = 1900;
   private static final int LAST_YEAR = 2199;

@@ -8,7 +8,7 @@ import java.util.List;
 import java.util.Locale;
 
 /**
- * Opening hours as somebody enters them, which may still be impossible.
+ * Opening hours as someone enters them, which may still be impossible.
  *
  * @param day the day on which they begin
  * @param from minutes of that day

@@ -25,7 +25,7 @@ record WholeDays(Hours hours, int[] upTo) {
   static WholeDays of(Hours hours) {
     int[] upTo = new int[8];
     for (DayOfWeek day : DayOfWeek.values()) {
-      int open = hours.minutesOpen(day).stream().mapToInt(span -> span[1] - span[0]).sum();
+      int open = OpenDay.minutesOpen(hours, day).stream().mapToInt(span -> span[1] - span[0]).sum();
       upTo[day.getValue()] = upTo[day.getValue() - 1] + open;
     }
     return new WholeDays(hours, upTo);
@@ -66,7 +66,7 @@ record WholeDays(Hours hours, int[] upTo) {
   }
 
   private Duration actual(LocalDate day) {
-    return hours.openOn(day).stream()
+    return OpenDay.of(hours, day).stream()
         .map(open -> Duration.between(open.from(), open.to()))
         .reduce(Duration.ZERO, Duration::plus);
   }

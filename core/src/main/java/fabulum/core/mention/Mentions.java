@@ -45,7 +45,7 @@ public final class Mentions {
     return List.copyOf(found);
   }
 
-  /** Everything somebody can be called by, in lower case, the longest first. */
+  /** Everything someone can be called by, in lower case, the longest first. */
   private static List<Name> callable(List<Name> names) {
     List<Name> all = new ArrayList<>();
     for (Name name : names) {

@@ -1,6 +1,6 @@
 package fabulum.core.notice;
 
-/** How somebody is told. */
+/** How someone is told. */
 public enum Channel {
   /** In the application's own list, and counted in its masthead. */
   HERE,

@@ -18,7 +18,7 @@ public final class Receivers {
    * Works it out; everybody once, in the order in which they are meant.
    *
    * @param meant who should be told
-   * @param sees whether somebody sees the conversation; who does not is never told of it
+   * @param sees whether someone sees the conversation; who does not is never told of it
    * @return empty when all of them are away without a cover
    */
   public static Set<Long> of(

@@ -12,7 +12,8 @@ import java.util.Optional;
  * @param units units the whole text takes
  * @param unitsLeft units still free in the last part; for an empty text a whole single part
  * @param forcing the characters, each once and in order of appearance, that the basic set lacks
- * @param plain the same in plain wording, where that is no dearer and travels in the basic set
+ * @param plain the same in plain wording, where that is no more expensive and travels in the basic
+ *     set
  */
 public record PartCount(
     Encoding encoding,

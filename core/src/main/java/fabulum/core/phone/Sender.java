@@ -3,8 +3,8 @@ package fabulum.core.phone;
 import java.util.Optional;
 
 /**
- * Whoever a text came from: a phone number that can be answered, or a name or short code that can
- * only be read.
+ * The sender of a text: a phone number that can be answered, or a name or short code that can only
+ * be read.
  */
 public sealed interface Sender permits PhoneNumber, NamedSender {
 

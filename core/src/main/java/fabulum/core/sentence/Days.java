@@ -7,7 +7,7 @@ import java.util.Optional;
 /**
  * Days of the last text, in the zone of its line.
  *
- * @param last today and so many days before it, 1 to 3660; empty for fixed dates
+ * @param last today and this number of days before it, 1 to 3660; empty for fixed dates
  * @param from the first date; empty for from the beginning
  * @param to the last date; empty for until now
  */
@@ -31,7 +31,7 @@ public record Days(Optional<Integer> last, Optional<LocalDate> from, Optional<Lo
     }
   }
 
-  /** Today and the days before it, so many in all. */
+  /** Today and the days before it, this number in all. */
   public static Days last(int days) {
     return new Days(Optional.of(days), Optional.empty(), Optional.empty());
   }

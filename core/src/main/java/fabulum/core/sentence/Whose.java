@@ -20,7 +20,7 @@ public record Whose(Kind kind, long id) {
     EVERYONE,
     MINE,
     NOBODY,
-    /** On a line of that team, whoever owns it. */
+    /** On a line of that team, no matter who owns it. */
     TEAM,
     /** Owned by that colleague. */
     COLLEAGUE

@@ -166,7 +166,7 @@ class AttendanceTest {
         .isEqualTo(new Found(End.LOOP, List.of(1L, 2L, 1L)));
   }
 
-  /** On any map of covers the search ends, asks nobody twice, and only ends with somebody in. */
+  /** On any map of covers the search ends, asks nobody twice, and only ends with someone in. */
   @Test
   void everyChainEnds() {
     Random random = new Random(7);

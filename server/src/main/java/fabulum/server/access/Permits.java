@@ -45,12 +45,12 @@ public class Permits {
                 Collectors.mapping(PermissionRow::permission, Collectors.toSet())));
   }
 
-  /** What somebody may; nothing for who is not there. */
+  /** What someone may; nothing for who is not there. */
   public Access of(StaffId id) {
     return all.get().getOrDefault(id.value(), Access.NONE);
   }
 
-  /** Refuses, and says who can allow it, when somebody may not. */
+  /** Refuses, and says who can allow it, when someone may not. */
   public void require(StaffId id, Act act) {
     if (!of(id).may(act)) {
       throw Problem.notAllowed(Access.refusal(act, leads()));
@@ -65,7 +65,7 @@ public class Permits {
         .toList();
   }
 
-  /** Reads roles and permissions anew the next time. */
+  /** Reads roles and permissions again the next time. */
   public void forget() {
     all.forget();
   }

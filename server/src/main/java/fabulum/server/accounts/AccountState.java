@@ -1,6 +1,6 @@
 package fabulum.server.accounts;
 
-/** Whether somebody works here. */
+/** Whether someone works here. */
 public enum AccountState {
   /** Asked in, and not come yet. */
   INVITED,

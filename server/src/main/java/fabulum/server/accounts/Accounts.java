@@ -105,17 +105,17 @@ public class Accounts {
     return accounts.find(id.value()).orElseThrow(() -> Problem.notFound("member of staff"));
   }
 
-  /** Signs somebody in who has just proved who they are in another way. */
+  /** Signs someone in who has just proved who they are in another way. */
   public SignedIn welcome(StaffId id, SignIns.From from) {
     return begin(row(id), from, false);
   }
 
-  /** Whether somebody signs in with a name, or did. */
+  /** Whether someone signs in with a name, or did. */
   public boolean isTaken(String signInName) {
     return accounts.findByName(signInName).isPresent();
   }
 
-  /** Gives somebody a password, without asking for the old one. */
+  /** Gives someone a password, without asking for the old one. */
   public void setPassword(StaffId id, String wanted) {
     accounts.setPassword(id.value(), passwords.encode(wanted));
   }

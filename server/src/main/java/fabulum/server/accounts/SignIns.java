@@ -160,12 +160,12 @@ public class SignIns {
     events.publishEvent(new Ended(id));
   }
 
-  /** Where somebody is signed in now, the newest first. */
+  /** Where someone is signed in now, the newest first. */
   public List<SignInView> list(StaffId staff) {
     return signIns.listOpen(staff.value()).stream().filter(one -> isLive(one.id())).toList();
   }
 
-  /** Ends all of somebody's sign-ins but one; 0 for all. */
+  /** Ends all of a person's sign-ins but one; 0 for all. */
   public int endAllBut(StaffId staff, long stays) {
     List<SignInView> others = list(staff).stream().filter(one -> one.id() != stays).toList();
     others.forEach(one -> end(one.id()));

@@ -1,4 +1,4 @@
 package fabulum.server.conversations;
 
-/** Somebody did something with a conversation that can be taken back. Told in its transaction. */
+/** Someone did something with a conversation that can be taken back. Told in its transaction. */
 public record ActDone(UndoStep step) {}

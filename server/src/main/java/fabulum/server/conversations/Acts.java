@@ -118,7 +118,7 @@ public class Acts {
         openings.hours().zone().getId());
   }
 
-  /** What was understood of a time somebody typed, by the clocks and hours of its line. */
+  /** What was understood of a time someone typed, by the clocks and hours of its line. */
   @Transactional(readOnly = true)
   public Moment.TypedTime readMoment(ConversationId id, String words, StaffId asking) {
     Conversation row = inSight.row(id, asking);
@@ -155,7 +155,7 @@ public class Acts {
     return Optional.of(stood(doing, after, EventKind.NO_ANSWER_NEEDED, touched));
   }
 
-  /** Leaves a text of ours as it is, not delivered; nothing when somebody has dealt with it. */
+  /** Leaves a text of ours as it is, not delivered; nothing when someone has dealt with it. */
   @Transactional
   public Optional<UndoStep> leave(ConversationId id, EntryId text, StaffId by) {
     Conversation row = inSight.lock(id, by);

@@ -2,7 +2,6 @@ package fabulum.server.conversations;
 
 import fabulum.core.access.Spot;
 import fabulum.core.conversation.ConversationState;
-import fabulum.core.conversation.Participants;
 import fabulum.core.promise.Promise;
 import fabulum.server.access.StaffId;
 import fabulum.server.conversations.UndoStep.Snapshot;
@@ -16,7 +15,6 @@ import fabulum.server.lines.LineId;
 import fabulum.server.lines.LinePromise;
 import fabulum.server.lines.Lines;
 import fabulum.server.platform.Problem;
-import fabulum.server.platform.Problem.FieldProblem;
 import fabulum.server.topics.Topics;
 import java.time.Clock;
 import java.time.Instant;
@@ -148,17 +146,6 @@ public class Bookkeeping {
     return StandingRow.of(state, state.since(), due(line, state, Set.of()));
   }
 
-  /** Refuses a group that is larger than the line allows. */
-  void requireFits(Participants others, LineId line) {
-    int limit = lines.get(line).groupLimit();
-    if (!others.fits(limit)) {
-      throw Problem.fields(
-          List.of(
-              new FieldProblem(
-                  "numbers", "A group on this line has at most " + limit + " numbers.")));
-    }
-  }
-
   /** When an answer is due: by the shortest promise of the topics, else by the line's. */
   @Nullable Instant due(LineId line, ConversationState state, Set<Long> topicIds) {
     LinePromise ofLine = lines.promise(line);
@@ -199,10 +186,10 @@ public class Bookkeeping {
         : Set.of();
   }
 
-  /** Somebody is about to do something with a conversation whose row is held. */
+  /** Someone is about to do something with a conversation whose row is held. */
   public record Doing(Conversation row, StaffId by, Snapshot before) {}
 
-  /** Notes how a conversation stands before somebody does something with it. */
+  /** Notes how a conversation stands before someone does something with it. */
   public Doing doing(Conversation row, StaffId by) {
     return new Doing(row, by, snapshot(row));
   }

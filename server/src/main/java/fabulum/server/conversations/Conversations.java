@@ -12,7 +12,9 @@ import fabulum.server.customers.NumberId;
 import fabulum.server.feed.Change;
 import fabulum.server.feed.ChangeFeed;
 import fabulum.server.lines.LineId;
+import fabulum.server.lines.Lines;
 import fabulum.server.platform.Problem;
+import fabulum.server.platform.Problem.FieldProblem;
 import fabulum.server.topics.TopicId;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -31,6 +33,7 @@ public class Conversations {
   private final ConversationMapper conversations;
   private final EntryMapper entries;
   private final Customers customers;
+  private final Lines lines;
   private final Bookkeeping books;
   private final ChangeFeed feed;
   private final ApplicationEventPublisher events;
@@ -39,12 +42,14 @@ public class Conversations {
       ConversationMapper conversations,
       EntryMapper entries,
       Customers customers,
+      Lines lines,
       Bookkeeping books,
       ChangeFeed feed,
       ApplicationEventPublisher events) {
     this.conversations = conversations;
     this.entries = entries;
     this.customers = customers;
+    this.lines = lines;
     this.books = books;
     this.feed = feed;
     this.events = events;
@@ -137,11 +142,22 @@ public class Conversations {
   @Transactional
   public ConversationId open(LineId line, Participants others) {
     if (others.isGroup()) {
-      books.requireFits(others, line);
+      requireFits(others, line);
     }
     return new ConversationId(
         lock(line, others)
             .orElseGet(() -> begin(line, others, ConversationState.blank(books.now()))));
+  }
+
+  /** Refuses a group that is larger than the line allows. */
+  private void requireFits(Participants others, LineId line) {
+    int limit = lines.get(line).groupLimit();
+    if (!others.fits(limit)) {
+      throw Problem.fields(
+          List.of(
+              new FieldProblem(
+                  "numbers", "A group on this line has at most " + limit + " numbers.")));
+    }
   }
 
   /**

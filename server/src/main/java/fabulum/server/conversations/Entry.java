@@ -10,7 +10,7 @@ import org.jspecify.annotations.Nullable;
 /**
  * An entry of a script. The id of one not yet added is 0.
  *
- * @param answeredSince of a text of ours: since when somebody waits for what it says
+ * @param answeredSince of a text of ours: since when someone waits for what it says
  * @param needsHand of a text of ours: it was not delivered, and nobody has dealt with that yet
  * @param numberId of a text that came in: the number it came from
  */

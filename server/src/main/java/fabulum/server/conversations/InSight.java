@@ -12,7 +12,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /**
- * Conversations as far as somebody sees them: what they do not see is not there for them. Whether
+ * Conversations as far as someone sees them: what they do not see is not there for them. Whether
  * they may act is asked only of what they see.
  */
 @Component
@@ -36,18 +36,18 @@ public class InSight {
     this.entries = entries;
   }
 
-  /** The conversation, as far as somebody sees it. */
+  /** The conversation, as far as someone sees it. */
   public Conversation row(ConversationId id, StaffId asking) {
     return seen(books.row(id), asking);
   }
 
-  /** Which of these somebody sees, in no promised order. */
+  /** Which of these someone sees, in no promised order. */
   public List<Conversation> list(List<ConversationId> ids, StaffId asking) {
     Sight sight = sights.of(asking);
     return books.list(ids).stream().filter(row -> sight.sees(row.spot())).toList();
   }
 
-  /** Holds the row for an act of somebody who may work. */
+  /** Holds the row for an act of a person who may work. */
   public Conversation lock(ConversationId id, StaffId by) {
     Conversation row = seen(books.lock(id), by);
     permits.require(by, Act.WORK);
@@ -88,7 +88,7 @@ public class InSight {
   }
 
   /**
-   * Holds the row for somebody who takes back what they did to it; they may not see it any more.
+   * Holds the row for a person who takes back what they did to it; they may not see it any more.
    */
   public Conversation lockForUndo(ConversationId id, StaffId by) {
     permits.require(by, Act.WORK);

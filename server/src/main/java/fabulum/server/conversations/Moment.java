@@ -30,7 +30,7 @@ public record Moment(Kind kind, @Nullable Instant at) {
     NEXT_MONDAY,
     /** Only when the customer writes. */
     WHEN_THEY_WRITE,
-    /** A time of one's own. */
+    /** A time of the person's own. */
     AT
   }
 
@@ -46,7 +46,7 @@ public record Moment(Kind kind, @Nullable Instant at) {
       String zone) {}
 
   /**
-   * What was understood of a time that somebody typed.
+   * What was understood of a time that someone typed.
    *
    * @param at the moment; absent when the words are not clear or the time has passed
    * @param open whether the line is open then

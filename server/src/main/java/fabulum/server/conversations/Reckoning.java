@@ -15,7 +15,7 @@ import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 
-/** Reckons anew when answers are due, after hours or promises have changed. */
+/** Reckons again when answers are due, after hours or promises have changed. */
 @Service
 public class Reckoning {
   private static final Logger log = LoggerFactory.getLogger(Reckoning.class);

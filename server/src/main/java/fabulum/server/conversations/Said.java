@@ -1,6 +1,7 @@
 package fabulum.server.conversations;
 
 import fabulum.core.sending.Author;
+import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -10,12 +11,24 @@ import org.jspecify.annotations.Nullable;
  * @param seen the newest entry that the writer saw when they began: when a colleague has answered
  *     since, it is refused and says so; null to send it whatever stands there
  * @param again a text of ours that was not delivered and is replaced by this one; null for none
+ * @param when not to go before; what is written in the conversation after it goes after it. Null
+ *     for at once
  */
 public record Said(
-    String words, Author author, String reference, @Nullable Long seen, @Nullable Long again) {
+    String words,
+    Author author,
+    String reference,
+    @Nullable Long seen,
+    @Nullable Long again,
+    @Nullable Instant when) {
 
-  /** A text that goes whatever stands there, and replaces none. */
+  /** A text that goes at once, whatever stands there, and replaces none. */
   public static Said by(Author author, String words, String reference) {
-    return new Said(words, author, reference, null, null);
+    return new Said(words, author, reference, null, null, null);
+  }
+
+  /** The same text, not to go before a time. */
+  public Said notBefore(Instant time) {
+    return new Said(words, author, reference, seen, again, time);
   }
 }

@@ -6,7 +6,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What somebody sees, as conditions on columns; null leaves one out, and no list is empty.
+ * What someone sees, as conditions on columns; null leaves one out, and no list is empty.
  *
  * @param me whose sight it is
  * @param lines they see

@@ -16,7 +16,7 @@ import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
 /**
- * Texts of ours that were not delivered. Until somebody has dealt with each of them it is our turn:
+ * Texts of ours that were not delivered. Until someone has dealt with each of them it is our turn:
  * by sending it again, by sending it to another number, or by leaving it so. To be used within a
  * transaction that holds the conversation.
  */
@@ -55,7 +55,7 @@ public class Undelivered {
     return row.failed() ? entries.listNeedingHand(row.id()) : List.of();
   }
 
-  /** Somebody has dealt with all of them. The answer is which they were. */
+  /** Someone has dealt with all of them. The answer is which they were. */
   Set<Long> settleAll(Conversation row) {
     Set<Long> all = of(row);
     settle(row, all);
@@ -72,7 +72,7 @@ public class Undelivered {
         row.id(), !left.isEmpty(), left.isEmpty() ? null : left.get(0).failureReason());
   }
 
-  /** Somebody has dealt with one of them. The answer is how the conversation then stands. */
+  /** Someone has dealt with one of them. The answer is how the conversation then stands. */
   public ConversationState settle(Conversation row, long text) {
     settle(row, Set.of(text));
     Stream<Instant> unanswered = Stream.ofNullable(entries.findFirstUnanswered(row.id()));

@@ -88,7 +88,7 @@ public class ChangeFeed {
     return cursor.settled();
   }
 
-  /** The changes after a number, ascending; at most so many. */
+  /** The changes after a number, ascending; at most this number. */
   public List<Change> listAfter(long number, int limit) {
     return changes.list(number, limit);
   }

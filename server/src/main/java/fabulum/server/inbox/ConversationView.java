@@ -28,7 +28,7 @@ import org.jspecify.annotations.Nullable;
  * @param failureReason why the last of them was not
  * @param openedAt when it last opened
  * @param asideUntil set aside: when it comes back; empty for when the customer writes
- * @param back why it is back from being set aside, until somebody acts on it
+ * @param back why it is back from being set aside, until someone acts on it
  * @param topics what it is about, by their ids
  */
 public record ConversationView(

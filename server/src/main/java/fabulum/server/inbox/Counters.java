@@ -35,7 +35,7 @@ import org.springframework.transaction.event.TransactionalEventListener;
 
 /**
  * Counts conversations by what is known of them, kept up with every change, so that counting costs
- * the same however many there are. Kept in memory and counted anew at the start.
+ * the same however many there are. Kept in memory and counted again at the start.
  */
 @Component
 class Counters {
@@ -75,8 +75,8 @@ class Counters {
   private record Placed(long version, Placing standing) {}
 
   /**
-   * Counts all anew. The database is never asked while the counters are held: whoever tells of a
-   * commit still has a connection, and waiting for one another would be for ever.
+   * Counts everything again. The database is never asked while the counters are held: the thread
+   * that tells of a commit still has a connection, and waiting for one another would be for ever.
    */
   @EventListener(ApplicationReadyEvent.class)
   void load() {
@@ -94,7 +94,7 @@ class Counters {
   }
 
   /**
-   * The row is read anew, so being told twice, or in another order, does no harm. Topics are read
+   * The row is read again, so being told twice, or in another order, does no harm. Topics are read
    * after it: they are then at least as new as its version says.
    */
   @TransactionalEventListener(phase = TransactionPhase.AFTER_COMMIT)

@@ -16,7 +16,7 @@ import org.jspecify.annotations.Nullable;
  * @param holders everybody the number belongs to, by name
  * @param drafts what this member of staff has begun to write here
  * @param left what those who have left had begun to write here, for leads
- * @param summary after a handing over, until somebody has acted on it
+ * @param summary after a handing over, until someone has acted on it
  * @param newest the highest id among the entries of the script now; 0 for none
  * @param lost texts of ours that were not delivered and must still be dealt with, by their ids
  * @param watchers who is looking at it or writing in it now

@@ -44,7 +44,7 @@ public class Dossiers {
     this.watchers = watchers;
   }
 
-  /** The dossier of a conversation, with the drafts of whoever asks. */
+  /** The dossier of a conversation, with the drafts of the person who asks. */
   public DossierView of(ConversationId id, StaffId asking) {
     Conversation row = inSight.row(id, asking);
     NumberId number = new NumberId(row.numberId());

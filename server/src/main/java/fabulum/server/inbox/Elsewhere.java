@@ -33,7 +33,7 @@ public class Elsewhere {
 
   /**
    * The other conversations with the customer of a conversation, or while that is not known with
-   * its number, as far as somebody sees them; the one with the newest text first.
+   * its number, as far as someone sees them; the one with the newest text first.
    */
   public List<ConversationView> of(ConversationId id, StaffId asking) {
     Conversation row = inSight.row(id, asking);

@@ -115,7 +115,7 @@ public class Inbox {
         limit);
   }
 
-  /** Those that a sentence means in a group, in its order; at most so many. */
+  /** Those that a sentence means in a group, in its order; at most this number. */
   public List<ConversationId> ids(InboxQuery query, int limit) {
     return places(query, null, limit).stream().map(row -> new ConversationId(row.id())).toList();
   }

@@ -5,7 +5,8 @@ package fabulum.server.inbox;
  *
  * @param toIdentify open ones to identify, whatever else is chosen
  * @param notDelivered open ones with a text of ours that was not delivered, whatever else is chosen
- * @param most counts that reach this are only known to be at least so many; 0 when all are exact
+ * @param most counts that reach this are only known to be at least this number; 0 when all are
+ *     exact
  */
 public record InboxCounts(
     int ourTurn,

@@ -9,8 +9,8 @@ import org.jspecify.annotations.Nullable;
  *
  * @param places where the rows stand in the order of the list
  * @param ascending whether the row with the earliest place comes first
- * @param seen up to when whoever asks has read these conversations; those they never opened are
- *     left out
+ * @param seen up to when the person who asks has read these conversations; those they never opened
+ *     are left out
  * @param next where the following stretch begins; empty at the end
  */
 public record InboxPage(

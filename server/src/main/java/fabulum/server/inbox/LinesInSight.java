@@ -22,7 +22,7 @@ public class LinesInSight {
     this.counters = counters;
   }
 
-  /** The lines somebody sees, and those of which something was handed to a team of theirs. */
+  /** The lines someone sees, and those of which something was handed to a team of theirs. */
   public List<LineView> list(StaffId who) {
     Sight sight = sights.of(who);
     Set<Long> handed = sight.isEverything() ? Set.of() : counters.handedTo(sight.teams());

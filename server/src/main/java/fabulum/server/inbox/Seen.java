@@ -3,7 +3,7 @@ package fabulum.server.inbox;
 import java.time.Instant;
 
 /**
- * Up to when somebody has read a conversation.
+ * Up to when someone has read a conversation.
  *
  * @param at the time of the newest entry they have seen
  */

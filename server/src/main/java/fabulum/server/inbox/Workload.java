@@ -32,7 +32,7 @@ public class Workload {
   }
 
   /**
-   * How much somebody has.
+   * How much someone has.
    *
    * @param late of those on our turn
    */
@@ -41,7 +41,7 @@ public class Workload {
     public static final Load EMPTY = new Load(0, 0, 0, 0);
   }
 
-  /** The loads of all who have something, as far as whoever asks sees it; by owner. */
+  /** The loads of all who have something, as far as the person who asks sees it; by owner. */
   public Map<Long, Load> list(StaffId asking) {
     Sight sight = sights.of(asking);
     Map<Long, Integer> late =

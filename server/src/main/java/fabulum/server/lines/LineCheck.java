@@ -63,7 +63,7 @@ class LineCheck {
   List<FieldProblem> objections(LineSetup wanted) {
     List<FieldProblem> bad = new ArrayList<>();
     if (wanted.name().isBlank() || wanted.name().strip().length() > LONGEST_NAME) {
-      bad.add(new FieldProblem("name", "A line has a name of at most 80 characters."));
+      bad.add(new FieldProblem("name", "Give the line a name of at most 80 characters."));
     }
     OneLine.objection(wanted.name().strip())
         .ifPresent(why -> bad.add(new FieldProblem("name", why)));

@@ -29,7 +29,7 @@ public record LinePromise(Promise promise, Hours hours) {
   }
 
   /**
-   * When an answer to somebody who waits since then is due; empty when the line is closed for good.
+   * When an answer to a person who waits since then is due; empty when the line is closed for good.
    */
   public Optional<Instant> due(Instant waitingSince) {
     return promise.due(waitingSince, hours);

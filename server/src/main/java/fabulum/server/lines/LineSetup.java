@@ -18,7 +18,7 @@ import org.jspecify.annotations.Nullable;
  * @param holidays whose public holidays it keeps as well
  * @param openHolidays public holidays on which it opens all the same
  * @param way in which it gives out what nobody owns
- * @param narrowed whether one sees on it only what nobody owns or is one's own; leads see all
+ * @param narrowed whether a person sees on it only what nobody owns or is their own; leads see all
  * @param tellOfNobodys who is told when something could be given to nobody
  */
 public record LineSetup(

@@ -11,7 +11,7 @@ import fabulum.core.assignment.Way;
  * @param zone IANA name; times on this line are told in it
  * @param inUse nothing leaves from a line that is switched off
  * @param way in which it gives out what nobody owns
- * @param narrowed whether one sees on it only what nobody owns or is one's own; leads see all
+ * @param narrowed whether a person sees on it only what nobody owns or is their own; leads see all
  * @param groupLimit how many numbers a group conversation on it may have, at most 20
  */
 public record LineView(

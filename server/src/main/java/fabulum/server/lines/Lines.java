@@ -258,7 +258,7 @@ public class Lines implements CachedSetUp {
     String kept = name.strip();
     if (kept.isEmpty() || kept.length() > 80) {
       throw Problem.fields(
-          List.of(new FieldProblem("name", "A site has a name of at most 80 characters.")));
+          List.of(new FieldProblem("name", "Give the site a name of at most 80 characters.")));
     }
     OneLine.objection(kept)
         .ifPresent(why -> {

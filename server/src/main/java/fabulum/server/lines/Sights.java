@@ -26,7 +26,7 @@ public class Sights {
     this.permits = permits;
   }
 
-  /** What somebody sees now. */
+  /** What someone sees now. */
   public Sight of(StaffId who) {
     Access access = permits.of(who);
     if (!access.active()) {

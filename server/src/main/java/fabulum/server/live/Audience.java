@@ -6,7 +6,7 @@ import fabulum.server.access.StaffId;
 
 /** Who is told a message. */
 interface Audience {
-  /** Whether somebody is, who sees so much now. */
+  /** Whether someone is, who sees so much now. */
   boolean has(Sight sight);
 
   /** Everybody. */

@@ -4,7 +4,7 @@ import fabulum.core.access.Spot;
 import fabulum.server.inbox.ConversationView;
 import fabulum.server.people.StaffView;
 
-/** Conversations that somebody sees no longer. */
+/** Conversations that someone sees no longer. */
 final class Gone {
   private Gone() {}
 

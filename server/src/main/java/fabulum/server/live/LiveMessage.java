@@ -35,7 +35,7 @@ public record LiveMessage(
     CONVERSATION,
     /** A conversation is no longer for the listener to see. */
     GONE,
-    /** Somebody came to a conversation, left it, began or stopped writing. */
+    /** Someone came to a conversation, left it, began or stopped writing. */
     WATCHED,
     /** There is a notice for the listener. */
     NOTICE,

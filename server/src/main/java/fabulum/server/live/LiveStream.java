@@ -81,7 +81,7 @@ public class LiveStream implements SmartLifecycle {
   /**
    * Begins to listen.
    *
-   * @param after the position last heard; null for whoever has only just read everything
+   * @param after the position last heard; null for a browser that has only just read everything
    */
   public Subscription listen(SignedIn who, Listener listener, @Nullable String after) {
     Subscription subscription = new Subscription(who, listener, subscriptions::remove);
@@ -122,7 +122,7 @@ public class LiveStream implements SmartLifecycle {
       return;
     }
     List<Told> unheard = missed.get();
-    // Whoever breaks off again right after this has heard nothing of what they missed.
+    // A browser that breaks off again right after this has heard nothing of what they missed.
     long before = unheard.isEmpty() ? last : unheard.get(0).number() - 1;
     subscription.offer(told(before, LiveMessage.beat(), Audience.everybody()));
     Map<Long, Sight> seen = new HashMap<>();

@@ -8,7 +8,7 @@ import org.jspecify.annotations.Nullable;
 /**
  * How far a browser has heard.
  *
- * @param run of the program; numbers begin anew with each
+ * @param run of the program; numbers begin again with each
  * @param number of the last message heard in that run
  * @param settled up to which number it had surely heard the feed of changes
  */

@@ -13,7 +13,7 @@ import org.springframework.transaction.annotation.Transactional;
 /** Sends mail. It is written down with whatever causes it, and goes out soon after. */
 @Service
 public class Mail {
-  /** After so many attempts in vain a lead is told. */
+  /** After this number of attempts in vain a lead is told. */
   static final int STUCK_AFTER = 5;
 
   private static final int LONGEST_SUBJECT = 200;

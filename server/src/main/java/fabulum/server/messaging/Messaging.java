@@ -8,16 +8,15 @@ import fabulum.core.sending.SendRules;
 import fabulum.server.access.Permits;
 import fabulum.server.access.StaffId;
 import fabulum.server.conversations.ConversationId;
+import fabulum.server.conversations.Conversations;
 import fabulum.server.conversations.EntryId;
 import fabulum.server.conversations.Said;
 import fabulum.server.lines.Lines;
 import fabulum.server.messaging.Saying.Ends;
 import fabulum.server.messaging.store.OutboxMapper;
-import fabulum.server.people.People;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.Optional;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -28,7 +27,7 @@ public class Messaging {
   private final Saying saying;
   private final Lines lines;
   private final Permits permits;
-  private final People people;
+  private final Conversations conversations;
   private final OutboxMapper outbox;
   private final ApplicationEventPublisher events;
   private final Clock clock;
@@ -37,14 +36,14 @@ public class Messaging {
       Saying saying,
       Lines lines,
       Permits permits,
-      People people,
+      Conversations conversations,
       OutboxMapper outbox,
       ApplicationEventPublisher events,
       Clock clock) {
     this.saying = saying;
     this.lines = lines;
     this.permits = permits;
-    this.people = people;
+    this.conversations = conversations;
     this.outbox = outbox;
     this.events = events;
     this.clock = clock;
@@ -52,32 +51,46 @@ public class Messaging {
 
   /**
    * The one way out. The text and its place in the outbox are committed together, and it goes out
-   * soon after. Sending again under the same reference sends nothing more.
+   * soon after, or at its time. Sending again under the same reference sends nothing more.
    *
    * @return whether it may go; if not, nothing was changed
    */
   @Transactional
-  public SendDecision send(ConversationId to, Said said) {
+  public SendDecision send(Recipient to, Said said) {
     Author author = said.author();
-    Ends ends = saying.ends(to, author);
-    Optional<StaffId> writer = author.writer().stream().mapToObj(StaffId::new).findFirst();
-    writer.ifPresent(by -> permits.require(by, Act.TEXT));
+    // Not seen is not there, so sight comes before permission.
+    Ends ends = ends(to, author);
+    author.writer().ifPresent(by -> permits.require(new StaffId(by), Act.TEXT));
     SendDecision decision =
         SendRules.decide(said.words(), ends.other(), lines.get(ends.line()).inUse());
     if (decision instanceof SendDecision.Allowed) {
-      saying.say(to, said).ifPresent(entry -> putIntoOutbox(entry, to, author));
+      ConversationId conversation = conversation(to);
+      saying.say(conversation, said).ifPresent(entry -> putIntoOutbox(entry, conversation, said));
     }
     return decision;
   }
 
-  private void putIntoOutbox(EntryId entry, ConversationId conversation, Author author) {
+  private Ends ends(Recipient to, Author author) {
+    return to instanceof Recipient.OnLine numbers
+        ? new Ends(numbers.from(), numbers.others().members().get(0))
+        : saying.ends(conversation(to), author);
+  }
+
+  private ConversationId conversation(Recipient to) {
+    return to instanceof Recipient.OnLine numbers
+        ? conversations.open(numbers.from(), numbers.others())
+        : ((Recipient.InConversation) to).id();
+  }
+
+  private void putIntoOutbox(EntryId entry, ConversationId conversation, Said said) {
     Instant now = clock.instant();
-    outbox.insert(entry.value(), conversation.value(), author.effect().lane(), now);
-    if (author.effect().lane() == Lane.SINGLE) {
+    Instant when = said.when() == null || said.when().isBefore(now) ? now : said.when();
+    Lane lane = said.author().effect().lane();
+    outbox.insert(entry.value(), conversation.value(), lane, when);
+    if (lane == Lane.SINGLE) {
       // Texts of one conversation go in order, so earlier ones must not wait in the other lane.
       outbox.moveUp(conversation.value());
     }
-    author.writer().ifPresent(by -> people.answered(new StaffId(by), now));
     events.publishEvent(new OutboxFilled(entry));
   }
 

@@ -19,6 +19,7 @@ import fabulum.server.conversations.SpokeLast;
 import fabulum.server.conversations.Undelivered;
 import fabulum.server.lines.LineId;
 import fabulum.server.messaging.store.TextMapper;
+import fabulum.server.people.People;
 import fabulum.server.writing.Drafts;
 import fabulum.server.writing.Paper;
 import fabulum.server.writing.References;
@@ -42,6 +43,7 @@ class Saying {
   private final Undelivered undelivered;
   private final InSight inSight;
   private final References references;
+  private final People people;
 
   Saying(
       TextMapper texts,
@@ -49,13 +51,15 @@ class Saying {
       Bookkeeping books,
       Undelivered undelivered,
       InSight inSight,
-      References references) {
+      References references,
+      People people) {
     this.texts = texts;
     this.drafts = drafts;
     this.books = books;
     this.undelivered = undelivered;
     this.inSight = inSight;
     this.references = references;
+    this.people = people;
   }
 
   /** The line and the other side of a conversation. */
@@ -104,7 +108,10 @@ class Saying {
       touched.add(here);
     }
     books.save(row, after(row, effect, here, at), at);
-    writer.ifPresent(by -> drafts.discard(id, Paper.REPLY, by));
+    writer.ifPresent(by -> {
+      drafts.discard(id, Paper.REPLY, by);
+      people.answered(by, at);
+    });
     books.changed(row.id(), touched);
     elsewhere
         .filter(other -> again != 0)

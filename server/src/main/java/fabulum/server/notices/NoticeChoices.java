@@ -21,7 +21,7 @@ public class NoticeChoices {
     this.notices = notices;
   }
 
-  /** How somebody is told of each kind: as they chose, else as is usual. */
+  /** How someone is told of each kind: as they chose, else as is usual. */
   public Map<Kind, Set<Channel>> of(StaffId who) {
     Map<Kind, Set<Channel>> chosen = new EnumMap<>(Kind.class);
     for (Kind kind : Kind.values()) {

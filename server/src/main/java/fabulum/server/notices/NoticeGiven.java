@@ -5,7 +5,7 @@ import fabulum.server.access.StaffId;
 import java.util.Set;
 
 /**
- * Somebody has a notice. Told within the transaction that gives it.
+ * Someone has a notice. Told within the transaction that gives it.
  *
  * @param by how they are to be told
  */

@@ -3,7 +3,7 @@ package fabulum.server.notices;
 import java.util.List;
 
 /**
- * Somebody's notices, the newest first.
+ * A person's notices, the newest first.
  *
  * @param unseen how many of them have not been seen
  */

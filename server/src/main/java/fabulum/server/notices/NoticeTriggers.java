@@ -110,7 +110,7 @@ class NoticeTriggers {
 
   /**
    * A text of ours was not delivered. Its conversation's owner is told, else who wrote it and the
-   * team; while all of them are away, the leads: somebody always is.
+   * team; while all of them are away, the leads: someone always is.
    */
   @EventListener
   void notDelivered(TextNotDelivered lost) {

@@ -37,7 +37,7 @@ public class Notices {
     this.clock = clock;
   }
 
-  /** Somebody opened the conversation, so they know; kept unless there is no room to. */
+  /** Someone opened the conversation, so they know; kept unless there is no room to. */
   @EventListener
   @Transactional
   public void came(Watchers.Came came) {
@@ -47,8 +47,8 @@ public class Notices {
   }
 
   /**
-   * Somebody's newest notices of what they see. What a colleague has answered meanwhile, or
-   * somebody else has taken, needs nobody's attention any more and counts as seen.
+   * A person's newest notices of what they see. What a colleague has answered meanwhile, or another
+   * person has taken, needs nobody's attention any more and counts as seen.
    */
   public NoticePage list(StaffId me) {
     List<NoticeRow> rows = notices.list(me.value(), SHOWN);
@@ -89,7 +89,7 @@ public class Notices {
         row.id(), row.kind(), row.words(), row.at(), row.seenAt() != null || settled, conversation);
   }
 
-  /** Marks some of one's own as seen. */
+  /** Marks some of the person's own as seen. */
   @Transactional
   public void seen(StaffId me, List<NoticeId> ids) {
     if (!ids.isEmpty()) {
@@ -97,7 +97,7 @@ public class Notices {
     }
   }
 
-  /** Marks all of one's own as seen. */
+  /** Marks all of the person's own as seen. */
   @Transactional
   public void allSeen(StaffId me) {
     notices.setAllSeen(me.value(), clock.instant());

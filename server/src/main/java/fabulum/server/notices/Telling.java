@@ -16,8 +16,8 @@ import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
 
 /**
- * Gives somebody a notice, once, in the ways they chose. Whoever has the conversation in front of
- * them is not disturbed. To be used within the transaction of what it tells of.
+ * Gives someone a notice, once, in the ways they chose. The person who has the conversation in
+ * front of them is not disturbed. To be used within the transaction of what it tells of.
  */
 @Component
 class Telling {

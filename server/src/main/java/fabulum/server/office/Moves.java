@@ -18,7 +18,7 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
-/** Moving what somebody owns elsewhere. */
+/** Moving what someone owns elsewhere. */
 @Service
 public class Moves {
   private final PeopleSetUp people;
@@ -43,7 +43,7 @@ public class Moves {
     this.undo = undo;
   }
 
-  /** What somebody owns that is open: for themselves, and for leads as far as they see it. */
+  /** What someone owns that is open: for themselves, and for leads as far as they see it. */
   public List<ConversationView> workOf(StaffId owner, StaffId asking) {
     requireOwnOrLead(owner, asking);
     return inbox.list(work.openOf(owner), asking);
@@ -63,7 +63,7 @@ public class Moves {
   public record Moved(int moved, int nobodys, @Nullable String undo) {}
 
   /**
-   * Moves what somebody owns.
+   * Moves what someone owns.
    *
    * @param ids which of it; null for all that is open
    */
@@ -94,8 +94,8 @@ public class Moves {
   }
 
   /**
-   * Switches somebody off. Their open work goes where the lead says first; what the receiver may
-   * not see goes to nobody, so that somebody finds it.
+   * Switches someone off. Their open work goes where the lead says first; what the receiver may not
+   * see goes to nobody, so that someone finds it.
    */
   public Moved letLeave(StaffId who, HandTo to, StaffId by) {
     permits.require(by, Act.LEAD);

@@ -19,12 +19,12 @@ public record OfficeView(List<PersonAtWork> people, Load nobodys) {
   }
 
   /**
-   * Somebody, and what they have.
+   * Someone, and what they have.
    *
    * @param why they are in, or away
    * @param until when that will change by itself
    * @param cover who receives what would come to them while they are away
-   * @param limit of open conversations on our turn; with so many they are given no more
+   * @param limit of open conversations on our turn; with this number they are given no more
    * @param answeredAt when they answered last
    */
   public record PersonAtWork(

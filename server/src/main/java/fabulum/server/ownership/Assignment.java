@@ -129,7 +129,7 @@ public class Assignment {
         : ", so is " + between.stream().map(this::name).collect(Collectors.joining(", so is "));
   }
 
-  /** Whoever is back before the promise is broken need not be covered for. */
+  /** The person who is back before the promise is broken need not be covered for. */
   private static boolean isBackInTime(Presence presence, @Nullable Instant due) {
     return due != null && presence.until().filter(back -> !back.isAfter(due)).isPresent();
   }
@@ -185,7 +185,7 @@ public class Assignment {
     return given.reason();
   }
 
-  /** Whoever owns the customer's latest conversation, else whoever answered here last. */
+  /** The owner of the customer's latest conversation, else the person who answered here last. */
   private OptionalLong lastOwner(Conversation row) {
     Optional<Long> owner =
         row.customerId() == null

@@ -5,7 +5,7 @@ import fabulum.server.conversations.EntryId;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A conversation was handed to somebody, or to a team. Told within the transaction.
+ * A conversation was handed to someone, or to a team. Told within the transaction.
  *
  * @param event the entry that tells of it
  * @param to the new owner; null when it is nobody's in a team

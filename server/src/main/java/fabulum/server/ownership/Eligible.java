@@ -59,14 +59,14 @@ public class Eligible {
     return attendances.presence(new StaffId(who));
   }
 
-  /** Whether somebody works here and would see it as its owner. */
+  /** Whether someone works here and would see it as its owner. */
   boolean mayOwn(long who, Conversation row) {
     StaffId id = new StaffId(who);
     Spot asTheirs = new Spot(row.lineId(), OptionalLong.of(who), row.spot().team());
     return permits.of(id).may(Act.WORK) && sights.of(id).sees(asTheirs);
   }
 
-  /** Whether somebody sees it as it is. */
+  /** Whether someone sees it as it is. */
   public boolean sees(long who, Conversation row) {
     return sights.of(new StaffId(who)).sees(row.spot());
   }

@@ -15,7 +15,7 @@ public record HandTo(@Nullable StaffId person, @Nullable TeamId team) {
     }
   }
 
-  /** To somebody. */
+  /** To someone. */
   public static HandTo person(StaffId person) {
     return new HandTo(person, null);
   }

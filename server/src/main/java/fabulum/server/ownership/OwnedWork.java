@@ -19,7 +19,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
- * All that somebody owns: moved together when they leave, and given back where they see it no
+ * All that someone owns: moved together when they leave, and given back where they see it no
  * longer.
  */
 @Service
@@ -48,7 +48,7 @@ public class OwnedWork {
     this.transactions = transactions;
   }
 
-  /** What somebody owns that is open. */
+  /** What someone owns that is open. */
   public List<ConversationId> openOf(StaffId owner) {
     return owners.listOpenOfOwner(owner.value()).stream().map(ConversationId::new).toList();
   }
@@ -77,13 +77,13 @@ public class OwnedWork {
     return owning.hand(row, fits ? to : HandTo.NOBODY, "", by);
   }
 
-  /** What somebody owns and no longer sees goes back to nobody, so that it is not lost. */
+  /** What someone owns and no longer sees goes back to nobody, so that it is not lost. */
   @EventListener
   void letGoUnseen(PeopleChanged change) {
     letGoUnseen();
   }
 
-  /** What somebody owns and no longer sees goes back to nobody, so that it is not lost. */
+  /** What someone owns and no longer sees goes back to nobody, so that it is not lost. */
   public void letGoUnseen() {
     for (long owner : owners.listOwners()) {
       for (long id : owners.listOpenOfOwner(owner)) {

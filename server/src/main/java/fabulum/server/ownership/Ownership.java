@@ -60,8 +60,8 @@ public class Ownership {
   /**
    * Makes it the colleague's own.
    *
-   * @param shown whose it was where they looked, 0 for nobody's; null when they take it whoever has
-   *     it. When somebody else has it by now, it is refused and says who.
+   * @param shown whose it was where they looked, 0 for nobody's; null when they take it no matter
+   *     who has it. When another person has it by now, it is refused and says who.
    */
   @Transactional
   public Optional<UndoStep> take(ConversationId id, @Nullable Long shown, StaffId by) {
@@ -89,7 +89,7 @@ public class Ownership {
   }
 
   /**
-   * Hands it to somebody who may see it, or to a team.
+   * Hands it to a person who may see it, or to a team.
    *
    * @param why in a few words, kept as a note; blank for none
    */
@@ -112,7 +112,7 @@ public class Ownership {
   public record Receivers(List<Receiver> people, List<TeamView> teams) {}
 
   /**
-   * Somebody who can receive it.
+   * A person who can receive it.
    *
    * @param until when that will change by itself
    */

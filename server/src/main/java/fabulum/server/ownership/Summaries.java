@@ -19,7 +19,7 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
-/** Works out what whoever was handed a conversation needs to know; nobody has to type it. */
+/** Works out what the person who was handed a conversation needs to know; nobody has to type it. */
 @Component
 public class Summaries {
   private final OwnershipMapper entries;
@@ -44,7 +44,7 @@ public class Summaries {
     this.topics = topics;
   }
 
-  /** The summary, from a handing over until somebody has acted on it. */
+  /** The summary, from a handing over until someone has acted on it. */
   public @Nullable SummaryView of(Conversation row) {
     Entry handed =
         row.handedEntry() == null ? null : books.findEntry(row.handedEntry()).orElse(null);

@@ -7,7 +7,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What whoever has just been handed a conversation needs to know.
+ * What a person who has just been handed a conversation needs to know.
  *
  * @param handed the event: who handed it to whom, and why
  * @param from whose it was before; empty for nobody's

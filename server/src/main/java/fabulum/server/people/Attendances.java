@@ -104,7 +104,7 @@ public class Attendances {
     return id == null ? OptionalLong.empty() : OptionalLong.of(id);
   }
 
-  /** Whether somebody is in now. */
+  /** Whether someone is in now. */
   public Presence presence(StaffId id) {
     Attendance known = all.get().get(id.value());
     return (known == null ? Attendance.always(ZoneId.of("UTC")) : known).at(clock.instant());
@@ -118,7 +118,7 @@ public class Attendances {
   }
 
   /**
-   * When somebody is usually in, and who covers for them.
+   * When someone is usually in, and who covers for them.
    *
    * @param zone IANA name, in which week and dates are meant
    * @param week empty for always in
@@ -135,11 +135,11 @@ public class Attendances {
   /**
    * Days away.
    *
-   * @param coverId who covers on those days; empty for whoever covers usually
+   * @param coverId who covers on those days; empty for the usual cover
    */
   public record Away(LocalDate first, LocalDate last, @Nullable Long coverId) {}
 
-  /** What somebody has planned. Absences that are over are left out. */
+  /** What someone has planned. Absences that are over are left out. */
   public Plan plan(StaffId id) {
     StaffRow row = staff.find(id.value()).orElseThrow(() -> Problem.notFound("member of staff"));
     LocalDate today = clock.instant().atZone(zone(row)).toLocalDate();

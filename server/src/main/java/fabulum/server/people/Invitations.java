@@ -52,21 +52,21 @@ public class Invitations {
   }
 
   /**
-   * Somebody to be invited.
+   * Someone to be invited.
    *
    * @param email where the link goes; they sign in with it too
    */
   public record Invite(String name, String email, PersonSetup setup) {}
 
   /**
-   * Somebody who was invited.
+   * A person who was invited.
    *
    * @param link for them, where there is no mail server to bring it; null when it was mailed
    */
   public record Invited(StaffId id, @Nullable String link) {}
 
   /**
-   * Invites somebody.
+   * Invites someone.
    *
    * @param page where the application is found
    */

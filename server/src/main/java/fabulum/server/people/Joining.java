@@ -48,7 +48,7 @@ public class Joining {
     return people.get(new StaffId(links.standing(secret).staffId()));
   }
 
-  /** What somebody who follows a link chooses. */
+  /** What a person who follows a link chooses. */
   public record Accept(People.Profile profile, String password) {}
 
   /** Comes in by a link; it is used up then. */

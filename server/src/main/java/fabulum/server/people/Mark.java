@@ -1,6 +1,6 @@
 package fabulum.server.people;
 
-/** How somebody is marked beside what they wrote: a drawn shape in an ink of their own. */
+/** How someone is marked beside what they wrote: a drawn shape in an ink of their own. */
 public record Mark(Shape shape, Ink ink) {
 
   /** Shapes, drawn by the page. */
@@ -27,7 +27,7 @@ public record Mark(Shape shape, Ink ink) {
     WINE
   }
 
-  /** A mark for somebody new, so that the first ones all differ. */
+  /** A mark for someone new, so that the first ones all differ. */
   public static Mark nth(long n) {
     int i = (int) Math.floorMod(n, (long) Shape.values().length);
     int j = (int) Math.floorMod(n * 3, (long) Ink.values().length);

@@ -2,7 +2,7 @@ package fabulum.server.people;
 
 import fabulum.core.access.Role;
 
-/** Somebody to be taken on. {@code signInName} is compared without regard to case. */
+/** Someone to be taken on. {@code signInName} is compared without regard to case. */
 public record NewStaff(
     String signInName,
     String name,

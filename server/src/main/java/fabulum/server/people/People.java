@@ -54,7 +54,7 @@ public class People {
     return staff.find(id.value()).orElseThrow(() -> Problem.notFound("member of staff"));
   }
 
-  /** How somebody is called and marked. */
+  /** How someone is called and marked. */
   public record Profile(String name, String initials, Mark mark) {}
 
   /** Sets how one is called and marked oneself. */
@@ -75,7 +75,7 @@ public class People {
   }
 
   /**
-   * How the page is for somebody.
+   * How the page is for someone.
    *
    * @param letterKeys whether single letters are keys
    * @param inbox the group, order and sentence of their inbox when they last changed it, as its
@@ -84,19 +84,19 @@ public class People {
    */
   public record PageChoices(boolean letterKeys, String inbox, boolean stays) {}
 
-  /** How the page is for somebody. */
+  /** How the page is for someone. */
   public PageChoices pageChoices(StaffId id) {
     StaffRow row = row(id);
     return new PageChoices(row.letterKeys(), row.inbox(), row.stays());
   }
 
-  /** Keeps how somebody's inbox looks, for when they come back to it. */
+  /** Keeps how a person's inbox looks, for when they come back to it. */
   @Transactional
   public void keepInbox(StaffId me, String address) {
     staff.setInbox(me.value(), address);
   }
 
-  /** Sets whether somebody stays in a conversation that an act has moved on. */
+  /** Sets whether someone stays in a conversation that an act has moved on. */
   @Transactional
   public void setStays(StaffId me, boolean on) {
     staff.setStays(me.value(), on);
@@ -123,7 +123,7 @@ public class People {
     return bad;
   }
 
-  /** Takes somebody on who can sign in at once, with what is usual in their role. */
+  /** Takes someone on who can sign in at once, with what is usual in their role. */
   @Transactional
   public StaffId add(NewStaff wanted) {
     long id =
@@ -143,7 +143,7 @@ public class People {
     return new StaffId(id);
   }
 
-  /** Keeps when somebody answered last. */
+  /** Keeps when someone answered last. */
   public void answered(StaffId id, Instant at) {
     staff.setLastAnswer(id.value(), at);
   }
@@ -158,7 +158,7 @@ public class People {
     return list().stream().collect(Collectors.toMap(StaffView::id, Function.identity()));
   }
 
-  /** Somebody. */
+  /** Someone. */
   public StaffView get(StaffId id) {
     return view(row(id));
   }
@@ -174,7 +174,7 @@ public class People {
     return answers;
   }
 
-  /** Where somebody gets mail; empty while no address of theirs is known. */
+  /** Where someone gets mail; empty while no address of theirs is known. */
   public Optional<String> findEmail(StaffId id) {
     return Optional.ofNullable(row(id).email());
   }
@@ -184,7 +184,7 @@ public class People {
     return staff.list().isEmpty();
   }
 
-  /** Reads people anew the next time. */
+  /** Reads people again the next time. */
   public void forget() {
     everybody.forget();
     permits.forget();

@@ -53,7 +53,7 @@ public class PeopleSetUp {
     this.changes = changes;
   }
 
-  /** Changes what somebody may. The last lead stays one. */
+  /** Changes what someone may. The last lead stays one. */
   public void change(StaffId id, PersonSetup wanted, StaffId by) {
     permits.require(by, Act.LEAD);
     changes.carryOut(() -> {
@@ -130,7 +130,7 @@ public class PeopleSetUp {
     return said;
   }
 
-  /** Refuses to let somebody go who cannot be spared: the last lead. */
+  /** Refuses to let someone go who cannot be spared: the last lead. */
   public void requireNotLastLead(StaffId id) {
     requireAnotherLead(row(id), staff.lockLeads());
   }
@@ -142,7 +142,7 @@ public class PeopleSetUp {
   }
 
   /**
-   * Switches somebody off: they are signed out everywhere at once. What they own must have gone
+   * Switches someone off: they are signed out everywhere at once. What they own must have gone
    * elsewhere before.
    */
   public void switchOff(StaffId id, StaffId by) {
@@ -159,7 +159,7 @@ public class PeopleSetUp {
     signIns.endAllBut(id, 0);
   }
 
-  /** Lets somebody in again. */
+  /** Lets someone in again. */
   public void switchOn(StaffId id, StaffId by) {
     permits.require(by, Act.LEAD);
     changes.carryOut(() -> {

@@ -6,7 +6,7 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What a lead decides of somebody.
+ * What a lead decides of someone.
  *
  * @param limit of open conversations on our turn, 1 to 999; empty for none
  */

@@ -10,7 +10,7 @@ import org.jspecify.annotations.Nullable;
 /**
  * A member of staff as leads see them.
  *
- * @param limit of open conversations on our turn; with so many they are given no more
+ * @param limit of open conversations on our turn; with this number they are given no more
  * @param invitationEnds while they are invited, until when the link works
  * @param in whether they are in now
  * @param why that is so

@@ -33,7 +33,7 @@ public class Teams {
     return all.get();
   }
 
-  /** The teams somebody is in. */
+  /** The teams someone is in. */
   public Set<Long> of(StaffId staff) {
     return list().stream()
         .filter(team -> team.members().contains(staff.value()))
@@ -93,7 +93,7 @@ public class Teams {
   private String checked(String name, long butNot) {
     String kept = name.strip();
     if (kept.isEmpty() || kept.length() > LONGEST_NAME) {
-      throw bad("A team has a name of at most 60 characters.");
+      throw bad("Give the team a name of at most 60 characters.");
     }
     OneLine.objection(kept)
         .ifPresent(why -> {
@@ -110,7 +110,7 @@ public class Teams {
     return Problem.fields(List.of(new FieldProblem("name", why)));
   }
 
-  /** Makes somebody a member; being one twice is being one. */
+  /** Makes someone a member; being one twice is being one. */
   @Transactional
   public void join(TeamId team, StaffId staff) {
     get(team);
@@ -118,7 +118,7 @@ public class Teams {
     all.forget();
   }
 
-  /** Makes somebody a member of these teams and no others. */
+  /** Makes someone a member of these teams and no others. */
   @Transactional
   public void setTeams(StaffId staff, Set<Long> wanted) {
     teams.removeFromAll(staff.value());
@@ -126,7 +126,7 @@ public class Teams {
     all.forget();
   }
 
-  /** Reads teams anew the next time. */
+  /** Reads teams again the next time. */
   void forget() {
     all.forget();
   }

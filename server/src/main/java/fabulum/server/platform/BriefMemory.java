@@ -12,8 +12,8 @@ import org.springframework.transaction.support.TransactionSynchronizationManager
  * the lines, for one second. Under load it is then read about once a second and not once a row; a
  * change is seen by everyone soon after a second at most.
  *
- * <p>Nobody ever waits for somebody else's reading: whoever asks may hold a connection to the
- * database, and whoever reads may be waiting for one.
+ * <p>No caller waits for another one's reading: a caller may hold the connection to the database
+ * that the reader is waiting for.
  */
 public final class BriefMemory<T> {
   private static final Duration KEPT = Duration.ofSeconds(1);
@@ -35,7 +35,7 @@ public final class BriefMemory<T> {
   }
 
   /**
-   * The thing. While one reads it anew the others go on with what was; when it was forgotten,
+   * The thing. While one reads it again the others go on with what was; when it was forgotten,
    * everybody reads for themselves.
    */
   public T get() {
@@ -76,7 +76,7 @@ public final class BriefMemory<T> {
   }
 
   /**
-   * Reads it anew the next time; within a transaction once more when that is committed, for others
+   * Reads it again the next time; within a transaction once more when that is committed, for others
    * may read what was before until then.
    */
   public void forget() {

@@ -7,7 +7,7 @@ import org.h2.api.ErrorCode;
 
 /**
  * A database that met a full disk while it wrote closes itself for good, and connections to it stay
- * in the pool as if they were sound. They are thrown away; the next one opens the file anew, as it
+ * in the pool as if they were sound. They are thrown away; the next one opens the file again, as it
  * was after the last commit.
  */
 final class ClosedDatabase implements SQLExceptionOverride {

@@ -29,12 +29,12 @@ public final class Problem extends RuntimeException {
     return new Problem(Kind.NOT_ALLOWED, sentence, List.of());
   }
 
-  /** It would break what somebody else did, or a rule of the business. */
+  /** It would break what another person did, or a rule of the business. */
   public static Problem conflict(Kind kind, String sentence) {
     return new Problem(kind, sentence, List.of());
   }
 
-  /** Somebody else has changed it since it was read here. */
+  /** Another person has changed it since it was read here. */
   public static Problem changedMeanwhile(String what) {
     return new Problem(
         Kind.CHANGED_MEANWHILE,

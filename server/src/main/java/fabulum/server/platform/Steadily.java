@@ -40,7 +40,7 @@ public final class Steadily<K> {
 
   private record Failed(int times, long nextAt) {}
 
-  /** How many rows are known to fail; a page of rows is to be longer by so many. */
+  /** How many rows are known to fail; a page of rows is to be longer by this number. */
   public synchronized int failing() {
     return failed.size();
   }

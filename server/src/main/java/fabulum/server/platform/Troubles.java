@@ -11,7 +11,7 @@ import org.springframework.stereotype.Service;
 
 /**
  * What keeps the program as a whole from doing its work, for leads to see on every page. Kept in
- * memory: whoever reports a trouble finds it again after a restart.
+ * memory: the part that reports a trouble finds it again after a restart.
  */
 @Service
 public class Troubles {

@@ -21,7 +21,7 @@ class ReadMarks {
   }
 
   /**
-   * Somebody sees a conversation as it is now. While there is no room to write, nothing is kept of
+   * Someone sees a conversation as it is now. While there is no room to write, nothing is kept of
    * it, and they see it all the same.
    *
    * @return up to when they had read it before

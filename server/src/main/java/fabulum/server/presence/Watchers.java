@@ -42,11 +42,11 @@ public class Watchers {
     this.events = events;
   }
 
-  /** What somebody does there, and when the page said so, on the machine's own counter. */
+  /** What someone does there, and when the page said so, on the machine's own counter. */
   private record Watch(boolean writing, long saidAt) {}
 
   /**
-   * Somebody at a conversation.
+   * Someone at a conversation.
    *
    * @param writing and not only looking
    */
@@ -59,14 +59,14 @@ public class Watchers {
     }
   }
 
-  /** Somebody came to a conversation, left it, began or stopped writing. */
+  /** Someone came to a conversation, left it, began or stopped writing. */
   public record Changed(ConversationId id) {}
 
-  /** Somebody came to a conversation, so they know what is in it. */
+  /** Someone came to a conversation, so they know what is in it. */
   public record Came(ConversationId id, StaffId who) {}
 
   /**
-   * Says that somebody is at a conversation they see; to be said again every few seconds.
+   * Says that someone is at a conversation they see; to be said again every few seconds.
    *
    * @return up to when they had read it before; empty when they never opened it
    */
@@ -93,7 +93,7 @@ public class Watchers {
     }
   }
 
-  /** Says that somebody has left a conversation. */
+  /** Says that someone has left a conversation. */
   public void leave(ConversationId id, StaffId who) {
     boolean was;
     synchronized (this) {
@@ -108,7 +108,7 @@ public class Watchers {
     }
   }
 
-  /** Whether somebody has a conversation in front of them. */
+  /** Whether someone has a conversation in front of them. */
   public synchronized boolean isThere(ConversationId id, StaffId who) {
     return byConversation.getOrDefault(id.value(), Map.of()).containsKey(who.value());
   }
@@ -126,7 +126,7 @@ public class Watchers {
     return new Watched(id.value(), watchers);
   }
 
-  /** Who is at which conversation, of those that somebody sees. */
+  /** Who is at which conversation, of those that someone sees. */
   public List<Watched> list(StaffId asking) {
     List<ConversationId> all;
     synchronized (this) {

@@ -11,7 +11,7 @@ import org.jspecify.annotations.Nullable;
  * @param teamId whose it is; empty for my own
  * @param mine I saved it, so I may change or drop it
  * @param count how many it means now in its group
- * @param many there are at least so many
+ * @param many there are at least this number
  */
 public record SentenceView(
     long id,

@@ -57,7 +57,7 @@ public class ChangeBook {
   /**
    * A page of what was changed.
    *
-   * @param asking somebody who leads
+   * @param asking a person who leads
    */
   public List<ChangeView> list(LogPage page, StaffId asking) {
     permits.require(asking, Act.LEAD);

@@ -21,7 +21,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 
 /**
  * Carries out what leads change in the set-up while everybody works: in one transaction with its
- * place in the feed; what waits is reckoned anew at once, and every open browser is told.
+ * place in the feed; what waits is reckoned again at once, and every open browser is told.
  */
 @Component
 class SetUpChanges {

@@ -10,6 +10,7 @@ import fabulum.server.conversations.Said;
 import fabulum.server.conversations.Shown;
 import fabulum.server.conversations.UndoStep;
 import fabulum.server.messaging.Messaging;
+import fabulum.server.messaging.Recipient;
 import fabulum.server.platform.Problem;
 import fabulum.server.several.store.BatchMapper;
 import fabulum.server.several.store.BatchRow;
@@ -113,7 +114,7 @@ class BatchRunner {
     String reference = reference(batch.id()) + id.value();
     String words = Objects.requireNonNull(batch.words());
     SendDecision decision =
-        messaging.send(id, Said.by(new Author.Several(by.value()), words, reference));
+        messaging.send(Recipient.in(id), Said.by(new Author.Several(by.value()), words, reference));
     if (decision instanceof SendDecision.Refused refused) {
       skip(batch.id(), id.value(), refused.why().get(0).sentence());
     }

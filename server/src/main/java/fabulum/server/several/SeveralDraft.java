@@ -26,12 +26,12 @@ public class SeveralDraft {
   /** Words begun, and under which reference they will be sent. */
   public record Begun(String words, String reference, Instant at) {}
 
-  /** What somebody has begun to write. */
+  /** What someone has begun to write. */
   public Optional<Begun> find(StaffId me) {
     return drafts.find(me.value());
   }
 
-  /** Keeps what somebody has begun to write; no words throw it away. */
+  /** Keeps what someone has begun to write; no words throw it away. */
   @Transactional
   public void keep(StaffId me, String words, String reference) {
     permits.require(me, Act.WORK);

@@ -33,8 +33,8 @@ class TakingBack {
   }
 
   /**
-   * Takes a step back, if nothing has happened to the conversation since. Whoever made the step may
-   * take it back also where it took the conversation out of their sight.
+   * Takes a step back, if nothing has happened to the conversation since. The person who made the
+   * step may take it back also where it took the conversation out of their sight.
    *
    * @return false when something has happened since; nothing was changed then
    */

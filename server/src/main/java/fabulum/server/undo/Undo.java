@@ -76,7 +76,7 @@ public class Undo {
     return clock.instant().minus(KEPT);
   }
 
-  /** Takes back what somebody did themselves; each conversation on its own. */
+  /** Takes back what someone did themselves; each conversation on its own. */
   public TakenBack undo(String name, StaffId by) {
     if (!isKept(name, by)) {
       throw Problem.conflict(

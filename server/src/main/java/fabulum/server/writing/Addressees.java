@@ -42,7 +42,7 @@ public class Addressees {
   }
 
   /**
-   * Somebody one can write to.
+   * Someone one can write to.
    *
    * @param number as people at home write it
    * @param address in E.164
@@ -69,7 +69,7 @@ public class Addressees {
    */
   public record Found(List<Person> people, @Nullable String number, @Nullable String shownNumber) {}
 
-  /** The lines somebody can begin a conversation on: those in use that they see. */
+  /** The lines someone can begin a conversation on: those in use that they see. */
   public List<LineView> lines(StaffId asking) {
     Sight sight = sights.of(asking);
     return lines.list().stream().filter(line -> line.inUse() && sight.seesLine(line.id())).toList();
@@ -119,7 +119,7 @@ public class Addressees {
                         row -> new Known(row.id(), row.lineId()), Collectors.toList())));
   }
 
-  /** Refuses a line that somebody does not see, as if it were not there. */
+  /** Refuses a line that someone does not see, as if it were not there. */
   void requireSight(LineId line, StaffId asking) {
     if (!sights.of(asking).seesLine(line.value())) {
       throw Problem.notFound("line");

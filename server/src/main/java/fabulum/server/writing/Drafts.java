@@ -41,7 +41,7 @@ public class Drafts {
       @Nullable String reference,
       @Nullable Long again) {}
 
-  /** Keeps what somebody has begun to write; no words throw it away. */
+  /** Keeps what someone has begun to write; no words throw it away. */
   @Transactional
   public void keep(ConversationId id, Draft draft, StaffId by) {
     inSight.row(id, by);
@@ -53,12 +53,12 @@ public class Drafts {
     }
   }
 
-  /** Throws away what somebody has begun to write on one paper. */
+  /** Throws away what someone has begun to write on one paper. */
   public void discard(ConversationId id, Paper paper, StaffId by) {
     drafts.delete(by.value(), id.value(), paper);
   }
 
-  /** What somebody has begun to write in a conversation. */
+  /** What someone has begun to write in a conversation. */
   public List<DraftView> list(ConversationId id, StaffId by) {
     return drafts.list(by.value(), id.value());
   }

@@ -2,5 +2,5 @@ package fabulum.server.writing;
 
 import java.time.Instant;
 
-/** Words that somebody who has left had begun to write. */
+/** Words that a person who has left had begun to write. */
 public record LeftDraft(String by, Paper paper, String words, Instant at) {}

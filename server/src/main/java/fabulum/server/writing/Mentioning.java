@@ -36,7 +36,7 @@ class Mentioning {
     this.events = events;
   }
 
-  /** Whom a note names; refused when somebody among them does not see the conversation. */
+  /** Whom a note names; refused when someone among them does not see the conversation. */
   Set<Long> named(Conversation row, String words) {
     List<StaffView> staff = people.list().stream().filter(StaffView::active).toList();
     Set<Long> named =

@@ -15,7 +15,7 @@ import java.util.Set;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Words for the team only: added, and changed or withdrawn by whoever wrote them. */
+/** Words for the team only: added, and changed or withdrawn by the person who wrote them. */
 @Service
 public class Notes {
   private final WritingMapper notes;
@@ -57,7 +57,7 @@ public class Notes {
     books.changed(row.id(), List.of(entry));
   }
 
-  /** Lets a note of one's own say something else; what it said is kept. */
+  /** Lets a note of the person's own say something else; what it said is kept. */
   @Transactional
   public void rewrite(ConversationId id, EntryId note, String words, StaffId by) {
     Conversation row = inSight.lock(id, by);
@@ -72,7 +72,7 @@ public class Notes {
     books.changed(row.id(), List.of(note.value()));
   }
 
-  /** Withdraws a note of one's own; what it said is kept, out of sight. */
+  /** Withdraws a note of the person's own; what it said is kept, out of sight. */
   @Transactional
   public void withdraw(ConversationId id, EntryId note, StaffId by) {
     Conversation row = inSight.lock(id, by);

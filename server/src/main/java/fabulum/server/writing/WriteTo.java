@@ -26,7 +26,7 @@ import org.springframework.dao.DuplicateKeyException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 
-/** Writing to somebody unasked: in which conversation. */
+/** Writing to someone unasked: in which conversation. */
 @Service
 public class WriteTo {
   private static final int TRIES = 4;
@@ -61,7 +61,7 @@ public class WriteTo {
   /**
    * Whom to write to.
    *
-   * @param number as somebody typed it
+   * @param number as someone typed it
    * @param makeCustomer whether the number becomes a customer's, when nobody holds it
    * @param name of that customer; blank for the number as their name
    */

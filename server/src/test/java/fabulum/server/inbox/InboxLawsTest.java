@@ -33,6 +33,7 @@ import fabulum.server.lines.Lines;
 import fabulum.server.lines.NewLine;
 import fabulum.server.messaging.Arrivals;
 import fabulum.server.messaging.Messaging;
+import fabulum.server.messaging.Recipient;
 import fabulum.server.ownership.HandTo;
 import fabulum.server.ownership.Ownership;
 import fabulum.server.people.NewStaff;
@@ -247,7 +248,7 @@ class InboxLawsTest {
     return new StaffId(1 + random.nextInt(4));
   }
 
-  /** Whether somebody sees it, by the words of the rule. */
+  /** Whether someone sees it, by the words of the rule. */
   private static boolean sees(Plain one, long who) {
     boolean first = one.line != 2 || Long.valueOf(2).equals(one.team);
     boolean hidden = one.line == 3 && one.owner != null && one.owner != who;
@@ -310,7 +311,8 @@ class InboxLawsTest {
 
   private void answer(Plain one, ConversationId id, StaffId by, int i) {
     String words = "answer " + WORDS[random.nextInt(WORDS.length)];
-    messaging.send(id, Said.by(new Author.Person(by.value()), words, "reference-" + i));
+    messaging.send(
+        Recipient.in(id), Said.by(new Author.Person(by.value()), words, "reference-" + i));
     one.owner = one.owner == null ? Long.valueOf(by.value()) : one.owner;
     one.startedBy = one.state.isOpen() ? one.startedBy : Long.valueOf(by.value());
     one.now(one.state.personAnswered(now()), now());

@@ -36,7 +36,7 @@ class BriefMemoryTest {
     BriefMemory<Integer> memory =
         new BriefMemory<>(() -> {
           int read = stored.get();
-          // While it is on its way, somebody else changes it.
+          // While it is on its way, another person changes it.
           if (read == 1) {
             stored.set(2);
             self.get(0).forget();
@@ -48,7 +48,10 @@ class BriefMemoryTest {
     assertThat(memory.get()).isEqualTo(2);
   }
 
-  /** Whoever holds a connection reads by it; whoever holds none must wait for one that is free. */
+  /**
+   * A thread that holds a connection reads by it; one that holds none must wait for one that is
+   * free.
+   */
   @Test
   void nobodyWhoHoldsAConnectionWaitsForSomebodyWhoWantsOne() throws Exception {
     Semaphore pool = new Semaphore(CONNECTIONS);

@@ -142,6 +142,8 @@ public final class Fabulum implements AutoCloseable {
                 .toList());
     if (PostgresCluster.isWanted()) {
       arguments.addAll(PostgresCluster.arguments(folder));
+    } else {
+      EmptyDatabase.putInto(folder);
     }
     arguments.addAll(List.of(more));
     return arguments.toArray(String[]::new);

@@ -58,12 +58,12 @@ public final class TwoTeams implements AutoCloseable {
     people.forget();
   }
 
-  /** Starts anew. */
+  /** Starts again. */
   public static TwoTeams start() {
     return new TwoTeams(Fabulum.startInBusiness());
   }
 
-  /** Takes somebody on into a team. */
+  /** Takes someone on into a team. */
   public long add(String signInName, String name, Role role, long into) {
     String initials =
         name.substring(0, 1) + name.substring(name.indexOf(' ') + 1, name.indexOf(' ') + 2);
@@ -73,7 +73,7 @@ public final class TwoTeams implements AutoCloseable {
     return id.value();
   }
 
-  /** Somebody's id. */
+  /** A person's id. */
   public long id(String signInName) {
     Long id =
         fabulum.tables.queryForObject(
@@ -120,7 +120,7 @@ public final class TwoTeams implements AutoCloseable {
     return line;
   }
 
-  /** When somebody is in, and away, and who covers for them; without a cover, nobody. */
+  /** When someone is in, and away, and who covers for them; without a cover, nobody. */
   public static Map<String, Object> plan(List<?> week, List<?> absences, @Nullable Long cover) {
     Map<String, Object> plan = new HashMap<>();
     plan.put("zone", "America/Chicago");
@@ -132,7 +132,7 @@ public final class TwoTeams implements AutoCloseable {
     return plan;
   }
 
-  /** Nothing but who covers for somebody. */
+  /** Nothing but who covers for someone. */
   public Map<String, Object> coveredBy(String signInName) {
     return plan(List.of(), List.of(), id(signInName));
   }

@@ -22,6 +22,7 @@ import fabulum.server.messaging.Arrivals;
 import fabulum.server.messaging.Deliveries;
 import fabulum.server.messaging.Deliveries.Report;
 import fabulum.server.messaging.Messaging;
+import fabulum.server.messaging.Recipient;
 import fabulum.server.ownership.HandTo;
 import fabulum.server.ownership.Ownership;
 import fabulum.server.platform.Problem;
@@ -155,7 +156,7 @@ class UndoLawsTest {
   private void answer(ConversationId id, StaffId by, boolean fails) {
     String reference = Fabulum.reference();
     try {
-      messaging.send(id, Said.by(new Author.Person(by.value()), "answer", reference));
+      messaging.send(Recipient.in(id), Said.by(new Author.Person(by.value()), "answer", reference));
     } catch (Problem notSeen) {
       return;
     }

@@ -50,7 +50,7 @@ class SecurityConfiguration {
   SecurityFilterChain rules(HttpSecurity http, JsonMapper json, SignIns signIns) {
     return http.authorizeHttpRequests(requests ->
             requests
-                // Whoever was let in to listen is not asked again when the stream ends.
+                // A browser that was let in to listen is not asked again when the stream ends.
                 .dispatcherTypeMatchers(DispatcherType.ASYNC)
                 .permitAll()
                 .requestMatchers(HttpMethod.POST, "/api/session")

@@ -41,10 +41,10 @@ public interface EntryMapper {
   /** How far texts to several numbers have come with each; none for texts to one. */
   List<DeliveryRow> listDeliveries(List<Long> ids);
 
-  /** Whether somebody must still deal with the failure of a text of ours. */
+  /** Whether someone must still deal with the failure of a text of ours. */
   void setNeedsHand(long id, boolean needsHand);
 
-  /** Since when somebody waits for what a text of ours says. */
+  /** Since when someone waits for what a text of ours says. */
   void setWaitedSince(long id, Instant since);
 
   /** Texts of ours that were not delivered and that nobody has dealt with; the newest first. */

@@ -35,7 +35,7 @@ public interface CustomerMapper {
 
   Optional<Appointment> findNextAppointment(long customerId, Instant after);
 
-  /** The numbers somebody holds, by their ids. */
+  /** The numbers someone holds, by their ids. */
   List<Long> listNumbers(long customerId);
 
   List<Job> listJobs(long customerId);

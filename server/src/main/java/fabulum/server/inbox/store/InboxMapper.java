@@ -37,6 +37,6 @@ public interface InboxMapper {
   /** The conversations that numbers take part in, the newest first. */
   List<Long> listOfNumbers(List<Long> ids, int limit);
 
-  /** Up to when somebody has read these conversations; those they never opened are left out. */
+  /** Up to when someone has read these conversations; those they never opened are left out. */
   List<Seen> listSeen(long staffId, List<Long> ids);
 }

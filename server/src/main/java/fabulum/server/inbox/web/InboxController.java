@@ -106,8 +106,8 @@ class InboxController {
   }
 
   /**
-   * The other conversations with the same customer or number, on all lines one sees; the one with
-   * the newest text first, at most 100.
+   * The other conversations with the same customer or number, on all lines a person sees; the one
+   * with the newest text first, at most 100.
    */
   @GetMapping("/{id}/elsewhere")
   List<ConversationView> elsewhere(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {

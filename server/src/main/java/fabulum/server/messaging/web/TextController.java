@@ -10,6 +10,7 @@ import fabulum.server.accounts.SignedIn;
 import fabulum.server.conversations.ConversationId;
 import fabulum.server.conversations.Said;
 import fabulum.server.messaging.Messaging;
+import fabulum.server.messaging.Recipient;
 import fabulum.server.platform.Problem.FieldProblem;
 import fabulum.server.platform.Problem.Kind;
 import fabulum.server.platform.web.ProblemDocument;
@@ -59,7 +60,7 @@ class TextController {
       @Nullable Long again) {
 
     Said by(StaffId writer) {
-      return new Said(words, new Author.Person(writer.value()), reference, seen, again);
+      return new Said(words, new Author.Person(writer.value()), reference, seen, again, null);
     }
   }
 
@@ -78,7 +79,7 @@ class TextController {
    * @param parts billed parts; 0 for no words
    * @param units septets or UCS-2 units in all
    * @param unitsLeft units left in the last part
-   * @param forcing the characters that force the dearer encoding
+   * @param forcing the characters that force the more expensive encoding
    */
   record PartsResponse(
       Encoding encoding,
@@ -88,7 +89,7 @@ class TextController {
       List<String> forcing,
       @Nullable PlainResponse plain) {}
 
-  /** The same in plain wording, where that is no dearer. */
+  /** The same in plain wording, where that is no more expensive. */
   record PlainResponse(String words, int parts, int saved, int unitsLeft) {}
 
   /** Sends a text in a conversation; under one reference it is sent once. */
@@ -101,7 +102,8 @@ class TextController {
       @AuthenticationPrincipal SignedIn me,
       @PathVariable long id,
       @Valid @RequestBody AnswerRequest answer) {
-    SendDecision decision = messaging.send(new ConversationId(id), answer.by(me.id()));
+    SendDecision decision =
+        messaging.send(Recipient.in(new ConversationId(id)), answer.by(me.id()));
     if (decision instanceof SendDecision.Allowed allowed) {
       return ResponseEntity.ok(new AnswerResponse(allowed.parts()));
     }

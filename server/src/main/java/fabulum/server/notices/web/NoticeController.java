@@ -71,7 +71,7 @@ class NoticeController {
         .toList();
   }
 
-  /** How somebody wants to be told of a kind of notice. */
+  /** How someone wants to be told of a kind of notice. */
   record ChoiceRequest(
       @NotNull(message = "Say of what.") Kind kind,
       @NotNull(message = "Say how.") Channel channel,

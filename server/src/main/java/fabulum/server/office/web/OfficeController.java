@@ -39,7 +39,7 @@ class OfficeController {
     return office.view(me.id());
   }
 
-  /** What somebody owns that is open. */
+  /** What someone owns that is open. */
   @GetMapping("/people/{id}/work")
   List<ConversationView> work(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {
     return moves.workOf(new StaffId(id), me.id());
@@ -63,7 +63,7 @@ class OfficeController {
     }
   }
 
-  /** Moves a person's open conversations to somebody else, to a team, or to nobody. */
+  /** Moves a person's open conversations to another person, to a team, or to nobody. */
   @PostMapping("/people/{id}/move")
   Moves.Moved move(
       @AuthenticationPrincipal SignedIn me,
@@ -72,7 +72,7 @@ class OfficeController {
     return moves.move(new StaffId(id), wanted.which(), wanted.to(), me.id());
   }
 
-  /** Switches somebody off, after their work has gone where this says. */
+  /** Switches someone off, after their work has gone where this says. */
   @Problems({Kind.LAST_LEAD})
   @PostMapping("/people/{id}/off")
   Moves.Moved letLeave(

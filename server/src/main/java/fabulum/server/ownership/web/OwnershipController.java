@@ -34,7 +34,8 @@ class OwnershipController {
   /**
    * Taking.
    *
-   * @param shown whose it was where one looked, 0 for nobody's; empty to take it whoever has it
+   * @param shown whose it was where one looked, 0 for nobody's; empty to take it no matter who has
+   *     it
    */
   record TakeRequest(@Nullable Long shown) {}
 

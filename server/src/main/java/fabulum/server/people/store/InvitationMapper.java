@@ -12,7 +12,7 @@ public interface InvitationMapper {
 
   Optional<InvitationRow> find(String secretHash);
 
-  /** Until when somebody's newest invitation works. */
+  /** Until when a person's newest invitation works. */
   Optional<Instant> findEnd(long staffId);
 
   /**

@@ -32,7 +32,7 @@ class InvitationController {
     this.desk = desk;
   }
 
-  /** What somebody chooses who accepts an invitation. */
+  /** What someone chooses who accepts an invitation. */
   record AcceptRequest(
       @NotNull(message = "A name is needed.") String name,
       @NotNull(message = "Initials are needed.") String initials,

@@ -51,7 +51,7 @@ class LogController {
     return record.list(words, new LogPage(from, order, A_PAGE));
   }
 
-  /** The record as a file, RFC 4180; whoever takes it must also be allowed to export. */
+  /** The record as a file, RFC 4180; the person who takes it must also be allowed to export. */
   @GetMapping(path = "/record.csv", produces = CsvAnswer.TYPE)
   ResponseEntity<String> recordFile(
       @AuthenticationPrincipal SignedIn me, @RequestParam(defaultValue = "") String words) {

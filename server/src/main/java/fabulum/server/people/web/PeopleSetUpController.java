@@ -85,7 +85,7 @@ class PeopleSetUpController {
   record MadeResponse(long id) {}
 
   /**
-   * Somebody who was asked in.
+   * A person who was asked in.
    *
    * @param link to be brought to them by hand, where no mail server is set up
    */
@@ -120,7 +120,7 @@ class PeopleSetUpController {
         : page.address();
   }
 
-  /** Invites somebody again; the link before stops working. */
+  /** Invites someone again; the link before stops working. */
   @Problems({Kind.ENDED, Kind.CHANGED_MEANWHILE})
   @PostMapping("/people/{id}/invitation")
   InvitedResponse inviteAgain(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {
@@ -138,7 +138,7 @@ class PeopleSetUpController {
     setUp.change(new StaffId(id), wanted.setup(), me.id());
   }
 
-  /** Reactivates somebody who had left; for leads. */
+  /** Reactivates a person who had left; for leads. */
   @PostMapping("/people/{id}/on")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void switchOn(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {

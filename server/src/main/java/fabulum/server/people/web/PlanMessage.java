@@ -10,7 +10,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * When somebody is usually in, and who covers for them.
+ * When someone is usually in, and who covers for them.
  *
  * @param zone IANA name
  * @param week empty for always in
@@ -38,7 +38,7 @@ record PlanMessage(
   /**
    * Days away.
    *
-   * @param coverId who covers on those days; empty for whoever covers usually
+   * @param coverId who covers on those days; empty for the usual cover
    */
   record AwayMessage(
       @NotNull(message = "An absence has a first day.") LocalDate first,

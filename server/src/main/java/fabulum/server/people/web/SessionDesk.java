@@ -30,7 +30,7 @@ import org.springframework.security.web.context.SecurityContextRepository;
 import org.springframework.stereotype.Component;
 import org.springframework.web.util.WebUtils;
 
-/** Lets somebody in, and says what the session is. */
+/** Lets someone in, and says what the session is. */
 @Component
 class SessionDesk {
   private static final String BROWSER = "fabulum-browser";

@@ -41,7 +41,7 @@ class StaffController {
   }
 
   /**
-   * Somebody who is away.
+   * A person who is away.
    *
    * @param until when that will change by itself; empty when it will not
    * @param cover who receives what would come to them

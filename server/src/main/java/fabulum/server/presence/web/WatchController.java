@@ -25,7 +25,7 @@ class WatchController {
     this.watchers = watchers;
   }
 
-  /** What somebody does at a conversation. */
+  /** What someone does at a conversation. */
   record WatchRequest(boolean writing) {}
 
   /** Who is at which conversation now, of those I see. */

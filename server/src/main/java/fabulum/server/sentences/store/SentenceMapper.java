@@ -7,7 +7,7 @@ import org.apache.ibatis.annotations.Mapper;
 @Mapper
 public interface SentenceMapper {
 
-  /** One's own and those of one's teams. */
+  /** A person's own sentences and those of their teams. */
   List<SentenceRow> list(long staffId);
 
   long insert(SentenceRow sentence);

@@ -69,7 +69,8 @@ class LineSetUpController {
    * @param holidays whose public holidays it keeps as well
    * @param openHolidays public holidays on which it opens all the same
    * @param way in which it gives out what nobody owns; empty for people take
-   * @param narrowed whether one sees on it only what nobody owns or is one's own; leads see all
+   * @param narrowed whether a person sees on it only what nobody owns or is their own; leads see
+   *     all
    * @param tellOfNobodys who is told when something could be given to nobody
    * @param version which state of the line this is; sent back, a change is refused when the line
    *     has been changed since; without it, the change holds whatever the line is now
@@ -167,7 +168,7 @@ class LineSetUpController {
     return setUp.addLine(line.setup(), me.id());
   }
 
-  /** Changes a line at once for everybody; what waits on it is due anew; for leads. */
+  /** Changes a line at once for everybody; what waits on it is due again; for leads. */
   @Problems({Kind.CHANGED_MEANWHILE})
   @PutMapping("/lines/{id}")
   Outcome changeLine(

@@ -79,7 +79,7 @@ class SeveralController {
    * @param ids the chosen ones; not needed with a group
    * @param group all of this group that the sentence means
    * @param topicId for a topic
-   * @param moment until when to set aside, and {@code at} for a time of one's own
+   * @param moment until when to set aside, and {@code at} for a time of the person's own
    * @param words of a text to each
    */
   record SeveralRequest(

@@ -11,7 +11,7 @@ public interface UndoMapper {
 
   void rename(String from, String to);
 
-  /** Whether somebody's newest step under a name was made after an instant. */
+  /** Whether a person's newest step under a name was made after an instant. */
   boolean isKept(String name, long staffId, Instant after);
 
   /** In the order they were made. */

@@ -14,7 +14,7 @@ import org.apache.ibatis.annotations.Mapper;
 public interface WritingMapper {
   List<Conversation> listOfNumbers(List<Long> ids, SightColumns sight);
 
-  /** The newest answer that somebody else gave after an entry. */
+  /** The newest answer that another person gave after an entry. */
   Optional<Entry> findAnswerAfter(long conversationId, long after, long butBy);
 
   /** Keeps what a note says, before it says something else. */

@@ -61,7 +61,7 @@ class NoteController {
           @Size(max = 1600, message = "A note has at most 1600 characters.")
           String words) {}
 
-  /** Adds a note for the team; whoever it names is told. */
+  /** Adds a note for the team; the person it names is told. */
   @Problems({Kind.SENT_WITH_OTHER_WORDS})
   @PostMapping("/notes")
   @ResponseStatus(HttpStatus.NO_CONTENT)

@@ -1,0 +1,169 @@
+import com.sun.net.httpserver.HttpServer;
+import fabulum.core.access.Role;
+import fabulum.core.arrival.Arrival;
+import fabulum.core.conversation.Participants;
+import fabulum.core.hours.Hours;
+import fabulum.core.phone.PhoneNumber;
+import fabulum.core.phone.Region;
+import fabulum.core.promise.Promise;
+import fabulum.core.sending.Author;
+import fabulum.server.FabulumApplication;
+import fabulum.server.access.StaffId;
+import fabulum.server.conversations.ReceivedText;
+import fabulum.server.conversations.Said;
+import fabulum.server.lines.LineId;
+import fabulum.server.lines.Lines;
+import fabulum.server.lines.NewLine;
+import fabulum.server.messaging.Arrivals;
+import fabulum.server.messaging.Messaging;
+import fabulum.server.messaging.Recipient;
+import fabulum.server.people.NewStaff;
+import fabulum.server.people.People;
+import fabulum.server.people.Teams;
+import java.io.IOException;
+import java.net.InetSocketAddress;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.Arrays;
+import java.util.Locale;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.stream.Stream;
+import org.springframework.boot.SpringApplication;
+import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.jdbc.core.JdbcTemplate;
+
+/** A day of texts through the running server. Started by bench/day. */
+public final class Day {
+  private static final int CUSTOMERS = 600;
+  private static final String DOCK = "+19205550101";
+  private static final String[] WORDS = {
+    "Is the lift free on Friday morning?",
+    "The bilge alarm on Kittiwake went off twice last night. Could somebody look at the float switch before the weekend, please?",
+    "Thanks!",
+    "We will be in around six with two boats, 31 and 34 feet, and stay until Sunday. Is there room at the outer pier?",
+  };
+
+  public static void main(String[] arguments) throws Exception {
+    int texts = arguments.length > 0 ? Integer.parseInt(arguments[0]) : 20_000;
+    int aSecond = arguments.length > 1 ? Integer.parseInt(arguments[1]) : 85;
+    Path folder = Files.createTempDirectory("fabulum-day");
+    HttpServer network = network();
+    double[] kept = new double[texts];
+    long open;
+    try (ConfigurableApplicationContext program =
+        new SpringApplication(FabulumApplication.class)
+            .run(
+                "--server.port=0",
+                "--fabulum.data=" + folder,
+                "--fabulum.network.url=http://localhost:" + network.getAddress().getPort(),
+                "--fabulum.network.key=unused",
+                "--fabulum.network.secret=unused",
+                "--logging.level.root=error",
+                "--logging.level.fabulum=error")) {
+      run(program, kept, aSecond);
+      JdbcTemplate tables = program.getBean(JdbcTemplate.class);
+      while (Integer.valueOf(0).compareTo(tables.queryForObject("select count(*) from outbox", Integer.class)) < 0) {
+        Thread.sleep(200);
+      }
+      // The last of what can be given back is given back in the quiet after.
+      Thread.sleep(60_000);
+      open = size(folder);
+      System.out.printf(Locale.ROOT, "%,d entries kept%n", tables.queryForObject("select count(*) from entry where kind in ('IN', 'OUT')", Integer.class));
+    } finally {
+      network.stop(0);
+    }
+    try (Connection connection = DriverManager.getConnection("jdbc:h2:file:" + file(folder).toString().replace(".mv.db", ""), "fabulum", "")) {
+      connection.createStatement().execute("shutdown compact");
+    }
+    long compacted = size(folder);
+    Arrays.sort(kept);
+    System.out.printf(Locale.ROOT, "to keep a text: median %.1f ms, p95 %.1f, p99 %.1f, longest %.0f%n", kept[texts / 2], kept[texts * 95 / 100], kept[texts * 99 / 100], kept[texts - 1]);
+    System.out.printf(Locale.ROOT, "database file %,d kB, compacted %,d kB: %.1f x%n", open / 1000, compacted / 1000, open / (double) compacted);
+    try (Stream<Path> files = Files.walk(folder)) {
+      files.sorted((a, b) -> b.compareTo(a)).forEach(each -> each.toFile().delete());
+    }
+  }
+
+  private static Path file(Path folder) throws IOException {
+    try (Stream<Path> files = Files.walk(folder)) {
+      return files.filter(each -> each.toString().endsWith(".mv.db")).findFirst().orElseThrow();
+    }
+  }
+
+  private static long size(Path folder) throws IOException {
+    return Files.size(file(folder));
+  }
+
+  private static void run(ConfigurableApplicationContext program, double[] kept, int aSecond) throws Exception {
+    LineId line =
+        program
+            .getBean(Lines.class)
+            .add(new NewLine("Dock", "Dock team", "Dock", new PhoneNumber(DOCK), new Region("US"), Hours.always(ZoneId.of("America/Chicago")), new Promise(Duration.ofHours(1))));
+    People people = program.getBean(People.class);
+    StaffId priya = people.add(new NewStaff("priya", "Priya Nandakumar", "PN", Role.STAFF, "nine grey herons", false));
+    Teams teams = program.getBean(Teams.class);
+    teams.join(teams.named("Dock team"), priya);
+    people.forget();
+    Arrivals arrivals = program.getBean(Arrivals.class);
+    Messaging messaging = program.getBean(Messaging.class);
+    ScheduledExecutorService day = Executors.newScheduledThreadPool(8);
+    CountDownLatch through = new CountDownLatch(kept.length);
+    AtomicInteger next = new AtomicInteger();
+    var ticks =
+        day.scheduleAtFixedRate(
+            () -> {
+              int i = next.getAndIncrement();
+              if (i < kept.length) {
+                day.execute(() -> {
+                  long began = System.nanoTime();
+                  PhoneNumber customer = new PhoneNumber("+1312" + (2_000_000 + i / 2 % CUSTOMERS));
+                  String words = WORDS[i / 2 % WORDS.length];
+                  if (i % 2 == 0) {
+                    arrivals.receive(ReceivedText.of("day-" + i, line, customer, words, Arrival.of(Instant.now(), Instant.now())));
+                  } else {
+                    messaging.send(Recipient.on(line, Participants.of(customer)), Said.by(new Author.Person(priya.value()), words, "day-" + i));
+                  }
+                  kept[i] = (System.nanoTime() - began) / 1e6;
+                  through.countDown();
+                });
+              }
+            },
+            0,
+            1_000_000_000L / aSecond,
+            TimeUnit.NANOSECONDS);
+    through.await();
+    ticks.cancel(false);
+    day.shutdown();
+  }
+
+  private static HttpServer network() throws IOException {
+    HttpServer network = HttpServer.create(new InetSocketAddress(0), 0);
+    network.setExecutor(Executors.newFixedThreadPool(8, work -> {
+      Thread thread = new Thread(work);
+      thread.setDaemon(true);
+      return thread;
+    }));
+    network.createContext(
+        "/",
+        exchange -> {
+          exchange.getRequestBody().readAllBytes();
+          boolean sent = exchange.getRequestMethod().equals("POST");
+          byte[] answer = (sent ? "{\"id\":\"n" + System.nanoTime() + "\"}" : "{\"texts\":[]}").getBytes(StandardCharsets.UTF_8);
+          exchange.sendResponseHeaders(sent ? 202 : 200, answer.length);
+          exchange.getResponseBody().write(answer);
+          exchange.close();
+        });
+    network.start();
+    return network;
+  }
+}
