@@ -9,11 +9,12 @@ interface Props {
 }
 
 const MOST_NAMED = 6;
+const DATE = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' });
 
-/** "12 days added: 3 Jul Picnic, 24 Dec Closing …" */
+/** "2 days added: 3 Jul 2026 Picnic, 24 Dec 2026. Save to keep them." */
 function addedWords(added: ReadDays['days'], known: number): string {
   if (added.length === 0) return known === 0 ? 'No days were added.' : 'All its days are closed days already.';
-  const named = added.slice(0, MOST_NAMED).map(({ day, name }) => (name === '' ? day : `${day} ${name}`));
+  const named = added.slice(0, MOST_NAMED).map(({ day, name }) => `${DATE.format(new Date(day))} ${name}`.trim());
   const more = added.length - named.length;
   const count = added.length === 1 ? '1 day added' : `${added.length} days added`;
   return `${count}: ${named.join(', ')}${more > 0 ? ` and ${more} more` : ''}. Save to keep ${added.length === 1 ? 'it' : 'them'}.`;

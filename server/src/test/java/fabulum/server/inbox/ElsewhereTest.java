@@ -8,6 +8,7 @@ import fabulum.server.testing.TwoTeams;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.parallel.Execution;
@@ -62,7 +63,13 @@ class ElsewhereTest {
     String first = office.fabulum.freshNumber();
     String second = office.fabulum.freshNumber();
     String third = office.fabulum.freshNumber();
-    office.fabulum.customer("Vera Lund", first, second, third);
+    String fourth = office.fabulum.freshNumber();
+    office.fabulum.customer("Vera Lund", first, second, third, fourth);
+    office
+        .fabulum
+        .signedIn("maren")
+        .post("/api/write-to", Map.of("line", 1, "number", fourth, "makeCustomer", false))
+        .require(200);
     long here = text(first, Fabulum.DOCK, "from my own phone");
     long there = text(second, Fabulum.DOCK, "from the boat");
     long shore = text(third, Fabulum.YARD, "from the shore");
