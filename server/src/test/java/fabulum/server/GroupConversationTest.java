@@ -60,6 +60,15 @@ class GroupConversationTest {
     return entries.get(entries.size() - 1);
   }
 
+  private boolean askedAbout(String reference) {
+    Integer rows =
+        fabulum.tables.queryForObject(
+            "select count(*) from unreported u join entry e on e.id = u.entry_id where e.reference = ?",
+            Integer.class,
+            reference);
+    return rows != null && rows == 1;
+  }
+
   @Test
   void theSameNumbersAreOneConversationAndEachTextKnowsWhoWroteIt() {
     List<PhoneNumber> two = numbers(2);
@@ -108,9 +117,12 @@ class GroupConversationTest {
                 "1"))
         .isTrue();
 
+    assertThat(askedAbout(reference)).isTrue();
     report(reference, "delivered", two.get(0), 200);
     assertThat(lastEntry(id).path("delivery").asString()).isEqualTo("SENT");
+    assertThat(askedAbout(reference)).as("nothing is known of the second").isTrue();
     report(reference, "failed", two.get(1), 200);
+    assertThat(askedAbout(reference)).isFalse();
     assertThat(lastEntry(id).path("delivery").asString()).isEqualTo("NOT_DELIVERED");
     assertThat(lastEntry(id).path("needsHand").asBoolean()).isTrue();
     assertThat(

@@ -1,7 +1,6 @@
 package fabulum.server.messaging;
 
 import fabulum.core.arrival.Arrival;
-import fabulum.core.delivery.DeliveryState;
 import fabulum.core.delivery.Gateway.IncomingText;
 import fabulum.core.phone.NumberReader;
 import fabulum.core.phone.Region;
@@ -165,8 +164,6 @@ public class Inbound {
       throw Problem.conflict(
           Kind.UNKNOWN_TEXT, "We never sent a text with that reference. Nothing was changed.");
     }
-    if (report.state() != DeliveryState.SENT) {
-      unreported.delete(reference);
-    }
+    unreported.deleteReported(reference);
   }
 }

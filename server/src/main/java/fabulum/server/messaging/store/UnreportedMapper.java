@@ -14,5 +14,6 @@ public interface UnreportedMapper {
 
   void asked(long entryId, @Nullable Instant nextAt);
 
-  void delete(String reference);
+  /** Asks no more about a text of which all that was awaited is known. */
+  void deleteReported(String reference);
 }
