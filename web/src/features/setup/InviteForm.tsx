@@ -6,7 +6,15 @@ import { usual } from './model/people';
 import { PersonFields } from './PersonFields';
 
 /** What shows its own problems. */
-const FIELDS = { name: 'the name', email: 'the address', setup: 'the rights' };
+const FIELDS = {
+  name: 'the name',
+  email: 'the address',
+  setup: 'the rights',
+  role: 'the role',
+  permissions: 'the permissions',
+  teams: 'the teams',
+  limit: 'the limit',
+};
 
 /** Most are invited as staff of a team. */
 function staffOf(team: Team | undefined): PersonSetup {
