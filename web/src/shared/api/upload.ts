@@ -1,5 +1,5 @@
 import type { Answer } from './ask';
-import { type ApiProblem, csrfToken, noAnswer, problemOf } from './client';
+import { type ApiProblem, csrfToken, noAnswer, PATIENCE_MS, problemOf } from './client';
 import type { paths } from './schema';
 
 interface TakesFiles {
@@ -16,11 +16,9 @@ interface Sending {
   signal: AbortSignal;
 }
 
-/** A connection over which nothing moves for so long is given up. */
-const SILENCE_MS = 30_000;
-
 /**
- * Sends a file; a fetch cannot say how much of it has gone. Stopped, it never ends.
+ * Sends a file; a fetch cannot say how much of it has gone. When nothing moves for as long as a request may take, it is given up.
+ * Stopped, it never ends.
  *
  * @throws {ApiProblem} for everything but success
  */
@@ -37,7 +35,7 @@ export function upload<A extends FileAddress>(
       silence = setTimeout(() => {
         request.abort();
         failed(noAnswer());
-      }, SILENCE_MS);
+      }, PATIENCE_MS);
     };
     request.open('POST', address);
     request.setRequestHeader('Accept', 'application/json');
