@@ -1,4 +1,5 @@
 import com.sun.net.httpserver.HttpServer;
+import fabulum.core.delivery.ClientReference;
 import fabulum.core.access.Role;
 import fabulum.core.arrival.Arrival;
 import fabulum.core.conversation.Participants;
@@ -20,6 +21,7 @@ import fabulum.server.messaging.Recipient;
 import fabulum.server.people.NewStaff;
 import fabulum.server.people.People;
 import fabulum.server.people.Teams;
+import fabulum.server.platform.RaceRetry;
 import java.io.IOException;
 import java.net.InetSocketAddress;
 import java.nio.charset.StandardCharsets;
@@ -86,8 +88,19 @@ public final class Day {
       connection.createStatement().execute("shutdown compact");
     }
     long compacted = size(folder);
-    Arrays.sort(kept);
-    System.out.printf(Locale.ROOT, "to keep a text: median %.1f ms, p95 %.1f, p99 %.1f, longest %.0f%n", kept[texts / 2], kept[texts * 95 / 100], kept[texts * 99 / 100], kept[texts - 1]);
+    // The program has just been started: what it learns in the first quarter is not what a text costs.
+    for (int quarter = 0; quarter < 4; quarter++) {
+      double[] some = Arrays.copyOfRange(kept, texts * quarter / 4, texts * (quarter + 1) / 4);
+      Arrays.sort(some);
+      System.out.printf(
+          Locale.ROOT,
+          "to keep a text, quarter %d: median %.1f ms, p95 %.1f, p99 %.1f, longest %.0f%n",
+          quarter + 1,
+          some[some.length / 2],
+          some[some.length * 95 / 100],
+          some[some.length * 99 / 100],
+          some[some.length - 1]);
+    }
     System.out.printf(Locale.ROOT, "database file %,d kB, compacted %,d kB: %.1f x%n", open / 1000, compacted / 1000, open / (double) compacted);
     try (Stream<Path> files = Files.walk(folder)) {
       files.sorted((a, b) -> b.compareTo(a)).forEach(each -> each.toFile().delete());
@@ -131,13 +144,13 @@ public final class Day {
                     PhoneNumber customer = new PhoneNumber("+1312" + (2_000_000 + i / 2 % CUSTOMERS));
                     String words = WORDS[i / 2 % WORDS.length];
                     if (i % 2 == 0) {
-                      arrivals.receive(ReceivedText.of("day-" + i, line, customer, words, Arrival.of(Instant.now(), Instant.now())));
+                      ReceivedText text = ReceivedText.of("the-day-" + i, line, customer, words, Arrival.of(Instant.now(), Instant.now()));
+                      RaceRetry.run(() -> arrivals.receive(text));
                     } else {
-                      messaging.send(Recipient.on(line, Participants.of(customer)), Said.by(new Author.Person(priya.value()), words, "day-" + i));
+                      RaceRetry.run(() -> messaging.send(Recipient.on(line, Participants.of(customer)), Said.by(new Author.Person(priya.value()), words, new ClientReference("the-day-" + i))));
                     }
                     kept[i] = (System.nanoTime() - began) / 1e6;
                   } catch (RuntimeException refused) {
-                    // Two texts of one conversation at the same moment may meet; the callers of the real program try again.
                     failed.incrementAndGet();
                   } finally {
                     through.countDown();
@@ -166,8 +179,10 @@ public final class Day {
         exchange -> {
           exchange.getRequestBody().readAllBytes();
           boolean sent = exchange.getRequestMethod().equals("POST");
-          byte[] answer = (sent ? "{\"id\":\"n" + System.nanoTime() + "\"}" : "{\"texts\":[]}").getBytes(StandardCharsets.UTF_8);
-          exchange.sendResponseHeaders(sent ? 202 : 200, answer.length);
+          boolean known = !exchange.getRequestURI().getPath().contains("/by-reference/");
+          String said = sent ? "{\"id\":\"n" + System.nanoTime() + "\"}" : known ? "{\"texts\":[]}" : "{\"code\":\"not-known\"}";
+          byte[] answer = said.getBytes(StandardCharsets.UTF_8);
+          exchange.sendResponseHeaders(sent ? 202 : known ? 200 : 404, answer.length);
           exchange.getResponseBody().write(answer);
           exchange.close();
         });

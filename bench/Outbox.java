@@ -1,4 +1,5 @@
 import com.sun.net.httpserver.HttpServer;
+import fabulum.core.delivery.ClientReference;
 import fabulum.core.access.Role;
 import fabulum.core.conversation.Participants;
 import fabulum.core.hours.Hours;
@@ -91,8 +92,10 @@ public final class Outbox {
             Thread.currentThread().interrupt();
           }
           boolean sent = exchange.getRequestMethod().equals("POST");
-          byte[] answer = (sent ? "{\"id\":\"n" + System.nanoTime() + "\"}" : "{\"texts\":[]}").getBytes(StandardCharsets.UTF_8);
-          exchange.sendResponseHeaders(sent ? 202 : 200, answer.length);
+          boolean known = !exchange.getRequestURI().getPath().contains("/by-reference/");
+          String said = sent ? "{\"id\":\"n" + System.nanoTime() + "\"}" : known ? "{\"texts\":[]}" : "{\"code\":\"not-known\"}";
+          byte[] answer = said.getBytes(StandardCharsets.UTF_8);
+          exchange.sendResponseHeaders(sent ? 202 : known ? 200 : 404, answer.length);
           exchange.getResponseBody().write(answer);
           exchange.close();
         });
@@ -120,7 +123,7 @@ public final class Outbox {
     double[] alone = answers(messaging, all, MANY, priya, "alone");
     say("an answer, the outbox empty", alone, median(alone));
     for (int i = 0; i < MANY; i++) {
-      messaging.send(Recipient.in(all[i]), Said.by(new Author.Several(priya.value()), "Storm at six.", "many-" + i));
+      messaging.send(Recipient.in(all[i]), Said.by(new Author.Several(priya.value()), "Storm at six.", new ClientReference("several-" + i)));
     }
     JdbcTemplate tables = program.getBean(JdbcTemplate.class);
     System.out.printf(Locale.ROOT, "%,d texts of one act wait%n", tables.queryForObject("select count(*) from outbox", Integer.class));
@@ -136,7 +139,7 @@ public final class Outbox {
       CountDownLatch latch = new CountDownLatch(1);
       awaited.put(reference, latch);
       long began = System.nanoTime();
-      messaging.send(Recipient.in(all[from + i]), Said.by(new Author.Person(by.value()), "It is yours.", reference));
+      messaging.send(Recipient.in(all[from + i]), Said.by(new Author.Person(by.value()), "It is yours.", new ClientReference(reference)));
       if (!latch.await(60, TimeUnit.SECONDS)) {
         throw new IllegalStateException("Answer " + i + " never left");
       }

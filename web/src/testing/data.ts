@@ -37,6 +37,8 @@ export const dock: Line = {
   inUse: true,
   narrowed: false,
   groupLimit: 8,
+  mostParts: 10,
+  registered: true,
 };
 
 export const yard: Line = {

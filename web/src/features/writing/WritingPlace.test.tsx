@@ -18,8 +18,9 @@ const dossier: Dossier = {
 };
 
 const PARTS = { encoding: 'BASIC', forcing: [], parts: 1, units: 4, unitsLeft: 156 };
+const CHECK = 'POST /api/conversations/7/texts/check';
 const ANSWERS: Answers = {
-  'POST /api/parts': PARTS,
+  [CHECK]: { parts: PARTS, verdict: 'MAY_GO', objections: [] },
   'GET /api/staff': [maren, priya],
   'PUT /api/conversations/7/drafts/REPLY': undefined,
   'PUT /api/conversations/7/drafts/NOTE': undefined,
@@ -57,6 +58,52 @@ function later() {
 }
 
 describe('the writing place', () => {
+  const against = (code: string, severity: string, sentence: string) => ({
+    [CHECK]: {
+      parts: PARTS,
+      verdict: severity === 'REFUSE' ? 'MAY_NOT_GO' : 'NEEDS_CONFIRMATION',
+      objections: [{ code, severity, sentence }],
+    },
+  });
+
+  it('says before one presses why no text can go, also of an empty paper, and sends none', async () => {
+    const page = lay({ ...against('opted-out', 'REFUSE', 'The customer has opted out of texts.'), [TEXTS]: {} });
+    await screen.findByText('The customer has opted out of texts.');
+    write('Are you sure?');
+    send();
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Send' }).disabled).toBe(true);
+    expect(page.told('POST', '/api/conversations/7/texts')).toEqual([]);
+    expect(paper().value).toBe('Are you sure?');
+  });
+
+  it('asks only when there is a reason; the same keys again send it anyway, and say what was confirmed', async () => {
+    const page = lay({ ...against('same-text', 'ASK', 'Priya sent the same text 3 minutes ago.'), [TEXTS]: {} });
+    write('Yes.');
+    await screen.findByRole('button', { name: 'Send anyway' });
+    send();
+    await screen.findByText('Press the same keys again to send it anyway.');
+    expect(page.told('POST', '/api/conversations/7/texts')).toEqual([]);
+    send();
+    await waitFor(() => expect(paper().value).toBe(''));
+    expect(page.told('POST', '/api/conversations/7/texts')).toEqual([
+      { words: 'Yes.', reference: expect.any(String) as string, seen: 40, confirmed: ['same-text'] },
+    ]);
+  });
+
+  it('a reason that came up only on sending is said, and can be confirmed there', async () => {
+    const stopped = new No(409, 'needs-confirmation', 'It is 23:40. Nothing was sent.', [
+      { field: 'night', why: 'It is 23:40.' },
+    ]);
+    const page = lay({
+      [TEXTS]: ({ body }: { body: unknown }) => (JSON.stringify(body).includes('night') ? {} : stopped),
+    });
+    write('Yes.');
+    send();
+    fireEvent.click(await screen.findByRole('button', { name: 'Send anyway' }));
+    await waitFor(() => expect(paper().value).toBe(''));
+    expect(page.told('POST', '/api/conversations/7/texts')).toHaveLength(2);
+  });
+
   it('sends what is on the paper under one reference, against the newest line that stood there, and is empty then', async () => {
     const page = lay({ [TEXTS]: {} });
     write('Yes, berth 12.');

@@ -1,4 +1,4 @@
-import { Box, ButtonBase, Tooltip } from '@mui/material';
+import { Box } from '@mui/material';
 import { type KeyboardEvent, type Ref, useEffect, useImperativeHandle, useRef, useState } from 'react';
 import { flushSync } from 'react-dom';
 import { type Dossier, type Line, type Paper, type Shown, shownNow } from '../../shared/api';
@@ -7,9 +7,12 @@ import { ActButton, ProblemNote, useRefusal } from '../../shared/ui';
 import { notePaper } from '../../theme';
 import { MentionPicker } from './MentionPicker';
 import { sendWords } from './model/meter';
+import { asking, isRefused, standing } from './model/objections';
+import { Objections } from './Objections';
+import { PaperTabs } from './PaperTabs';
 import { PartMeter } from './PartMeter';
-import { useParts } from './useParts';
-import { answeredMeanwhile, useSend } from './useSend';
+import { useCheck } from './useCheck';
+import { answeredMeanwhile, toConfirm, useSend } from './useSend';
 import { useSheet } from './useSheet';
 
 export interface WritingHandle {
@@ -44,9 +47,14 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting }: Pr
     onStays: ({ paper: which }, differs) => sheetOf(which).stays(differs),
   });
   const field = useRef<HTMLTextAreaElement>(null);
+  const isNote = paper === 'NOTE';
   const writing = sheetOf(paper);
   const { sheet } = writing;
-  const parts = useParts(paper === 'REPLY' ? sheet.words : '');
+  const check = useCheck(conversation, paper === 'REPLY' && conversation.answerable ? sheet.words : undefined);
+  const parts = sheet.words === '' ? undefined : check?.parts;
+  const confirm = asking(check);
+  // For which reasons sending was pressed by keys already.
+  const [pressedFor, setPressedFor] = useState('');
   const empty = sheet.words.trim() === '';
 
   useImperativeHandle(ref, () => ({
@@ -70,8 +78,9 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting }: Pr
     if (!writes) onWriting(false);
   }, [writes, onWriting]);
 
-  const go = (finish: boolean, whateverStandsThere = false) => {
-    if (empty || send.isPending || refusal !== '') return;
+  const go = (finish: boolean, whateverStandsThere = false, confirmed = confirm) => {
+    if (empty || send.isPending || refusal !== '' || (!isNote && isRefused(check))) return;
+    setPressedFor('');
     writing.going();
     const { words, reference } = sheet;
     const { again } = sheet;
@@ -82,22 +91,25 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting }: Pr
       reference,
       seen,
       again,
+      confirmed: isNote || confirmed.length === 0 ? undefined : confirmed,
       finish: finish ? shownNow(queries, conversation.id) : undefined,
     });
   };
   const pressed = (event: KeyboardEvent) => {
     if (event.key === 'Enter' && (event.ctrlKey || event.metaKey || event.altKey)) {
       event.preventDefault();
-      go(event.altKey && paper === 'REPLY');
+      const asked = isNote ? '' : confirm.join(' ');
+      if (asked === pressedFor) go(event.altKey && !isNote);
+      else setPressedFor(asked);
     } else if (event.key === 'Escape') {
       field.current?.blur();
     }
   };
 
-  const isNote = paper === 'NOTE';
   const hint = isNote
     ? 'For the team only, never sent. Type @ and a name to notify a colleague.'
     : `From ${line?.name ?? '…'} to ${conversation.number}`;
+  const cannot = empty || send.isPending || (!isNote && isRefused(check));
   return (
     <Box
       component="section"
@@ -113,32 +125,15 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting }: Pr
       }}
     >
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'baseline', flexWrap: 'wrap' }}>
-        {(['REPLY', 'NOTE'] as const).map((each) => (
-          <Tooltip key={each} title={each === 'NOTE' ? 'N' : 'R'}>
-            <span>
-              <ButtonBase
-                aria-pressed={paper === each}
-                disabled={each === 'REPLY' && !conversation.answerable}
-                onClick={() => {
-                  setPaper(each);
-                  field.current?.focus();
-                }}
-                sx={{
-                  py: 0.5,
-                  borderRadius: 0,
-                  fontWeight: paper === each ? 700 : 500,
-                  color: paper === each ? 'text.primary' : 'text.secondary',
-                  borderBottom: 2,
-                  borderColor: paper === each ? 'primary.main' : 'transparent',
-                  '&.Mui-disabled': { textDecoration: 'line-through' },
-                }}
-              >
-                {each === 'NOTE' ? 'Note' : 'Reply'}
-                {sheetOf(each).sheet.words !== '' && paper !== each && ' (draft)'}
-              </ButtonBase>
-            </span>
-          </Tooltip>
-        ))}
+        <PaperTabs
+          paper={paper}
+          answerable={conversation.answerable}
+          begun={(each) => sheetOf(each).sheet.words !== ''}
+          onPaper={(each) => {
+            setPaper(each);
+            field.current?.focus();
+          }}
+        />
         <Box component="span" sx={{ typography: 'caption', color: 'text.secondary' }}>
           {hint}
         </Box>
@@ -185,25 +180,31 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting }: Pr
       {send.error && (
         <ProblemNote
           problem={send.error}
-          retry={answeredMeanwhile(send.error) ? 'Send mine too' : undefined}
-          onRetry={() => go(send.variables?.finish !== undefined, answeredMeanwhile(send.error))}
+          retry={
+            answeredMeanwhile(send.error)
+              ? 'Send mine too'
+              : toConfirm(send.error).length > 0
+                ? 'Send anyway'
+                : undefined
+          }
+          onRetry={() =>
+            go(send.variables?.finish !== undefined, answeredMeanwhile(send.error), [
+              ...confirm,
+              ...toConfirm(send.error),
+            ])
+          }
         />
       )}
+      {!isNote && standing(check).length > 0 && <Objections check={check} pressed={pressedFor !== ''} />}
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', mt: 0.5 }}>
         <Box sx={{ flex: 1, minWidth: 0 }}>{!isNote && <PartMeter parts={parts} onPlain={reply.write} />}</Box>
         {!isNote && (
-          <ActButton hint="Alt+Enter" refusal={refusal} onClick={() => go(true)} disabled={empty || send.isPending}>
+          <ActButton hint="Alt+Enter" refusal={refusal} onClick={() => go(true)} disabled={cannot}>
             Send and done
           </ActButton>
         )}
-        <ActButton
-          hint="Ctrl+Enter"
-          refusal={refusal}
-          variant="contained"
-          onClick={() => go(false)}
-          disabled={empty || send.isPending}
-        >
-          {isNote ? 'Add the note' : sendWords(parts)}
+        <ActButton hint="Ctrl+Enter" refusal={refusal} variant="contained" onClick={() => go(false)} disabled={cannot}>
+          {isNote ? 'Add the note' : sendWords(parts, confirm.length > 0)}
         </ActButton>
       </Box>
     </Box>

@@ -3,11 +3,17 @@ import { ApiProblem, ask, type Paper, readAgain, sendingKey, sendScope, type Sho
 import { tellOwnAct } from '../../shared/ui';
 
 const ANSWERED = 'urn:fabulum:problem:answered-meanwhile';
+const CONFIRM = 'urn:fabulum:problem:needs-confirmation';
 const OTHER_WORDS = 'urn:fabulum:problem:sent-with-other-words';
 
 /** Whether a colleague answered since these words were begun, so that nothing was sent. */
 export function answeredMeanwhile(problem: unknown): boolean {
   return problem instanceof ApiProblem && problem.type === ANSWERED;
+}
+
+/** What has to be confirmed before these words go; nothing when they failed for another reason. */
+export function toConfirm(problem: unknown): string[] {
+  return problem instanceof ApiProblem && problem.type === CONFIRM ? problem.fields.map((each) => each.field) : [];
 }
 
 interface Sending {
@@ -18,6 +24,8 @@ interface Sending {
   seen: number | undefined;
   /** The text that was not delivered and that these words replace. */
   again?: number | undefined;
+  /** What speaks against it and is confirmed. */
+  confirmed?: string[] | undefined;
   /** What the page showed, when the conversation is to be done once they went out. */
   finish?: Shown | undefined;
 }
@@ -35,10 +43,13 @@ export function useSend(id: number, { onSent, onStays }: Outcome) {
   return useMutation({
     mutationKey: sendingKey(id),
     scope: sendScope(id),
-    mutationFn: ({ paper, words, reference, seen, again }: Sending) =>
+    mutationFn: ({ paper, words, reference, seen, again, confirmed }: Sending) =>
       paper === 'NOTE'
         ? ask('POST', '/api/conversations/{id}/notes', { path: { id }, body: { words, reference } })
-        : ask('POST', '/api/conversations/{id}/texts', { path: { id }, body: { words, reference, seen, again } }),
+        : ask('POST', '/api/conversations/{id}/texts', {
+            path: { id },
+            body: { words, reference, seen, again, confirmed },
+          }),
     onSuccess: (_, sending) => onSent(sending),
     onError: (problem, sending) => onStays(sending, problem instanceof ApiProblem && problem.type === OTHER_WORDS),
     onSettled: () => {

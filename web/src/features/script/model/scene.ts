@@ -81,6 +81,10 @@ export function direction(
       return `${who} leaves the text that was not delivered.`;
     case 'SENT_AGAIN':
       return `${who} sends the text that was not delivered to ${entry.words ?? 'another number'} instead.`;
+    case 'OPTED_OUT':
+      return 'The customer opts out of texts.';
+    case 'OPTED_IN':
+      return 'The customer opts in to texts again.';
     case 'TOPIC_ADDED':
       return `About ${entry.words ?? ''}, says ${who}.`;
     case 'TOPIC_REMOVED':

@@ -32,6 +32,7 @@ export function offerWords(parts: Parts): string {
 }
 
 /** What the button says it will do. */
-export function sendWords(parts: Parts | undefined): string {
-  return parts && parts.parts > 1 ? `Send ${parts.parts} parts` : 'Send';
+export function sendWords(parts: Parts | undefined, anyway = false): string {
+  const what = parts && parts.parts > 1 ? `Send ${parts.parts} parts` : 'Send';
+  return anyway ? `${what} anyway` : what;
 }

@@ -137,7 +137,8 @@ class AccessTableTest {
     row("PUT", one + "/watch", Door.SEES, Map.of("writing", false));
     row("DELETE", one + "/watch", Door.EVERYBODY);
     fresh("POST", one + "/notes", Door.WORKS, asked -> said("a note"));
-    fresh("POST", one + "/texts", Door.WORKS, asked -> said("a text"));
+    fresh("POST", one + "/texts", Door.WORKS, asked -> said("a text " + Fabulum.reference()));
+    row("POST", one + "/texts/check", Door.SEES, Map.of("words", "a text"));
     row("PUT", one + "/notes/{note}", Door.WORKS, Map.of("words", "another note"));
     row("DELETE", one + "/notes/{note}", Door.WORKS);
     row("PUT", one + "/drafts/{paper}", Door.WORKS, Map.of("words", "begun"));

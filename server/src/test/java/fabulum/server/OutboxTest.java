@@ -3,6 +3,7 @@ package fabulum.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fabulum.core.conversation.Participants;
+import fabulum.core.delivery.ClientReference;
 import fabulum.core.delivery.Gateway;
 import fabulum.core.delivery.SendOutcome;
 import fabulum.core.phone.PhoneNumber;
@@ -242,12 +243,14 @@ class OutboxTest {
   @Test
   void whatNoPersonWroteEndsNoWaitAndOwnsNothing() {
     Messaging messaging = fabulum.context.getBean(Messaging.class);
-    for (Author author : List.of(new Author.Rule(1), new Author.Itself())) {
+    for (Author author : List.of(new Author.Rule(1), new Author.Itself(Author.Purpose.CODE))) {
       String words = "We open at eight, says " + author;
       messaging.send(
-          Recipient.in(new ConversationId(id)), Said.by(author, words, Fabulum.reference()));
+          Recipient.in(new ConversationId(id)),
+          Said.by(author, words, new ClientReference(Fabulum.reference())));
       messaging.send(
-          Recipient.in(new ConversationId(id)), Said.by(author, words, Fabulum.reference()));
+          Recipient.in(new ConversationId(id)),
+          Said.by(author, words, new ClientReference(Fabulum.reference())));
       assertThat(comesTo(words, "SENT")).isTrue();
     }
 
@@ -265,16 +268,17 @@ class OutboxTest {
     Messaging messaging = fabulum.context.getBean(Messaging.class);
     Recipient stranger =
         Recipient.on(new LineId(1), Participants.of(new PhoneNumber(fabulum.freshNumber())));
-    Author author = new Author.Itself();
+    Author author = new Author.Itself(Author.Purpose.CODE);
     int before = conversations();
 
-    assertThat(messaging.send(stranger, Said.by(author, " ", Fabulum.reference())))
-        .isInstanceOf(SendDecision.Refused.class);
+    SendDecision empty =
+        messaging.send(stranger, Said.by(author, " ", new ClientReference(Fabulum.reference())));
+    assertThat(empty.verdict()).isEqualTo(SendDecision.Verdict.MAY_NOT_GO);
     assertThat(conversations()).isEqualTo(before);
 
     String reference = Fabulum.reference();
-    messaging.send(stranger, Said.by(author, "Your code is 4711.", reference));
-    messaging.send(stranger, Said.by(author, "Your code is 4711.", reference));
+    messaging.send(stranger, Said.by(author, "Your code is 4711.", new ClientReference(reference)));
+    messaging.send(stranger, Said.by(author, "Your code is 4711.", new ClientReference(reference)));
     assertThat(comesTo("Your code is 4711.", "SENT")).isTrue();
     assertThat(fabulum.network.timesHanded("Your code is 4711.")).isEqualTo(1);
     assertThat(conversations()).isEqualTo(before + 1);
@@ -284,7 +288,11 @@ class OutboxTest {
   void aTextThatIsToGoLaterWaitsUntilThenAndWhatIsWrittenAfterItGoesAfterIt() {
     Messaging messaging = fabulum.context.getBean(Messaging.class);
     Instant then = fabulum.clock.instant().plus(Duration.ofMinutes(20));
-    Said later = Said.by(new Author.Itself(), "In twenty minutes.", Fabulum.reference());
+    Said later =
+        Said.by(
+            new Author.Itself(Author.Purpose.CODE),
+            "In twenty minutes.",
+            new ClientReference(Fabulum.reference()));
     messaging.send(Recipient.in(new ConversationId(id)), later.notBefore(then));
     maren.answer(id, "Behind it.").require(200);
     String other = fabulum.freshNumber();

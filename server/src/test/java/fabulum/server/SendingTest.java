@@ -202,7 +202,7 @@ class SendingTest {
                 .json()
                 .path("detail")
                 .asString())
-        .contains("1600");
+        .contains("This takes 11 parts; this line sends 10 at most.");
     assertThat(maren.answer(987_654, "nobody there").require(404).problem()).isEqualTo("not-found");
     assertThat(maren.script(conversation).size()).isEqualTo(1);
   }

@@ -8,16 +8,22 @@ import java.util.regex.Pattern;
  * @param value 8 to 64 letters, digits and hyphens
  */
 public record ClientReference(String value) {
-  private static final Pattern FORM = Pattern.compile("[A-Za-z0-9-]{8,64}");
+  /** The form, as a regular expression. */
+  public static final String FORM = "[A-Za-z0-9-]{8,64}";
+
+  /** The form, in words. */
+  public static final String SAID = "A reference has 8 to 64 letters, digits and hyphens.";
+
+  private static final Pattern PATTERN = Pattern.compile(FORM);
 
   public ClientReference {
     if (!isWellFormed(value)) {
-      throw new IllegalArgumentException("A reference has 8 to 64 letters, digits and hyphens");
+      throw new IllegalArgumentException(SAID);
     }
   }
 
   /** Whether {@code value} would do as a reference. */
   public static boolean isWellFormed(String value) {
-    return FORM.matcher(value).matches();
+    return PATTERN.matcher(value).matches();
   }
 }

@@ -76,12 +76,29 @@ public sealed interface Author {
     }
   }
 
-  /** Fabulum itself: confirmations, codes, thanks. */
-  record Itself() implements Author {
+  /** Fabulum itself. */
+  record Itself(Purpose purpose) implements Author {
     @Override
     public Effect effect() {
       return Effect.AUTOMATIC;
     }
+
+    @Override
+    public boolean isOwedToOptedOut() {
+      return purpose == Purpose.STOP_CONFIRMED || purpose == Purpose.HELP;
+    }
+  }
+
+  /** What Fabulum itself says. */
+  enum Purpose {
+    /** That the customer will get no more texts; once. */
+    STOP_CONFIRMED,
+    /** That the customer will get texts again. */
+    START_CONFIRMED,
+    /** Who writes here, and how to reach them. */
+    HELP,
+    /** A code, or thanks for one. */
+    CODE
   }
 
   /** The member of staff who wrote the words, by their id; empty when no person did. */
@@ -91,6 +108,11 @@ public sealed interface Author {
 
   /** What the text does to its conversation. */
   Effect effect();
+
+  /** Whether the text must go also to those who opted out. */
+  default boolean isOwedToOptedOut() {
+    return false;
+  }
 
   /**
    * What a text does to its conversation.

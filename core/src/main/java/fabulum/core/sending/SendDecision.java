@@ -1,46 +1,51 @@
 package fabulum.core.sending;
 
 import java.util.List;
+import java.util.Set;
 
-/** Whether a text may go. */
-public sealed interface SendDecision {
-
-  /**
-   * It may.
-   *
-   * @param parts billed parts it will take, 1 or more
-   */
-  record Allowed(int parts) implements SendDecision {}
-
-  /**
-   * It may not.
-   *
-   * @param why every reason, never empty
-   */
-  record Refused(List<Reason> why) implements SendDecision {
-    public Refused {
-      why = List.copyOf(why);
-    }
+/**
+ * Whether a text may go, with everything that speaks against it.
+ *
+ * @param parts billed parts it takes; 0 for none
+ * @param objections in the order of {@link Reason}
+ */
+public record SendDecision(int parts, List<Objection> objections) {
+  public SendDecision {
+    objections = List.copyOf(objections);
   }
 
-  /** A reason a text may not go, with the sentence a person reads. */
-  enum Reason {
-    EMPTY("Write something first."),
-    TOO_LONG(
-        "It is longer than " + SendRules.LONGEST + " characters. Shorten it or send it in two."),
-    CANNOT_BE_ANSWERED(
-        "This sender is a name or short code, not a phone number, so it cannot be answered."),
-    LINE_CLOSED_DOWN("This line is switched off, so nothing can be sent from it.");
+  /** What comes of it. */
+  public enum Verdict {
+    /** It may go. */
+    MAY_GO,
+    /** It may go when its writer confirms each reason that asks. */
+    NEEDS_CONFIRMATION,
+    /** It may not go. */
+    MAY_NOT_GO
+  }
 
-    private final String sentence;
+  /** What comes of it, with nothing confirmed. */
+  public Verdict verdict() {
+    return verdict(Set.of());
+  }
 
-    Reason(String sentence) {
-      this.sentence = sentence;
+  /** What comes of it when some reasons have been confirmed. */
+  public Verdict verdict(Set<Reason> confirmed) {
+    List<Objection> against = against(confirmed);
+    if (against.isEmpty()) {
+      return Verdict.MAY_GO;
     }
+    return against.stream().anyMatch(each -> each.severity() == Severity.REFUSE)
+        ? Verdict.MAY_NOT_GO
+        : Verdict.NEEDS_CONFIRMATION;
+  }
 
-    /** What a person reads. */
-    public String sentence() {
-      return sentence;
-    }
+  /** What keeps it from going when some reasons have been confirmed. */
+  public List<Objection> against(Set<Reason> confirmed) {
+    return objections.stream()
+        .filter(each ->
+            each.severity() == Severity.REFUSE
+                || each.severity() == Severity.ASK && !confirmed.contains(each.reason()))
+        .toList();
   }
 }

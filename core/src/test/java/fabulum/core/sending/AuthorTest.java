@@ -28,7 +28,7 @@ class AuthorTest {
         new Case(new Author.Announcement(3, 7), priya, false, false, true, Lane.MANY),
         new Case(new Author.Rule(3), nobody, false, false, false, Lane.SINGLE),
         new Case(new Author.Program(3), nobody, true, false, false, Lane.SINGLE),
-        new Case(new Author.Itself(), nobody, false, false, false, Lane.SINGLE));
+        new Case(new Author.Itself(Author.Purpose.CODE), nobody, false, false, false, Lane.SINGLE));
   }
 
   @ParameterizedTest

@@ -66,12 +66,15 @@ public class Conversations {
   /**
    * Takes in a text from a customer, which is not here yet: adds it to the script and moves the
    * turn. To be used within a transaction, which then tells of the change.
+   *
+   * @param waits whether somebody waits for an answer to it
    */
-  public Received receive(ReceivedText text) {
+  public Received receive(ReceivedText text, boolean waits) {
     NumberId from = customers.numberOf(text.from());
+    customers.wrote(from, text.when().at());
     Optional<Conversation> known =
         lock(text.line(), text.participants()).flatMap(conversations::find);
-    long id = known.map(Conversation::id).orElseGet(() -> begin(text));
+    long id = known.map(Conversation::id).orElseGet(() -> begin(text, waits));
     List<Long> touched = new ArrayList<>();
     touched.add(entries.insert(Entry.received(id, from, text)));
     Instant at = text.when().at();
@@ -80,7 +83,7 @@ public class Conversations {
       conversations.setLast(id, at, Conversation.beginning(text.words()), SpokeLast.CUSTOMER);
     }
     boolean newWait = known.map(row -> row.state().waitingSince().isEmpty()).orElse(true);
-    if (!text.when().history()) {
+    if (waits) {
       known.ifPresent(row -> touched.addAll(customerWrote(row, at)));
     }
     return new Received(new ConversationId(id), newWait, touched);
@@ -103,13 +106,13 @@ public class Conversations {
     return conversations.lockByParticipants(line.value(), others.channel(), others.key());
   }
 
-  private long begin(ReceivedText text) {
+  private long begin(ReceivedText text, boolean waits) {
     return begin(
         text.line(),
         text.participants(),
-        text.when().history()
-            ? ConversationState.begunByHistory(text.when().at())
-            : ConversationState.begunByCustomer(text.when().at()));
+        waits
+            ? ConversationState.begunByCustomer(text.when().at())
+            : ConversationState.begunByHistory(text.when().at()));
   }
 
   /** A group belongs to no single customer; it is to identify while one of its numbers is. */

@@ -64,7 +64,7 @@ public record Entry(
     draft.words = said.words();
     draft.speakerId = author.writer().isPresent() ? author.writer().getAsLong() : null;
     draft.automatic = !author.effect().endsWait();
-    draft.reference = said.reference();
+    draft.reference = said.reference().value();
     draft.delivery = DeliveryState.WAITING;
     draft.parts = PartCounter.count(said.words()).count();
     draft.workingSeconds = wait == null ? null : wait.workingSeconds();

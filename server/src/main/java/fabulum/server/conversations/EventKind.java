@@ -27,6 +27,10 @@ public enum EventKind {
    * What a text that was not delivered said was sent again; its words are the number, if another.
    */
   SENT_AGAIN,
+  /** The customer wants no more texts. */
+  OPTED_OUT,
+  /** The customer wants texts again. */
+  OPTED_IN,
   /** Its words are the topic as it was called then. */
   TOPIC_ADDED,
   /** Its words are the topic as it was called then. */

@@ -1,7 +1,12 @@
 package fabulum.server.conversations;
 
+import fabulum.core.delivery.ClientReference;
 import fabulum.core.sending.Author;
+import fabulum.core.sending.Author.Purpose;
+import fabulum.core.sending.Reason;
 import java.time.Instant;
+import java.util.EnumSet;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -13,22 +18,36 @@ import org.jspecify.annotations.Nullable;
  * @param again a text of ours that was not delivered and is replaced by this one; null for none
  * @param when not to go before; what is written in the conversation after it goes after it. Null
  *     for at once
+ * @param confirmed what its writer knows to speak against it and sends it all the same
  */
 public record Said(
     String words,
     Author author,
-    String reference,
+    ClientReference reference,
     @Nullable Long seen,
     @Nullable Long again,
-    @Nullable Instant when) {
+    @Nullable Instant when,
+    Set<Reason> confirmed) {
+  public Said {
+    confirmed = Set.copyOf(confirmed);
+  }
 
   /** A text that goes at once, whatever stands there, and replaces none. */
-  public static Said by(Author author, String words, String reference) {
-    return new Said(words, author, reference, null, null, null);
+  public static Said by(Author author, String words, ClientReference reference) {
+    return new Said(words, author, reference, null, null, null, Set.of());
+  }
+
+  /**
+   * A text of Fabulum's own: there is nobody to ask. It is not said twice in a moment, or two
+   * programs could go on answering each other.
+   */
+  public static Said itself(Purpose purpose, String words, ClientReference reference) {
+    Set<Reason> confirmed = EnumSet.complementOf(EnumSet.of(Reason.SAME_TEXT));
+    return new Said(words, new Author.Itself(purpose), reference, null, null, null, confirmed);
   }
 
   /** The same text, not to go before a time. */
   public Said notBefore(Instant time) {
-    return new Said(words, author, reference, seen, again, time);
+    return new Said(words, author, reference, seen, again, time, confirmed);
   }
 }

@@ -7,6 +7,7 @@ import fabulum.server.customers.store.CustomerMapper;
 import fabulum.server.customers.store.CustomerRow;
 import fabulum.server.platform.LikePattern;
 import java.time.Clock;
+import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
@@ -32,6 +33,16 @@ public class Customers {
         customers
             .findNumber(sender.address())
             .orElseGet(() -> customers.insertNumber(sender.address())));
+  }
+
+  /** What is known of a number; empty when it never wrote and nobody wrote to it. */
+  public Optional<NumberFacts> facts(Sender sender) {
+    return customers.findFacts(sender.address());
+  }
+
+  /** A text came from a number. */
+  public void wrote(NumberId number, Instant at) {
+    customers.setFirstWrote(number.value(), at);
   }
 
   /** The customer a number belongs to, when exactly one holds it. */

@@ -13,6 +13,8 @@ import fabulum.core.assignment.Way;
  * @param way in which it gives out what nobody owns
  * @param narrowed whether a person sees on it only what nobody owns or is their own; leads see all
  * @param groupLimit how many numbers a group conversation on it may have, at most 20
+ * @param mostParts how many parts one text from it may take
+ * @param registered whether the networks carry its texts
  */
 public record LineView(
     long id,
@@ -27,4 +29,6 @@ public record LineView(
     boolean inUse,
     Way way,
     boolean narrowed,
-    int groupLimit) {}
+    int groupLimit,
+    int mostParts,
+    boolean registered) {}

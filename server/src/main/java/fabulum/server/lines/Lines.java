@@ -286,6 +286,8 @@ public class Lines implements CachedSetUp {
         row.inUse(),
         row.way(),
         row.narrowed(),
-        row.groupLimit());
+        row.groupLimit(),
+        row.mostParts(),
+        row.registered());
   }
 }

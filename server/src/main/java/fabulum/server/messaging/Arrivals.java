@@ -4,6 +4,7 @@ import fabulum.server.conversations.Bookkeeping;
 import fabulum.server.conversations.Conversations;
 import fabulum.server.conversations.Conversations.Received;
 import fabulum.server.conversations.ReceivedText;
+import fabulum.server.messaging.KeywordAnswers.Asked;
 import fabulum.server.messaging.store.TextMapper;
 import fabulum.server.ownership.Assignment;
 import java.time.Instant;
@@ -20,13 +21,19 @@ public class Arrivals {
   private final Conversations conversations;
   private final Assignment assignment;
   private final Bookkeeping books;
+  private final KeywordAnswers keywords;
 
   Arrivals(
-      TextMapper texts, Conversations conversations, Assignment assignment, Bookkeeping books) {
+      TextMapper texts,
+      Conversations conversations,
+      Assignment assignment,
+      Bookkeeping books,
+      KeywordAnswers keywords) {
     this.texts = texts;
     this.conversations = conversations;
     this.assignment = assignment;
     this.books = books;
+    this.keywords = keywords;
   }
 
   /**
@@ -39,9 +46,13 @@ public class Arrivals {
     if (texts.existsReceived(text.networkId())) {
       return false;
     }
-    Received received = conversations.receive(text);
+    boolean history = text.when().history();
+    Optional<Asked> asked = history ? Optional.empty() : keywords.read(text);
+    boolean waits = !history && asked.filter(Asked::isSettled).isEmpty();
+    Received received = conversations.receive(text, waits);
     List<Long> touched = new ArrayList<>(received.touched());
-    if (!text.when().history()) {
+    asked.ifPresent(it -> touched.addAll(keywords.act(it, received.id(), text)));
+    if (waits) {
       touched.addAll(assignment.arrived(received.id(), received.newWait()));
     }
     books.changed(received.id().value(), touched);

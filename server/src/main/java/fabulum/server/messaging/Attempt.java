@@ -19,6 +19,7 @@ import fabulum.server.messaging.store.OutboxMapper;
 import fabulum.server.messaging.store.OutboxRow;
 import fabulum.server.messaging.store.UnreportedMapper;
 import fabulum.server.platform.DatabaseSettings;
+import fabulum.server.sending.Decisions;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -33,6 +34,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 class Attempt {
   private final Deliveries deliveries;
   private final Lines lines;
+  private final Decisions decisions;
   private final OutboxMapper outbox;
   private final UnreportedMapper unreported;
   private final Gateway gateway;
@@ -46,6 +48,7 @@ class Attempt {
   Attempt(
       Deliveries deliveries,
       Lines lines,
+      Decisions decisions,
       OutboxMapper outbox,
       UnreportedMapper unreported,
       Gateway gateway,
@@ -55,6 +58,7 @@ class Attempt {
       DatabaseSettings database) {
     this.deliveries = deliveries;
     this.lines = lines;
+    this.decisions = decisions;
     this.outbox = outbox;
     this.unreported = unreported;
     this.gateway = gateway;
@@ -90,7 +94,7 @@ class Attempt {
 
   private Result at(OutboxRow row, int closedTries) {
     Outgoing text = deliveries.find(new EntryId(row.entryId())).orElseThrow();
-    SendOutcome outcome = row.askFirst() ? askThenSend(text) : send(text);
+    SendOutcome outcome = row.askFirst() ? askThenSend(row, text) : send(row, text);
     int attempts = outcome instanceof SendOutcome.Closed ? closedTries + 1 : row.attempts() + 1;
     NextStep step = RetryPlan.USUAL.after(outcome, attempts, row.wantedAt(), clock.instant());
     if (step instanceof WaitForNetwork until) {
@@ -119,7 +123,7 @@ class Attempt {
         });
   }
 
-  private SendOutcome askThenSend(Outgoing text) {
+  private SendOutcome askThenSend(OutboxRow row, Outgoing text) {
     LookUp found = gateway.find(new ClientReference(text.reference()));
     if (found instanceof LookUp.Known known) {
       return new SendOutcome.Accepted(known.networkId());
@@ -129,10 +133,13 @@ class Attempt {
     }
     return found instanceof LookUp.NoAnswer silent
         ? new SendOutcome.Unclear(silent.why())
-        : send(text);
+        : send(row, text);
   }
 
-  private SendOutcome send(Outgoing text) {
+  private SendOutcome send(OutboxRow row, Outgoing text) {
+    if (!row.owed() && decisions.hasOptedOut(text.to(), text.line())) {
+      return new SendOutcome.RefusedForGood(HeldBack.CODE, HeldBack.REASON);
+    }
     PhoneNumber from = new PhoneNumber(lines.get(text.line()).number());
     PhoneNumber to = text.to().answerable().orElseThrow();
     return gateway.send(

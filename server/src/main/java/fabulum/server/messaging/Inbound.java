@@ -14,14 +14,13 @@ import fabulum.server.messaging.store.UnreportedMapper;
 import fabulum.server.platform.Problem;
 import fabulum.server.platform.Problem.FieldProblem;
 import fabulum.server.platform.Problem.Kind;
+import fabulum.server.platform.RaceRetry;
 import java.time.Clock;
 import java.time.DateTimeException;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
-import org.springframework.dao.ConcurrencyFailureException;
-import org.springframework.dao.DuplicateKeyException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -35,7 +34,6 @@ public class Inbound {
   public static final int LONGEST_TEXT = 40_000;
 
   private static final int LONGEST_ID = 80;
-  private static final int TRIES = 4;
 
   /** Our lines' numbers come with their country code. */
   private static final String WORLD = "ZZ";
@@ -116,13 +114,14 @@ public class Inbound {
                 Problem.conflict(
                     Kind.UNKNOWN_LINE, "We have no line with that number. Nothing was changed."));
     Sender from = sender(text.from(), new Region(line.region()));
-    return storeOnce(
-        ReceivedText.of(
-            text.networkId(),
-            new LineId(line.id()),
-            from,
-            text.words(),
-            Arrival.of(text.receivedAt(), clock.instant())));
+    return RaceRetry.run(() ->
+        arrivals.receive(
+            ReceivedText.of(
+                text.networkId(),
+                new LineId(line.id()),
+                from,
+                text.words(),
+                Arrival.of(text.receivedAt(), clock.instant()))));
   }
 
   private static void requireLength(
@@ -138,22 +137,6 @@ public class Inbound {
     } catch (IllegalArgumentException notASender) {
       throw Problem.fields(
           List.of(new FieldProblem("from", String.valueOf(notASender.getMessage()))));
-    }
-  }
-
-  /**
-   * Two first texts of one number at once both try to begin the conversation; the slower one tries
-   * again and finds it.
-   */
-  private boolean storeOnce(ReceivedText text) {
-    for (int tries = 1; ; tries++) {
-      try {
-        return arrivals.receive(text);
-      } catch (DuplicateKeyException | ConcurrencyFailureException race) {
-        if (tries == TRIES) {
-          throw race;
-        }
-      }
     }
   }
 

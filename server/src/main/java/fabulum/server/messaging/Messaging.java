@@ -1,22 +1,27 @@
 package fabulum.server.messaging;
 
 import fabulum.core.access.Act;
+import fabulum.core.parts.PartCounter;
 import fabulum.core.sending.Author;
 import fabulum.core.sending.Author.Lane;
 import fabulum.core.sending.SendDecision;
-import fabulum.core.sending.SendRules;
+import fabulum.core.sending.SendDecision.Verdict;
 import fabulum.server.access.Permits;
 import fabulum.server.access.StaffId;
 import fabulum.server.conversations.ConversationId;
 import fabulum.server.conversations.Conversations;
 import fabulum.server.conversations.EntryId;
 import fabulum.server.conversations.Said;
-import fabulum.server.lines.Lines;
 import fabulum.server.messaging.Saying.Ends;
 import fabulum.server.messaging.store.OutboxMapper;
+import fabulum.server.sending.Decisions;
+import fabulum.server.sending.Decisions.Wanted;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -25,7 +30,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Messaging {
   private final Saying saying;
-  private final Lines lines;
+  private final Decisions decisions;
   private final Permits permits;
   private final Conversations conversations;
   private final OutboxMapper outbox;
@@ -34,14 +39,14 @@ public class Messaging {
 
   Messaging(
       Saying saying,
-      Lines lines,
+      Decisions decisions,
       Permits permits,
       Conversations conversations,
       OutboxMapper outbox,
       ApplicationEventPublisher events,
       Clock clock) {
     this.saying = saying;
-    this.lines = lines;
+    this.decisions = decisions;
     this.permits = permits;
     this.conversations = conversations;
     this.outbox = outbox;
@@ -61,18 +66,30 @@ public class Messaging {
     // Not seen is not there, so sight comes before permission.
     Ends ends = ends(to, author);
     author.writer().ifPresent(by -> permits.require(new StaffId(by), Act.TEXT));
-    SendDecision decision =
-        SendRules.decide(said.words(), ends.other(), lines.get(ends.line()).inUse());
-    if (decision instanceof SendDecision.Allowed) {
+    if (saying.isSaid(ends, said)) {
+      return new SendDecision(PartCounter.count(said.words()).count(), List.of());
+    }
+    SendDecision decision = decide(ends, said.words(), author, said.reference().value());
+    if (decision.verdict(said.confirmed()) == Verdict.MAY_GO) {
       ConversationId conversation = conversation(to);
       saying.say(conversation, said).ifPresent(entry -> putIntoOutbox(entry, conversation, said));
     }
     return decision;
   }
 
+  /** Whether words may go to the other side of a conversation, as far as the author sees it. */
+  public SendDecision check(ConversationId id, String words, Author author) {
+    return decide(saying.ends(id, author), words, author, null);
+  }
+
+  private SendDecision decide(Ends ends, String words, Author author, @Nullable String reference) {
+    Wanted wanted = new Wanted(words, author, reference);
+    return decisions.decide(wanted, ends.line(), ends.other(), ends.conversation());
+  }
+
   private Ends ends(Recipient to, Author author) {
     return to instanceof Recipient.OnLine numbers
-        ? new Ends(numbers.from(), numbers.others().members().get(0))
+        ? new Ends(numbers.from(), numbers.others().members().get(0), Optional.empty())
         : saying.ends(conversation(to), author);
   }
 
@@ -86,7 +103,8 @@ public class Messaging {
     Instant now = clock.instant();
     Instant when = said.when() == null || said.when().isBefore(now) ? now : said.when();
     Lane lane = said.author().effect().lane();
-    outbox.insert(entry.value(), conversation.value(), lane, when);
+    boolean owed = said.author().isOwedToOptedOut();
+    outbox.insert(entry.value(), conversation.value(), lane, when, owed);
     if (lane == Lane.SINGLE) {
       // Texts of one conversation go in order, so earlier ones must not wait in the other lane.
       outbox.moveUp(conversation.value());

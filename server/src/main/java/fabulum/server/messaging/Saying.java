@@ -62,20 +62,27 @@ class Saying {
     this.people = people;
   }
 
-  /** The line and the other side of a conversation. */
-  record Ends(LineId line, Sender other) {}
+  /** A line and the other side, and the conversation they have, if any. */
+  record Ends(LineId line, Sender other, Optional<Conversation> conversation) {}
 
   /** The line and the other side of a conversation, as far as the author sees it. */
   Ends ends(ConversationId id, Author author) {
     Optional<StaffId> writer = writer(author);
     Conversation row = writer.map(by -> inSight.row(id, by)).orElseGet(() -> books.row(id));
-    return new Ends(new LineId(row.lineId()), Sender.ofAddress(row.address()));
+    return new Ends(new LineId(row.lineId()), Sender.ofAddress(row.address()), Optional.of(row));
   }
 
   private static Optional<StaffId> writer(Author author) {
     return author.writer().isPresent()
         ? Optional.of(new StaffId(author.writer().getAsLong()))
         : Optional.empty();
+  }
+
+  /** Whether a text with this reference is here already, so that nothing more is to be decided. */
+  boolean isSaid(Ends ends, Said said) {
+    return ends.conversation()
+        .filter(row -> references.isKnown(row, said.words(), said.reference().value()))
+        .isPresent();
   }
 
   /**
@@ -90,7 +97,7 @@ class Saying {
         lost.filter(text -> text.conversationId() != id.value())
             .map(text -> hold(new ConversationId(text.conversationId()), writer));
     Conversation row = hold(id, writer);
-    if (references.isKnown(row, said.words(), said.reference())) {
+    if (references.isKnown(row, said.words(), said.reference().value())) {
       return Optional.empty();
     }
     writer.ifPresent(by -> references.requireNobodyAnswered(row, said.seen(), by));

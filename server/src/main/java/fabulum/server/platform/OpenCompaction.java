@@ -26,7 +26,7 @@ class OpenCompaction {
   private static final Logger log = LoggerFactory.getLogger(OpenCompaction.class);
 
   /** A smaller file is left alone, in octets. */
-  static final long SMALL = 32L << 20;
+  static final long SMALL = 8L << 20;
 
   /** A file is worth compacting when it is so many times as large as what is in it. */
   static final int GROWN = 2;

@@ -3,15 +3,16 @@ package fabulum.server.several;
 import fabulum.core.conversation.Group;
 import fabulum.core.hours.Openings;
 import fabulum.core.parts.PartCounter;
-import fabulum.core.phone.Sender;
-import fabulum.core.sending.SendDecision;
-import fabulum.core.sending.SendRules;
+import fabulum.core.sending.Author;
+import fabulum.core.sending.Objection;
+import fabulum.server.access.StaffId;
 import fabulum.server.conversations.Acts;
+import fabulum.server.conversations.ConversationId;
 import fabulum.server.conversations.Moment;
 import fabulum.server.inbox.ConversationView;
 import fabulum.server.lines.LineId;
-import fabulum.server.lines.LineView;
 import fabulum.server.lines.Lines;
+import fabulum.server.messaging.Messaging;
 import fabulum.server.platform.Problem;
 import fabulum.server.platform.Problem.FieldProblem;
 import fabulum.server.topics.TopicId;
@@ -32,12 +33,14 @@ class BatchCheck {
   private final Acts acts;
   private final Topics topics;
   private final Lines lines;
+  private final Messaging messaging;
   private final Clock clock;
 
-  BatchCheck(Acts acts, Topics topics, Lines lines, Clock clock) {
+  BatchCheck(Acts acts, Topics topics, Lines lines, Messaging messaging, Clock clock) {
     this.acts = acts;
     this.topics = topics;
     this.lines = lines;
+    this.messaging = messaging;
     this.clock = clock;
   }
 
@@ -67,11 +70,11 @@ class BatchCheck {
     return Problem.fields(List.of(new FieldProblem(field, why)));
   }
 
-  CheckView check(BatchAct act, List<ConversationView> chosen) {
+  CheckView check(BatchAct act, List<ConversationView> chosen, StaffId by) {
     List<Skipped> skipped = new ArrayList<>();
     Set<String> numbers = new HashSet<>();
     for (ConversationView one : chosen) {
-      Optional<String> why = objection(act, one);
+      Optional<String> why = objection(act, one, by);
       if (why.isEmpty() && act.what() == BatchAct.What.TEXT && !numbers.add(one.address())) {
         why = Optional.of("This number already gets it, in another conversation.");
       }
@@ -88,13 +91,13 @@ class BatchCheck {
     return one.customerName() == null ? one.number() : one.customerName();
   }
 
-  private Optional<String> objection(BatchAct act, ConversationView one) {
+  private Optional<String> objection(BatchAct act, ConversationView one, StaffId by) {
     boolean isOpen = one.group() != Group.DONE && one.group() != Group.BLANK;
     return switch (act.what()) {
       case DONE -> isOpen ? Optional.empty() : Optional.of("It is already done.");
       case SET_ASIDE -> isOpen ? momentObjection(act, one) : Optional.of("It is done.");
       case TOPIC -> topicObjection(act, one);
-      case TEXT -> textObjection(act, one);
+      case TEXT -> textObjection(act, one, by);
     };
   }
 
@@ -112,12 +115,13 @@ class BatchCheck {
         : acts.topicObjection(one.lineId(), topic);
   }
 
-  private Optional<String> textObjection(BatchAct act, ConversationView one) {
-    LineView line = lines.get(new LineId(one.lineId()));
+  private Optional<String> textObjection(BatchAct act, ConversationView one, StaffId by) {
     String words = Objects.requireNonNull(act.words());
-    SendDecision decision = SendRules.decide(words, Sender.ofAddress(one.address()), line.inUse());
-    return decision instanceof SendDecision.Refused refused
-        ? Optional.of(refused.why().get(0).sentence())
-        : Optional.empty();
+    return messaging
+        .check(new ConversationId(one.id()), words, new Author.Several(by.value()))
+        .against(Set.of())
+        .stream()
+        .findFirst()
+        .map(Objection::sentence);
   }
 }

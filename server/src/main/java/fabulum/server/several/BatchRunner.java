@@ -1,5 +1,6 @@
 package fabulum.server.several;
 
+import fabulum.core.delivery.ClientReference;
 import fabulum.core.sending.Author;
 import fabulum.core.sending.SendDecision;
 import fabulum.server.access.StaffId;
@@ -20,6 +21,7 @@ import fabulum.server.topics.TopicId;
 import fabulum.server.undo.Undo;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import org.slf4j.Logger;
@@ -114,10 +116,12 @@ class BatchRunner {
     String reference = reference(batch.id()) + id.value();
     String words = Objects.requireNonNull(batch.words());
     SendDecision decision =
-        messaging.send(Recipient.in(id), Said.by(new Author.Several(by.value()), words, reference));
-    if (decision instanceof SendDecision.Refused refused) {
-      skip(batch.id(), id.value(), refused.why().get(0).sentence());
-    }
+        messaging.send(
+            Recipient.in(id),
+            Said.by(new Author.Several(by.value()), words, new ClientReference(reference)));
+    decision.against(Set.of()).stream()
+        .findFirst()
+        .ifPresent(why -> skip(batch.id(), id.value(), why.sentence()));
     return Optional.empty();
   }
 

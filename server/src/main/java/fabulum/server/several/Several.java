@@ -77,7 +77,7 @@ public class Several {
   public CheckView check(BatchAct act, Selection selection, StaffId by) {
     requirePermit(act, by);
     check.require(act);
-    return check.check(act, chosen(selection, by));
+    return check.check(act, chosen(selection, by), by);
   }
 
   /**
@@ -94,7 +94,7 @@ public class Several {
     check.require(act);
     List<ConversationView> chosen = chosen(selection, by);
     Map<Long, Skipped> skipped =
-        check.check(act, chosen).skipped().stream()
+        check.check(act, chosen, by).skipped().stream()
             .collect(Collectors.toMap(Skipped::conversationId, Function.identity()));
     long id = book.write(act, chosen, skipped, new BatchBook.By(by, reference));
     runner.begin(id);

@@ -19,17 +19,15 @@ import fabulum.server.lines.LineView;
 import fabulum.server.lines.Lines;
 import fabulum.server.platform.Problem;
 import fabulum.server.platform.Problem.FieldProblem;
+import fabulum.server.platform.RaceRetry;
 import java.util.List;
 import java.util.Locale;
-import org.springframework.dao.ConcurrencyFailureException;
-import org.springframework.dao.DuplicateKeyException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /** Writing to someone unasked: in which conversation. */
 @Service
 public class WriteTo {
-  private static final int TRIES = 4;
   private static final int LONGEST_NAME = 160;
 
   private final Conversations conversations;
@@ -82,15 +80,7 @@ public class WriteTo {
         .ifPresent(why -> {
           throw Problem.fields(List.of(new FieldProblem("name", why)));
         });
-    for (int tries = 1; ; tries++) {
-      try {
-        return transactions.execute(status -> open(wanted, number, region, by));
-      } catch (DuplicateKeyException | ConcurrencyFailureException race) {
-        if (tries == TRIES) {
-          throw race;
-        }
-      }
-    }
+    return RaceRetry.run(() -> transactions.execute(status -> open(wanted, number, region, by)));
   }
 
   /** What is a colleague's on a narrowed line is refused, and nobody is made a customer then. */

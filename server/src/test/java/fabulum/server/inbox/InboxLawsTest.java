@@ -8,6 +8,7 @@ import fabulum.core.arrival.Arrival;
 import fabulum.core.conversation.ConversationState;
 import fabulum.core.conversation.Group;
 import fabulum.core.conversation.Participants;
+import fabulum.core.delivery.ClientReference;
 import fabulum.core.hours.Hours;
 import fabulum.core.hours.WeekReader;
 import fabulum.core.phone.PhoneNumber;
@@ -312,7 +313,8 @@ class InboxLawsTest {
   private void answer(Plain one, ConversationId id, StaffId by, int i) {
     String words = "answer " + WORDS[random.nextInt(WORDS.length)];
     messaging.send(
-        Recipient.in(id), Said.by(new Author.Person(by.value()), words, "reference-" + i));
+        Recipient.in(id),
+        Said.by(new Author.Person(by.value()), words, new ClientReference("reference-" + i)));
     one.owner = one.owner == null ? Long.valueOf(by.value()) : one.owner;
     one.startedBy = one.state.isOpen() ? one.startedBy : Long.valueOf(by.value());
     one.now(one.state.personAnswered(now()), now());

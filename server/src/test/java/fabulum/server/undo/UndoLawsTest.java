@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fabulum.core.arrival.Arrival;
 import fabulum.core.conversation.Participants;
+import fabulum.core.delivery.ClientReference;
 import fabulum.core.delivery.DeliveryState;
 import fabulum.core.phone.Sender;
 import fabulum.core.sending.Author;
@@ -156,7 +157,9 @@ class UndoLawsTest {
   private void answer(ConversationId id, StaffId by, boolean fails) {
     String reference = Fabulum.reference();
     try {
-      messaging.send(Recipient.in(id), Said.by(new Author.Person(by.value()), "answer", reference));
+      messaging.send(
+          Recipient.in(id),
+          Said.by(new Author.Person(by.value()), "answer", new ClientReference(reference)));
     } catch (Problem notSeen) {
       return;
     }

@@ -4,6 +4,7 @@ import fabulum.server.customers.CustomerView.Appointment;
 import fabulum.server.customers.CustomerView.Detail;
 import fabulum.server.customers.CustomerView.Job;
 import fabulum.server.customers.FoundNumber;
+import fabulum.server.customers.NumberFacts;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -16,6 +17,10 @@ public interface CustomerMapper {
   Optional<Long> findNumber(String address);
 
   long insertNumber(String address);
+
+  Optional<NumberFacts> findFacts(String address);
+
+  void setFirstWrote(long id, Instant at);
 
   List<FoundNumber> search(String pattern, @Nullable String digits, int limit);
 

@@ -20,4 +20,6 @@ public record LineRow(
     Way way,
     boolean narrowed,
     int groupLimit,
+    int mostParts,
+    boolean registered,
     long version) {}

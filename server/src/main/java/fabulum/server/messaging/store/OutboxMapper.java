@@ -10,7 +10,18 @@ import org.jspecify.annotations.Nullable;
 /** The outbox in the database. A process claims a text before it takes it to the network. */
 @Mapper
 public interface OutboxMapper {
-  void insert(long entryId, long conversationId, Lane lane, Instant wantedAt);
+  /** Adds a text; {@code owed} when it goes also to someone who opted out. */
+  void insert(long entryId, long conversationId, Lane lane, Instant wantedAt, boolean owed);
+
+  /**
+   * What waits to go to a number and nobody has, but for what is owed to someone who opted out.
+   *
+   * @param lineId from which line; null for all
+   */
+  List<WaitingRow> listWaitingFor(long numberId, @Nullable Long lineId, Instant now);
+
+  /** Returns 0 when a process has it by now, or it is gone. */
+  int deleteUnclaimed(long id, Instant now);
 
   /** All that waits in a conversation waits in the lane of single texts from now on. */
   void moveUp(long conversationId);

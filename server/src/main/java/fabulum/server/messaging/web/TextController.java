@@ -1,10 +1,14 @@
 package fabulum.server.messaging.web;
 
+import fabulum.core.delivery.ClientReference;
 import fabulum.core.parts.Encoding;
 import fabulum.core.parts.PartCount;
 import fabulum.core.parts.PartCounter;
 import fabulum.core.sending.Author;
+import fabulum.core.sending.Reason;
 import fabulum.core.sending.SendDecision;
+import fabulum.core.sending.SendDecision.Verdict;
+import fabulum.core.sending.Severity;
 import fabulum.server.access.StaffId;
 import fabulum.server.accounts.SignedIn;
 import fabulum.server.conversations.ConversationId;
@@ -22,7 +26,10 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Pattern;
 import jakarta.validation.constraints.Size;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -48,19 +55,35 @@ class TextController {
    *     since, nothing is sent. Empty to send it whatever stands there
    * @param again a text that was not delivered, here or in another conversation, and is sent again
    *     with this one
+   * @param confirmed the codes of the reasons that speak against it and that its writer confirms
    */
   record AnswerRequest(
       @NotNull(message = "Write something first.") String words,
       @NotNull(message = "A reference is needed.")
-          @Pattern(
-              regexp = "[A-Za-z0-9-]{8,64}",
-              message = "A reference has 8 to 64 letters, digits and hyphens.")
+          @Pattern(regexp = ClientReference.FORM, message = ClientReference.SAID)
           String reference,
       @Nullable Long seen,
-      @Nullable Long again) {
+      @Nullable Long again,
+      @Nullable List<@Pattern(regexp = "[a-z-]{1,40}", message = "That is no reason.") String>
+          confirmed) {
 
     Said by(StaffId writer) {
-      return new Said(words, new Author.Person(writer.value()), reference, seen, again, null);
+      return new Said(
+          words,
+          new Author.Person(writer.value()),
+          new ClientReference(reference),
+          seen,
+          again,
+          null,
+          reasons());
+    }
+
+    /** A reason that this program does not know cannot speak against a text, either. */
+    private Set<Reason> reasons() {
+      Set<String> codes = confirmed == null ? Set.of() : Set.copyOf(confirmed);
+      return Arrays.stream(Reason.values())
+          .filter(reason -> codes.contains(reason.code()))
+          .collect(Collectors.toUnmodifiableSet());
     }
   }
 
@@ -93,7 +116,12 @@ class TextController {
   record PlainResponse(String words, int parts, int saved, int unitsLeft) {}
 
   /** Sends a text in a conversation; under one reference it is sent once. */
-  @Problems({Kind.MAY_NOT_BE_SENT, Kind.SENT_WITH_OTHER_WORDS, Kind.ANSWERED_MEANWHILE})
+  @Problems({
+    Kind.MAY_NOT_BE_SENT,
+    Kind.NEEDS_CONFIRMATION,
+    Kind.SENT_WITH_OTHER_WORDS,
+    Kind.ANSWERED_MEANWHILE
+  })
   @PostMapping("/api/conversations/{id}/texts")
   @ApiResponse(
       responseCode = "200",
@@ -102,26 +130,77 @@ class TextController {
       @AuthenticationPrincipal SignedIn me,
       @PathVariable long id,
       @Valid @RequestBody AnswerRequest answer) {
-    SendDecision decision =
-        messaging.send(Recipient.in(new ConversationId(id)), answer.by(me.id()));
-    if (decision instanceof SendDecision.Allowed allowed) {
-      return ResponseEntity.ok(new AnswerResponse(allowed.parts()));
-    }
-    return refused((SendDecision.Refused) decision);
+    Said said = answer.by(me.id());
+    SendDecision decision = messaging.send(Recipient.in(new ConversationId(id)), said);
+    Verdict verdict = decision.verdict(said.confirmed());
+    return switch (verdict) {
+      case MAY_GO -> ResponseEntity.ok(new AnswerResponse(decision.parts()));
+      case NEEDS_CONFIRMATION -> stopped(Kind.NEEDS_CONFIRMATION, decision, said);
+      case MAY_NOT_GO -> stopped(Kind.MAY_NOT_BE_SENT, decision, said);
+    };
   }
 
-  private static ResponseEntity<ProblemDocument> refused(SendDecision.Refused refused) {
+  private static ResponseEntity<ProblemDocument> stopped(
+      Kind kind, SendDecision decision, Said said) {
     List<FieldProblem> why =
-        refused.why().stream().map(reason -> new FieldProblem("words", reason.sentence())).toList();
-    Kind kind = Kind.MAY_NOT_BE_SENT;
+        decision.against(said.confirmed()).stream()
+            .map(each -> new FieldProblem(each.reason().code(), each.sentence()))
+            .toList();
     String detail = why.get(0).why() + " Nothing was sent; your words are kept.";
     return new ProblemDocument(kind.type(), kind.title(), kind.status(), detail, why).answer();
+  }
+
+  /**
+   * What speaks against a text, and what it costs.
+   *
+   * @param words as they are written so far
+   */
+  record CheckRequest(
+      @NotNull(message = "Words are needed.") @Size(max = 20_000, message = "That is too long.")
+          String words) {}
+
+  /**
+   * What speaks against a text, and what it costs.
+   *
+   * @param verdict what comes of it with nothing confirmed
+   * @param objections what speaks against it, the weightiest kinds first
+   */
+  record CheckResponse(PartsResponse parts, Verdict verdict, List<ObjectionResponse> objections) {}
+
+  /**
+   * A reason that speaks against a text.
+   *
+   * @param code stable; to be given back to confirm it
+   * @param severity how much it weighs
+   * @param sentence what a person reads
+   */
+  record ObjectionResponse(String code, Severity severity, String sentence) {}
+
+  /** Says what speaks against a text in a conversation and what it costs, while it is written. */
+  @PostMapping("/api/conversations/{id}/texts/check")
+  CheckResponse check(
+      @AuthenticationPrincipal SignedIn me,
+      @PathVariable long id,
+      @Valid @RequestBody CheckRequest text) {
+    SendDecision decision =
+        messaging.check(new ConversationId(id), text.words(), new Author.Person(me.id().value()));
+    return new CheckResponse(
+        parts(text.words()),
+        decision.verdict(),
+        decision.objections().stream()
+            .map(each ->
+                new ObjectionResponse(each.reason().code(), each.severity(), each.sentence()))
+            .toList());
   }
 
   /** Counts the parts of a text, and names the characters that cost extra. */
   @PostMapping("/api/parts")
   PartsResponse count(@Valid @RequestBody WordsRequest text) {
-    PartCount count = PartCounter.count(text.words());
+    return parts(text.words());
+  }
+
+  private static PartsResponse parts(String words) {
+    PartCount count = PartCounter.count(words);
     PlainResponse plain =
         count
             .plain()

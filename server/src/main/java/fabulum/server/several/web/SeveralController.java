@@ -1,6 +1,7 @@
 package fabulum.server.several.web;
 
 import fabulum.core.conversation.Group;
+import fabulum.core.delivery.ClientReference;
 import fabulum.server.accounts.SignedIn;
 import fabulum.server.conversations.ConversationId;
 import fabulum.server.conversations.Moment;
@@ -48,9 +49,7 @@ class SeveralController {
           @Size(max = 4000, message = "A draft has at most 4000 characters.")
           String words,
       @NotNull(message = "A reference is needed.")
-          @Pattern(
-              regexp = "[A-Za-z0-9-]{8,64}",
-              message = "A reference has 8 to 64 letters, digits and hyphens.")
+          @Pattern(regexp = ClientReference.FORM, message = ClientReference.SAID)
           String reference) {}
 
   /**
@@ -115,9 +114,7 @@ class SeveralController {
   record BeginRequest(
       @Valid @NotNull(message = "Say what is to be done.") SeveralRequest act,
       @NotNull(message = "A reference is needed.")
-          @Pattern(
-              regexp = "[A-Za-z0-9-]{8,64}",
-              message = "A reference has 8 to 64 letters, digits and hyphens.")
+          @Pattern(regexp = ClientReference.FORM, message = ClientReference.SAID)
           String reference) {}
 
   /**

@@ -1,5 +1,6 @@
 package fabulum.server.writing.web;
 
+import fabulum.core.delivery.ClientReference;
 import fabulum.server.accounts.SignedIn;
 import fabulum.server.conversations.ConversationId;
 import fabulum.server.conversations.EntryId;
@@ -50,9 +51,7 @@ class NoteController {
           @Size(max = 1600, message = "A note has at most 1600 characters.")
           String words,
       @NotNull(message = "A reference is needed.")
-          @Pattern(
-              regexp = "[A-Za-z0-9-]{8,64}",
-              message = "A reference has 8 to 64 letters, digits and hyphens.")
+          @Pattern(regexp = ClientReference.FORM, message = ClientReference.SAID)
           String reference) {}
 
   /** What a note says from now on. */
@@ -110,10 +109,7 @@ class NoteController {
           @Size(max = 4000, message = "A draft has at most 4000 characters.")
           String words,
       @Nullable Long seen,
-      @Nullable
-          @Pattern(
-              regexp = "[A-Za-z0-9-]{8,64}",
-              message = "A reference has 8 to 64 letters, digits and hyphens.")
+      @Nullable @Pattern(regexp = ClientReference.FORM, message = ClientReference.SAID)
           String reference,
       @Nullable Long again) {
 

@@ -1,0 +1,155 @@
+package fabulum.server.messaging;
+
+import fabulum.core.agreement.Keyword;
+import fabulum.core.agreement.Keywords;
+import fabulum.core.delivery.ClientReference;
+import fabulum.core.sending.Author.Purpose;
+import fabulum.server.conversations.Bookkeeping;
+import fabulum.server.conversations.ConversationId;
+import fabulum.server.conversations.EventKind;
+import fabulum.server.conversations.ReceivedText;
+import fabulum.server.conversations.Said;
+import fabulum.server.customers.Customers;
+import fabulum.server.customers.NumberId;
+import fabulum.server.lines.LineId;
+import fabulum.server.lines.LineView;
+import fabulum.server.lines.Lines;
+import fabulum.server.sending.Agreements;
+import fabulum.server.sending.Agreements.Noted;
+import fabulum.server.sending.Decisions;
+import fabulum.server.sending.SendSettings;
+import fabulum.server.sending.SendSetup;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+
+/**
+ * Does what a customer asks for with a keyword. To be used in the transaction that takes the text
+ * in, so that nothing goes out after it.
+ */
+@Component
+class KeywordAnswers {
+  private final Agreements agreements;
+  private final Decisions decisions;
+  private final SendSetup setup;
+  private final Customers customers;
+  private final HeldBack heldBack;
+  private final Messaging messaging;
+  private final Bookkeeping books;
+  private final Lines lines;
+
+  KeywordAnswers(
+      Agreements agreements,
+      Decisions decisions,
+      SendSetup setup,
+      Customers customers,
+      HeldBack heldBack,
+      Messaging messaging,
+      Bookkeeping books,
+      Lines lines) {
+    this.agreements = agreements;
+    this.decisions = decisions;
+    this.setup = setup;
+    this.customers = customers;
+    this.heldBack = heldBack;
+    this.messaging = messaging;
+    this.books = books;
+    this.lines = lines;
+  }
+
+  /**
+   * What a text asks for.
+   *
+   * @param hadOptedOut whether its number had opted out before
+   */
+  record Asked(Keyword keyword, boolean hadOptedOut) {
+    /** Whether nobody waits for a person's answer to it. */
+    boolean isSettled() {
+      return keyword == Keyword.STOP || changesBack();
+    }
+
+    private boolean changesBack() {
+      return keyword == Keyword.START && hadOptedOut;
+    }
+  }
+
+  /** The keyword that a text is. One that comes so late that it is history asks for nothing. */
+  Optional<Asked> read(ReceivedText text) {
+    if (text.participants().isGroup() || text.from().answerable().isEmpty()) {
+      return Optional.empty();
+    }
+    return Keywords.read(text.words(), setup.get().languages())
+        .map(keyword -> {
+          agreements.hold(customers.numberOf(text.from()));
+          return new Asked(keyword, decisions.hasOptedOut(text.from(), text.line()));
+        });
+  }
+
+  /**
+   * Does it, and says so to the customer.
+   *
+   * @return the entries that this wrote into the script
+   */
+  List<Long> act(Asked asked, ConversationId id, ReceivedText text) {
+    NumberId number = customers.numberOf(text.from());
+    SendSettings settings = setup.get();
+    LineId scope = settings.stopEverywhere() ? null : text.line();
+    LineView line = lines.get(text.line());
+    String business = settings.business().isBlank() ? line.site() : settings.business();
+    return switch (asked.keyword()) {
+      case STOP -> stop(asked, id, number, scope, text.words(), business);
+      case START -> asked.hadOptedOut() ? start(id, number, text.words(), business) : List.of();
+      case HELP -> {
+        say(
+            id,
+            Purpose.HELP,
+            business + ": " + contact(settings, line) + " Text STOP to end texts.");
+        yield List.of();
+      }
+    };
+  }
+
+  private List<Long> stop(
+      Asked asked,
+      ConversationId id,
+      NumberId number,
+      @Nullable LineId scope,
+      String words,
+      String business) {
+    agreements.note(number, Noted.byKeyword(false, words), scope, null);
+    heldBack.from(number, scope);
+    if (asked.hadOptedOut()) {
+      return List.of();
+    }
+    long event = books.event(books.row(id), EventKind.OPTED_OUT, null, null);
+    say(
+        id,
+        Purpose.STOP_CONFIRMED,
+        business + ": you will get no more texts from us. Text START to get them again.");
+    return List.of(event);
+  }
+
+  /** Takes back every opt-out, wherever it was sent to. */
+  private List<Long> start(ConversationId id, NumberId number, String words, String business) {
+    agreements.note(number, Noted.byKeyword(true, words), null, null);
+    long event = books.event(books.row(id), EventKind.OPTED_IN, null, null);
+    say(
+        id,
+        Purpose.START_CONFIRMED,
+        business + ": you will get our texts again. Text STOP at any time to end them.");
+    return List.of(event);
+  }
+
+  private static String contact(SendSettings settings, LineView line) {
+    return settings.contact().isBlank()
+        ? "you can also call us at " + line.shownNumber() + "."
+        : settings.contact().strip();
+  }
+
+  private void say(ConversationId id, Purpose purpose, String words) {
+    ClientReference reference = new ClientReference("itself-" + UUID.randomUUID());
+    messaging.send(Recipient.in(id), Said.itself(purpose, words, reference));
+  }
+}

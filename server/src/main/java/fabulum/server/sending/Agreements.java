@@ -1,0 +1,100 @@
+package fabulum.server.sending;
+
+import fabulum.core.agreement.Agreement;
+import fabulum.core.agreement.Change;
+import fabulum.core.agreement.Ground;
+import fabulum.core.agreement.TextKind;
+import fabulum.server.access.StaffId;
+import fabulum.server.customers.NumberFacts;
+import fabulum.server.customers.NumberId;
+import fabulum.server.lines.LineId;
+import fabulum.server.sending.store.AgreementMapper;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalLong;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What customers allow us to text. */
+@Service
+public class Agreements {
+  private final AgreementMapper changes;
+  private final Clock clock;
+
+  Agreements(AgreementMapper changes, Clock clock) {
+    this.changes = changes;
+    this.clock = clock;
+  }
+
+  /** What the holders of a number allow a line. */
+  public Agreement of(NumberFacts number, LineId line) {
+    List<Change> history = new ArrayList<>();
+    // Who writes first may be answered; whatever was said since weighs more.
+    Optional.ofNullable(number.firstWroteAt())
+        .map(at ->
+            new Change(
+                at,
+                true,
+                Set.of(TextKind.SERVICE),
+                Ground.WROTE_FIRST,
+                OptionalLong.empty(),
+                Optional.empty()))
+        .ifPresent(history::add);
+    changes.list(number.id()).stream().map(NotedChange::change).forEach(history::add);
+    return Agreement.at(history, line.value(), clock.instant());
+  }
+
+  /** All that was noted of a number, in order. */
+  public List<NotedChange> history(NumberId number) {
+    return changes.list(number.value());
+  }
+
+  /**
+   * Notes that the holders of a number allow something, or withdraw it. To be used within a
+   * transaction that holds the number.
+   *
+   * @param line null for the whole business
+   * @param by null for Fabulum
+   * @param words what was said, at most 400 characters
+   */
+  @Transactional
+  public void note(NumberId number, Noted noted, @Nullable LineId line, @Nullable StaffId by) {
+    changes.lock(number.value());
+    changes.insert(
+        new NotedChange(
+            0,
+            number.value(),
+            line == null ? null : line.value(),
+            clock.instant(),
+            noted.given(),
+            noted.kinds().contains(TextKind.SERVICE),
+            noted.kinds().contains(TextKind.NEWS),
+            noted.ground(),
+            null,
+            by == null ? null : by.value(),
+            null,
+            noted.words()));
+  }
+
+  /**
+   * What is noted.
+   *
+   * @param words what was said; null for nothing
+   */
+  public record Noted(boolean given, Set<TextKind> kinds, Ground ground, @Nullable String words) {
+    /** What a keyword says: all texts, or none. */
+    public static Noted byKeyword(boolean given, String words) {
+      return new Noted(given, EnumSet.allOf(TextKind.class), Ground.KEYWORD, words);
+    }
+  }
+
+  /** Keeps two changes of one number apart until the end of the transaction. */
+  public void hold(NumberId number) {
+    changes.lock(number.value());
+  }
+}

@@ -1,0 +1,17 @@
+package fabulum.server.sending.store;
+
+import fabulum.server.sending.NotedChange;
+import java.util.List;
+import org.apache.ibatis.annotations.Mapper;
+
+/** What the holders of numbers allow. */
+@Mapper
+public interface AgreementMapper {
+  void insert(NotedChange change);
+
+  /** In the order in which they were noted. */
+  List<NotedChange> list(long numberId);
+
+  /** Keeps two changes of one number apart until the end of the transaction. */
+  long lock(long numberId);
+}

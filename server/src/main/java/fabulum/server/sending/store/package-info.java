@@ -1,0 +1,5 @@
+/** Tables of agreement and of what is set about sending. */
+@NullMarked
+package fabulum.server.sending.store;
+
+import org.jspecify.annotations.NullMarked;

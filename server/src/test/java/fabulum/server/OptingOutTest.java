@@ -1,0 +1,272 @@
+package fabulum.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import fabulum.core.delivery.Gateway.OutgoingText;
+import fabulum.core.phone.PhoneNumber;
+import fabulum.server.sending.SendSetup;
+import fabulum.server.testing.Browser;
+import fabulum.server.testing.Fabulum;
+import fabulum.server.testing.TwoTeams;
+import java.time.Duration;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.CountDownLatch;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+
+/** Who opted out gets nothing but the one confirmation and help. */
+class OptingOutTest {
+  private static final String CONFIRMED =
+      "North Dock: you will get no more texts from us. Text START to get them again.";
+  private static final String BACK =
+      "North Dock: you will get our texts again. Text STOP at any time to end them.";
+
+  private static TwoTeams office;
+  private static Fabulum fabulum;
+  private static Browser maren;
+
+  private final String number = fabulum.freshNumber();
+
+  @BeforeAll
+  static void start() {
+    office = TwoTeams.start();
+    fabulum = office.fabulum;
+    maren = fabulum.signedIn("maren");
+  }
+
+  @AfterAll
+  static void stop() {
+    office.close();
+  }
+
+  @AfterEach
+  void settingsAsUsual() {
+    fabulum.tables.update("update send_settings set languages = '', stop_everywhere = true");
+    fabulum.tables.update("delete from reason_severity");
+    fabulum.context.getBean(SendSetup.class).forget();
+  }
+
+  private long text(String line, String words) {
+    fabulum.webhook().text(number, line, words).require(200);
+    Long id =
+        fabulum.tables.queryForObject(
+            "select c.id from conversation c join number n on n.id = c.number_id"
+                + " join line l on l.id = c.line_id where n.address = ? and l.number = ?",
+            Long.class,
+            number,
+            line);
+    return id == null ? 0 : id;
+  }
+
+  private List<String> handed() {
+    return fabulum.network.handed.stream()
+        .filter(text -> text.to().equals(new PhoneNumber(number)))
+        .map(OutgoingText::words)
+        .toList();
+  }
+
+  private void comesToHanded(String... words) {
+    assertThat(fabulum.becomes(() -> handed().equals(List.of(words)))).as("%s", handed()).isTrue();
+  }
+
+  private static JsonNode row(long id) {
+    return maren.get("/api/conversations/" + id).require(200).json().path("conversation");
+  }
+
+  private static Map<String, Object> answer(String words) {
+    return Map.of("words", words, "reference", Fabulum.reference());
+  }
+
+  private static JsonNode check(long id, String words) {
+    return maren
+        .post("/api/conversations/" + id + "/texts/check", Map.of("words", words))
+        .require(200)
+        .json();
+  }
+
+  @Test
+  void stopIsConfirmedOnceAndNothingElseGoesOut() {
+    long id = text(Fabulum.DOCK, "Is the lift free?");
+    maren.post("/api/conversations/" + id + "/texts", answer("At nine")).require(200);
+    comesToHanded("At nine");
+
+    text(Fabulum.DOCK, "Stop!");
+    comesToHanded("At nine", CONFIRMED);
+    text(Fabulum.DOCK, "STOP");
+
+    assertThat(row(id).path("group").asString()).isEqualTo("THEIR_TURN");
+    JsonNode refused =
+        maren
+            .post("/api/conversations/" + id + "/texts", answer("Are you sure?"))
+            .require(422)
+            .json();
+    assertThat(refused.path("fields").path(0).path("field").asString()).isEqualTo("opted-out");
+    assertThat(check(id, "Are you sure?").path("verdict").asString()).isEqualTo("MAY_NOT_GO");
+    assertThat(handed()).containsExactly("At nine", CONFIRMED);
+  }
+
+  @Test
+  void whoOptedOutAndAsksSomethingIsOurTurnAndNoAnswerNeededEndsIt() {
+    long id = text(Fabulum.DOCK, "stop");
+    assertThat(row(id).path("group").asString()).isEqualTo("DONE");
+    text(Fabulum.DOCK, "When do you close?");
+    assertThat(row(id).path("group").asString()).isEqualTo("OUR_TURN");
+    maren.post("/api/conversations/" + id + "/no-answer-needed", Map.of()).require(200);
+    assertThat(row(id).path("group").asString()).isEqualTo("THEIR_TURN");
+  }
+
+  @Test
+  void stopDoesNotEndTheWaitOfAnEarlierQuestion() {
+    long id = text(Fabulum.DOCK, "Is the lift free?");
+    text(Fabulum.DOCK, "STOP");
+    assertThat(row(id).path("group").asString()).isEqualTo("OUR_TURN");
+  }
+
+  @Test
+  void startBringsTextsBackAndIsConfirmed() {
+    long id = text(Fabulum.DOCK, "STOP");
+    text(Fabulum.YARD, "Unstop");
+    comesToHanded(CONFIRMED, BACK);
+    maren.post("/api/conversations/" + id + "/texts", answer("Welcome back")).require(200);
+    assertThat(fabulum.becomes(() -> handed().size() == 3)).isTrue();
+  }
+
+  @Test
+  void startFromSomebodyWhoNeverStoppedIsATextLikeAnyOther() {
+    long id = text(Fabulum.DOCK, "Yes!");
+    assertThat(row(id).path("group").asString()).isEqualTo("OUR_TURN");
+    assertThat(handed()).isEmpty();
+  }
+
+  @Test
+  void helpIsAnsweredAlsoToWhoOptedOutAndAPersonStillSeesIt() {
+    long id = text(Fabulum.DOCK, "STOP");
+    comesToHanded(CONFIRMED);
+    text(Fabulum.DOCK, "help!");
+    String help = "North Dock: you can also call us at (920) 555-0101. Text STOP to end texts.";
+    comesToHanded(CONFIRMED, help);
+    text(Fabulum.DOCK, "Help");
+    assertThat(row(id).path("group").asString()).isEqualTo("OUR_TURN");
+    assertThat(handed()).as("said once in ten minutes").hasSize(2);
+  }
+
+  @Test
+  void whatWaitsIsHeldBackAndItsWriterHearsSo() {
+    long id = text(Fabulum.DOCK, "Is the lift free?");
+    fabulum.network.held = text -> text.words().equals("first");
+    maren.post("/api/conversations/" + id + "/texts", answer("first")).require(200);
+    assertThat(fabulum.comesTo("select count(*) from outbox where claimed_by is not null", "1"))
+        .isTrue();
+    maren.post("/api/conversations/" + id + "/texts", answer("second")).require(200);
+
+    text(Fabulum.YARD, "STOP");
+
+    assertThat(
+            fabulum.comesTo(
+                "select failure_code from entry where words = 'second' and conversation_id = " + id,
+                "opted-out"))
+        .isTrue();
+    assertThat(row(id).path("failureReason").asString())
+        .isEqualTo("The customer opted out before it went.");
+    fabulum.network.held = text -> false;
+    fabulum.network.letGo();
+    assertThat(fabulum.becomes(() -> handed().size() == 2)).isTrue();
+    assertThat(handed()).doesNotContain("second");
+  }
+
+  @Test
+  void aTextThatFallsDueAfterTheStopIsLookedAtAgain() {
+    long id = text(Fabulum.DOCK, "Is the lift free?");
+    maren.post("/api/conversations/" + id + "/texts", answer("At nine")).require(200);
+    comesToHanded("At nine");
+    fabulum.tables.update(
+        "insert into agreement_change (number_id, noted_at, given, service, news, ground)"
+            + " select number_id, current_timestamp, false, true, true, 'BY_WORD'"
+            + " from conversation where id = ?",
+        id);
+    fabulum.tables.update(
+        "insert into outbox (entry_id, conversation_id, lane, wanted_at, next_at)"
+            + " select max(id), conversation_id, 'SINGLE', ?, ? from entry"
+            + " where conversation_id = ? and kind = 'OUT' group by conversation_id",
+        fabulum.clock.instant().atOffset(ZoneOffset.UTC),
+        fabulum.clock.instant().atOffset(ZoneOffset.UTC),
+        id);
+    fabulum.clock.advance(Duration.ofMinutes(1));
+    assertThat(fabulum.comesTo("select count(*) from outbox where conversation_id = " + id, "0"))
+        .isTrue();
+    assertThat(handed()).containsExactly("At nine");
+  }
+
+  @Test
+  void aLeadMayLetItHoldForTheLineOnly() {
+    fabulum.tables.update("update send_settings set stop_everywhere = false");
+    fabulum.context.getBean(SendSetup.class).forget();
+    text(Fabulum.DOCK, "STOP");
+    long yard = text(Fabulum.YARD, "Is it ready?");
+    maren.post("/api/conversations/" + yard + "/texts", answer("It is")).require(200);
+  }
+
+  @Test
+  void twoStopsAtOnceAreConfirmedOnce() throws InterruptedException {
+    CountDownLatch both = new CountDownLatch(2);
+    List<Thread> threads =
+        IntStream.range(0, 2)
+            .mapToObj(i ->
+                new Thread(() -> {
+                  both.countDown();
+                  text(i == 0 ? Fabulum.DOCK : Fabulum.YARD, "STOP");
+                }))
+            .toList();
+    threads.forEach(Thread::start);
+    for (Thread each : threads) {
+      each.join();
+    }
+    assertThat(fabulum.becomes(() -> !handed().isEmpty())).isTrue();
+    assertThat(
+            fabulum.tables.queryForObject(
+                "select count(*) from entry e join conversation c on c.id = e.conversation_id"
+                    + " join number n on n.id = c.number_id"
+                    + " where n.address = ? and e.kind = 'OUT'",
+                Integer.class,
+                number))
+        .isEqualTo(1);
+  }
+
+  @Test
+  void theSameTextASecondTimeAsksAndGoesWhenItIsConfirmed() {
+    long id = text(Fabulum.DOCK, "Is the lift free?");
+    maren.post("/api/conversations/" + id + "/texts", answer("At nine")).require(200);
+    fabulum.clock.advance(Duration.ofMinutes(3));
+
+    JsonNode checked = check(id, "At nine");
+    assertThat(checked.path("verdict").asString()).isEqualTo("NEEDS_CONFIRMATION");
+    assertThat(checked.path("objections").path(0).path("sentence").asString())
+        .isEqualTo("Maren Oduya sent the same text to this number 3 minutes ago.");
+    maren.post("/api/conversations/" + id + "/texts", answer("At nine")).require(409);
+    Map<String, Object> confirmed =
+        Map.of(
+            "words",
+            "At nine",
+            "reference",
+            Fabulum.reference(),
+            "confirmed",
+            List.of("same-text"));
+    maren.post("/api/conversations/" + id + "/texts", confirmed).require(200);
+    comesToHanded("At nine", "At nine");
+  }
+
+  @Test
+  void sendingAgainAfterALostAnswerIsNotDecidedAgain() {
+    long id = text(Fabulum.DOCK, "Is the lift free?");
+    Map<String, Object> answer = answer("At nine");
+    maren.post("/api/conversations/" + id + "/texts", answer).require(200);
+    text(Fabulum.DOCK, "STOP");
+    maren.post("/api/conversations/" + id + "/texts", answer).require(200);
+  }
+}

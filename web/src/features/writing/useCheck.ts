@@ -1,0 +1,31 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
+import { ask, type Check, type Conversation } from '../../shared/api';
+
+/** Strokes that follow each other faster than this are looked at together. */
+const SETTLE_MS = 15;
+
+/**
+ * What speaks against the words and what they cost, by the server: asked while one types, so that it is said before one presses. Also
+ * of no words, since a number may not get any; none while the server has not answered.
+ *
+ * @param version of the conversation: what the customer wrote meanwhile can change it
+ */
+export function useCheck({ id, version }: Conversation, words: string | undefined): Check | undefined {
+  const [settled, setSettled] = useState(words);
+  useEffect(() => {
+    const timer = setTimeout(() => setSettled(words), SETTLE_MS);
+    return () => clearTimeout(timer);
+  }, [words]);
+  const query = useQuery({
+    queryKey: ['check', id, version, settled],
+    queryFn: () => ask('POST', '/api/conversations/{id}/texts/check', { path: { id }, body: { words: settled ?? '' } }),
+    enabled: settled !== undefined,
+    placeholderData: keepPreviousData,
+    // The same words sent a moment ago may be sent now, and the night begins.
+    staleTime: 10_000,
+    gcTime: 30_000,
+    retry: false,
+  });
+  return words === undefined ? undefined : query.data;
+}
