@@ -142,7 +142,7 @@ public final class Day {
                   try {
                     long began = System.nanoTime();
                     PhoneNumber customer = new PhoneNumber("+1312" + (2_000_000 + i / 2 % CUSTOMERS));
-                    String words = WORDS[i / 2 % WORDS.length];
+                    String words = WORDS[i / 2 % WORDS.length] + " (" + i + ")";
                     if (i % 2 == 0) {
                       ReceivedText text = ReceivedText.of("the-day-" + i, line, customer, words, Arrival.of(Instant.now(), Instant.now()));
                       RaceRetry.run(() -> arrivals.receive(text));

@@ -1,5 +1,5 @@
 // @vitest-environment jsdom
-import { fireEvent, screen } from '@testing-library/react';
+import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { useState } from 'react';
 import { expect, it } from 'vitest';
 import type { Dossier } from '../../shared/api';
@@ -26,6 +26,22 @@ const DOSSIER: Dossier = {
   watchers: [],
 };
 const ELSEWHERE = 'GET /api/conversations/7/elsewhere';
+const AGREEMENT = {
+  service: { answer: 'OPTED_OUT', ground: 'KEYWORD', since: '2026-06-08T19:05:00Z' },
+  news: { answer: 'NOT_SAID' },
+  history: [
+    {
+      id: 1,
+      numberId: 4,
+      notedAt: '2026-06-08T19:05:00Z',
+      given: false,
+      service: true,
+      news: true,
+      ground: 'KEYWORD',
+      words: 'STOP',
+    },
+  ],
+};
 
 function Desk({ dossier }: { dossier: Dossier }) {
   const [open, setOpen] = useState(false);
@@ -38,16 +54,20 @@ function Desk({ dossier }: { dossier: Dossier }) {
 }
 
 function lay(answers: Answers, dossier = DOSSIER) {
-  show(<Desk dossier={dossier} />, { 'GET /api/lines': [dock, yard], ...answers });
+  const page = show(<Desk dossier={dossier} />, {
+    'GET /api/lines': [dock, yard],
+    'GET /api/conversations/7/agreement': AGREEMENT,
+    ...answers,
+  });
   const script = screen.getByRole('button', { name: 'the script' });
   script.focus();
   fireEvent.click(script);
-  return script;
+  return { ...page, script };
 }
 
 it('says who it is and what else is said with them, takes the keys, and gives them back', async () => {
   const other = conversation(8, { lineId: yard.id, group: 'DONE', lastWords: 'Is she out of the slings yet?' });
-  const script = lay({ [ELSEWHERE]: [other] });
+  const { script } = lay({ [ELSEWHERE]: [other] });
   expect(document.activeElement?.textContent).toBe('Vera Lund');
   for (const said of ['(312) 555-0108', 'vera@lund.example', 'Kittiwake II', 'bilge pump, waiting for parts'])
     expect(screen.getByText(said)).toBeTruthy();
@@ -64,4 +84,22 @@ it('says of a number nobody is known to hold what else it wrote', async () => {
   expect(screen.getByRole('complementary', { name: '(312) 555-0107' })).toBeTruthy();
   expect(screen.getByText('Vera Lund, Otto Lund')).toBeTruthy();
   expect(await screen.findByText(/What this number writes to other lines/)).toBeTruthy();
+});
+
+it('says what they allow us to text, on what ground, and notes what they say', async () => {
+  const page = lay({ [ELSEWHERE]: [], 'POST /api/conversations/7/agreement': undefined });
+  expect(await screen.findByText(/× opted out, by text/)).toBeTruthy();
+  expect(screen.getByText(/Only START from their phone/)).toBeTruthy();
+  expect(screen.getByRole('list', { name: 'What was noted' }).textContent).toContain(
+    'opted out of all texts, by text (“STOP”)',
+  );
+  fireEvent.click(screen.getByRole('button', { name: 'Note what they said…' }));
+  fireEvent.click(screen.getByRole('checkbox', { name: 'news and offers' }));
+  fireEvent.change(screen.getByRole('textbox', { name: /How they said it/ }), { target: { value: 'at the counter' } });
+  fireEvent.click(screen.getByRole('button', { name: 'Note it' }));
+  await waitFor(() =>
+    expect(page.told('POST', '/api/conversations/7/agreement')).toEqual([
+      { given: true, kinds: ['SERVICE', 'NEWS'], words: 'at the counter' },
+    ]),
+  );
 });

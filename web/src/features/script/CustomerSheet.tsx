@@ -1,10 +1,11 @@
 import { Box, ButtonBase } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
-import type { ReactNode } from 'react';
+import { type ReactNode, Suspense } from 'react';
 import { Link } from 'react-router';
 import { type Conversation, type Dossier, linesQuery } from '../../shared/api';
 import { SideSheet } from '../../shared/sheet';
 import { Answered, Moment } from '../../shared/ui';
+import { AgreementPart } from '../agreement';
 import { elsewhereQuery } from './queries';
 
 const STATES: Record<Conversation['group'], string> = {
@@ -77,6 +78,9 @@ export function CustomerSheet({ dossier, zone, asked, onClose }: Props) {
           </Fact>
         ))}
       </Box>
+      <Suspense fallback={null}>
+        <AgreementPart conversation={conversation} zone={zone} />
+      </Suspense>
       <Elsewhere id={conversation.id} zone={zone} known={customer !== undefined} />
     </SideSheet>
   );

@@ -2,6 +2,7 @@ import { Box, Button } from '@mui/material';
 import type { ReactNode, RefObject } from 'react';
 import type { Dossier as DossierData, Line, Topic } from '../../shared/api';
 import { ActButton, Moment, OwnerMark, TopicMark, useRefusal } from '../../shared/ui';
+import { AgreementFact } from '../agreement';
 import type { Acts } from './useActs';
 import { Watching } from './Watching';
 
@@ -142,6 +143,7 @@ export function Dossier(props: Props) {
               {conversation.topics.length === 0 ? 'add a topic…' : 'change…'}
             </ActButton>
           </Box>
+          {conversation.answerable && <AgreementFact conversation={conversation} onOpen={props.onSheet} />}
           {customer && <Fact name="writes from">{conversation.number}</Fact>}
           <Fact name="to">{line ? `${line.name}, ${line.shownNumber}` : '…'}</Fact>
           {customer?.details.map((detail) => (

@@ -8,6 +8,7 @@ import { LinesPage } from './LinesPage';
 import { MailPage } from './MailPage';
 import { PeoplePage } from './PeoplePage';
 import { RecordPage } from './RecordPage';
+import { SendingPage } from './SendingPage';
 import { SignInsPage } from './SignInsPage';
 import { SitesPage } from './SitesPage';
 import { TeamsPage } from './TeamsPage';
@@ -19,6 +20,7 @@ const PLACES = [
   ['/setup/teams', 'Teams'],
   ['/setup/topics', 'Topics'],
   ['/setup/sites', 'Sites'],
+  ['/setup/sending', 'Sending'],
   ['/setup/history', 'Change log'],
   ['/setup/record', 'Access log'],
   ['/setup/sign-ins', 'Sign-ins'],
@@ -43,6 +45,7 @@ export function SetUp({ session }: { session: Session }) {
         <Route path="kept-aside" element={<KeptAsidePage />} />
         <Route path="mail" element={<MailPage />} />
         <Route path="topics" element={<TopicsPage />} />
+        <Route path="sending" element={<SendingPage />} />
         <Route path="sites" element={<SitesPage />} />
         <Route path="history" element={<HistoryPage />} />
         <Route path="*" element={<Navigate to="/setup/lines" replace />} />

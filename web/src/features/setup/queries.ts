@@ -8,6 +8,12 @@ export const lineSetupQuery = (id: number) =>
     queryFn: () => ask('GET', '/api/setup/lines/{id}', { path: { id } }),
   });
 
+/** What is asked before a text goes; for leads. */
+export const sendSettingsQuery = queryOptions({
+  queryKey: [...keys.setup, 'sending'] as const,
+  queryFn: () => ask('GET', '/api/setup/sending'),
+});
+
 export const countriesQuery = queryOptions({
   queryKey: ['countries'] as const,
   queryFn: () => ask('GET', '/api/setup/holidays'),

@@ -1,15 +1,35 @@
 import { Box } from '@mui/material';
 import type { Check } from '../../shared/api';
+import { ActButton, useRefusal } from '../../shared/ui';
+import { useNoteAgreement } from '../agreement';
 import { asking, shapeOf, standing } from './model/objections';
 
 interface Props {
+  /** Of the conversation. */
+  id: number;
   check: Check | undefined;
   /** Sending was pressed once; pressed again, the text goes all the same. */
   pressed: boolean;
 }
 
+/** That the customer agrees to texts is noted in one step. */
+function Agreed({ id }: { id: number }) {
+  const note = useNoteAgreement(id);
+  const refusal = useRefusal('WORK');
+  return (
+    <ActButton
+      refusal={refusal}
+      disabled={note.isPending}
+      onClick={() => note.mutate({ given: true, kinds: ['SERVICE'] })}
+      sx={{ p: 0 }}
+    >
+      Note that they agreed
+    </ActButton>
+  );
+}
+
 /** What speaks against the text, said before one presses. */
-export function Objections({ check, pressed }: Props) {
+export function Objections({ id, check, pressed }: Props) {
   const all = standing(check);
   return (
     <Box role="status" aria-label="Before it is sent" sx={{ typography: 'body2' }}>
@@ -21,6 +41,7 @@ export function Objections({ check, pressed }: Props) {
           <Box component="span" sx={{ fontWeight: each.severity === 'TELL' ? 400 : 600 }}>
             {each.sentence}
           </Box>
+          {each.code === 'no-agreement' && <Agreed id={id} />}
         </Box>
       ))}
       {pressed && asking(check).length > 0 && <Box sx={{ pl: 2.5 }}>Press the same keys again to send it anyway.</Box>}

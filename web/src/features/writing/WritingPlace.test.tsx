@@ -22,9 +22,15 @@ const CHECK = 'POST /api/conversations/7/texts/check';
 const ANSWERS: Answers = {
   [CHECK]: { parts: PARTS, verdict: 'MAY_GO', objections: [] },
   'GET /api/staff': [maren, priya],
+  'GET /api/conversations/7/agreement': {
+    service: { answer: 'AGREED', ground: 'WROTE_FIRST', since: '2026-06-03T19:05:00Z' },
+    news: { answer: 'NOT_SAID' },
+    history: [],
+  },
   'PUT /api/conversations/7/drafts/REPLY': undefined,
   'PUT /api/conversations/7/drafts/NOTE': undefined,
 };
+const NOTED = 'POST /api/conversations/7/agreement';
 const TEXTS = 'POST /api/conversations/7/texts';
 
 function lay(answers: Answers = {}, me = session) {
@@ -88,6 +94,27 @@ describe('the writing place', () => {
     expect(page.told('POST', '/api/conversations/7/texts')).toEqual([
       { words: 'Yes.', reference: expect.any(String) as string, seen: 40, confirmed: ['same-text'] },
     ]);
+  });
+
+  it('proposes to opt out who asks for no more texts in a sentence, and does it when told to', async () => {
+    const agreement = 'GET /api/conversations/7/agreement';
+    const page = lay({ [agreement]: { ...(ANSWERS[agreement] as object), asksToStop: 40 }, [NOTED]: undefined });
+    fireEvent.click(await screen.findByRole('button', { name: 'Opt them out' }));
+    await waitFor(() =>
+      expect(page.told('POST', '/api/conversations/7/agreement')).toEqual([
+        { given: false, kinds: ['SERVICE', 'NEWS'], words: 'asked by text' },
+      ]),
+    );
+    fireEvent.click(screen.getByRole('button', { name: 'No, they mean something else' }));
+    expect(screen.queryByText(/wants no more texts/)).toBeNull();
+  });
+
+  it('that they agreed is noted in one step, where it is not known', async () => {
+    const page = lay({ ...against('no-agreement', 'TELL', 'It is not noted that they agree.'), [NOTED]: undefined });
+    fireEvent.click(await screen.findByRole('button', { name: 'Note that they agreed' }));
+    await waitFor(() =>
+      expect(page.told('POST', '/api/conversations/7/agreement')).toEqual([{ given: true, kinds: ['SERVICE'] }]),
+    );
   });
 
   it('a reason that came up only on sending is said, and can be confirmed there', async () => {

@@ -5,6 +5,7 @@ import { type Dossier, type Line, type Paper, type Shown, shownNow } from '../..
 import { useQueryClient } from '@tanstack/react-query';
 import { ActButton, ProblemNote, useRefusal } from '../../shared/ui';
 import { notePaper } from '../../theme';
+import { StopWish } from '../agreement';
 import { MentionPicker } from './MentionPicker';
 import { sendWords } from './model/meter';
 import { asking, isRefused, standing } from './model/objections';
@@ -177,6 +178,7 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting }: Pr
         ]}
       />
       {isNote && <MentionPicker field={field} words={sheet.words} onWrite={note.write} />}
+      {conversation.group === 'OUR_TURN' && <StopWish conversation={conversation} />}
       {send.error && (
         <ProblemNote
           problem={send.error}
@@ -195,7 +197,9 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting }: Pr
           }
         />
       )}
-      {!isNote && standing(check).length > 0 && <Objections check={check} pressed={pressedFor !== ''} />}
+      {!isNote && standing(check).length > 0 && (
+        <Objections id={conversation.id} check={check} pressed={pressedFor !== ''} />
+      )}
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', mt: 0.5 }}>
         <Box sx={{ flex: 1, minWidth: 0 }}>{!isNote && <PartMeter parts={parts} onPlain={reply.write} />}</Box>
         {!isNote && (

@@ -82,9 +82,13 @@ export function direction(
     case 'SENT_AGAIN':
       return `${who} sends the text that was not delivered to ${entry.words ?? 'another number'} instead.`;
     case 'OPTED_OUT':
-      return 'The customer opts out of texts.';
+      return entry.speaker
+        ? `${who} notes that the customer wants no more ${entry.words === 'NEWS' ? 'news and offers' : 'texts'}.`
+        : 'The customer opts out of texts.';
     case 'OPTED_IN':
-      return 'The customer opts in to texts again.';
+      return entry.speaker
+        ? `${who} notes that the customer agrees to ${entry.words === 'NEWS' ? 'news and offers' : 'texts'}.`
+        : 'The customer opts in to texts again.';
     case 'TOPIC_ADDED':
       return `About ${entry.words ?? ''}, says ${who}.`;
     case 'TOPIC_REMOVED':

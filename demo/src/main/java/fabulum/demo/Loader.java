@@ -74,6 +74,7 @@ final class Loader {
       insertBusiness();
       insertCustomers(data);
       insertConversations(data);
+      insertAgreements();
       insertAbsence(now);
       insertRead(now);
     });
@@ -229,6 +230,23 @@ final class Loader {
     tables.update(
         "update entry set number_id = (select c.number_id from conversation c where c.id = entry.conversation_id)"
             + " where kind = 'IN'");
+    tables.update(
+        "update number set first_wrote_at = (select min(e.at) from participant p"
+            + " join entry e on e.conversation_id = p.conversation_id"
+            + " where p.number_id = number.id and e.kind = 'IN')");
+  }
+
+  /**
+   * How the business is called, and who agreed to its news: every third number, by the berth form.
+   */
+  private void insertAgreements() {
+    tables.update(
+        "update send_settings set business = 'Quillhaven Boatyard',"
+            + " contact = 'call the dock office at (920) 555-0101.'");
+    tables.update(
+        "insert into agreement_change (number_id, noted_at, given, service, news, ground, words)"
+            + " select id, first_wrote_at, true, true, true, 'FORM', 'berth form' from number"
+            + " where first_wrote_at is not null and mod(id, 3) = 0");
   }
 
   /** Of the team that has the line. */

@@ -125,6 +125,30 @@ class AccessTableTest {
     return Map.of("words", words, "reference", Fabulum.reference());
   }
 
+  /** As it is now, so that it can be saved. */
+  private Map<String, Object> sending() {
+    Long version =
+        office.fabulum.tables.queryForObject("select version from send_settings", Long.class);
+    Map<String, Object> settings =
+        new HashMap<>(
+            Map.of("business", "", "contact", "", "languages", List.of(), "stopEverywhere", true));
+    settings.putAll(
+        Map.of(
+            "sameTextMinutes",
+            10,
+            "nightFromMinute",
+            1260,
+            "nightUntilMinute",
+            480,
+            "manyRecipients",
+            25,
+            "reasons",
+            List.of(),
+            "version",
+            version == null ? 0 : version));
+    return settings;
+  }
+
   private void conversations() {
     String one = "/api/conversations/{id}";
     row("GET", one, Door.SEES);
@@ -139,6 +163,8 @@ class AccessTableTest {
     fresh("POST", one + "/notes", Door.WORKS, asked -> said("a note"));
     fresh("POST", one + "/texts", Door.WORKS, asked -> said("a text " + Fabulum.reference()));
     row("POST", one + "/texts/check", Door.SEES, Map.of("words", "a text"));
+    row("GET", one + "/agreement", Door.SEES);
+    row("POST", one + "/agreement", Door.WORKS, Map.of("given", true, "kinds", List.of("SERVICE")));
     row("PUT", one + "/notes/{note}", Door.WORKS, Map.of("words", "another note"));
     row("DELETE", one + "/notes/{note}", Door.WORKS);
     row("PUT", one + "/drafts/{paper}", Door.WORKS, Map.of("words", "begun"));
@@ -231,6 +257,8 @@ class AccessTableTest {
     row("GET", "/api/office/people/{id}/work", Door.LEADS_FOR_OTHERS);
     row("POST", "/api/office/people/{id}/move", Door.LEADS_FOR_OTHERS, Map.of());
     row("POST", "/api/office/people/{id}/off", Door.LEADS, Map.of());
+    row("GET", "/api/setup/sending", Door.LEADS);
+    fresh("PUT", "/api/setup/sending", Door.LEADS, asked -> sending());
     row("GET", "/api/setup/people", Door.LEADS);
     fresh("POST", "/api/setup/people", Door.LEADS, asked -> invite());
     row("PUT", "/api/setup/people/{id}", Door.LEADS, Map.of("role", "STAFF", "teams", List.of(1)));

@@ -10,6 +10,7 @@ import fabulum.server.testing.Fabulum;
 import fabulum.server.testing.TwoTeams;
 import java.time.Duration;
 import java.time.ZoneOffset;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.CountDownLatch;
@@ -268,5 +269,69 @@ class OptingOutTest {
     maren.post("/api/conversations/" + id + "/texts", answer).require(200);
     text(Fabulum.DOCK, "STOP");
     maren.post("/api/conversations/" + id + "/texts", answer).require(200);
+  }
+
+  @Test
+  void agreementIsNotedByWordWithWhoAndWhenAndEndsNoStop() {
+    long id = text(Fabulum.DOCK, "Is the lift free?");
+    String agreement = "/api/conversations/" + id + "/agreement";
+    JsonNode before = maren.get(agreement).require(200).json();
+    assertThat(before.path("service").path("answer").asString()).isEqualTo("AGREED");
+    assertThat(before.path("service").path("ground").asString()).isEqualTo("WROTE_FIRST");
+    assertThat(before.path("news").path("answer").asString()).isEqualTo("NOT_SAID");
+
+    Map<String, Object> news =
+        Map.of("given", true, "kinds", List.of("NEWS"), "words", "at the spring market");
+    maren.post(agreement, news).require(204);
+    JsonNode noted = maren.get(agreement).require(200).json();
+    assertThat(noted.path("news").path("answer").asString()).isEqualTo("AGREED");
+    JsonNode entry = noted.path("history").path(0);
+    assertThat(entry.path("staff").asString()).isEqualTo("Maren Oduya");
+    assertThat(entry.path("words").asString()).isEqualTo("at the spring market");
+
+    text(Fabulum.DOCK, "STOP");
+    maren.post(agreement, Map.of("given", true, "kinds", List.of("SERVICE", "NEWS"))).require(204);
+    JsonNode stopped = maren.get(agreement).require(200).json();
+    assertThat(stopped.path("service").path("answer").asString()).isEqualTo("OPTED_OUT");
+    assertThat(stopped.path("history").size()).isEqualTo(3);
+  }
+
+  @Test
+  void aSentenceThatAsksToStopIsProposedAndNotActedOn() {
+    long id = text(Fabulum.DOCK, "Please take me off your list");
+    String agreement = "/api/conversations/" + id + "/agreement";
+    assertThat(maren.get(agreement).json().path("asksToStop").asLong()).isPositive();
+    maren.post("/api/conversations/" + id + "/texts", answer("Do you mean it?")).require(200);
+    assertThat(maren.get(agreement).json().has("asksToStop")).isFalse();
+
+    maren.post(agreement, Map.of("given", false, "kinds", List.of("SERVICE", "NEWS"))).require(204);
+    maren.post("/api/conversations/" + id + "/texts", answer("Anyway")).require(422);
+    maren.post(agreement, Map.of("given", true, "kinds", List.of("SERVICE"))).require(204);
+    maren.post("/api/conversations/" + id + "/texts", answer("Glad to")).require(200);
+  }
+
+  @Test
+  void aLeadSaysWhatAsksAndWhatRefusesAndOptedOutIsNotAmongIt() {
+    JsonNode settings = maren.get("/api/setup/sending").require(200).json();
+    assertThat(settings.path("reasons").valueStream().map(each -> each.path("code").asString()))
+        .contains("same-text", "night")
+        .doesNotContain("opted-out");
+    maren.put("/api/setup/sending", sending(settings, "opted-out", "TELL")).require(422);
+    maren.put("/api/setup/sending", sending(settings, "same-text", "REFUSE")).require(200);
+    maren.put("/api/setup/sending", sending(settings, "same-text", "ASK")).require(409);
+
+    long id = text(Fabulum.DOCK, "Is the lift free?");
+    maren.post("/api/conversations/" + id + "/texts", answer("At nine")).require(200);
+    maren.post("/api/conversations/" + id + "/texts", answer("At nine")).require(422);
+    assertThat(maren.get("/api/setup/history").require(200).json().toString())
+        .contains("same text", "refuse");
+  }
+
+  private static Map<String, Object> sending(JsonNode settings, String code, String severity) {
+    Map<String, Object> wanted = new HashMap<>();
+    settings.properties().forEach(each -> wanted.put(each.getKey(), each.getValue()));
+    wanted.put(
+        "reasons", List.of(Map.of("code", code, "severity", severity, "choices", List.of())));
+    return wanted;
   }
 }

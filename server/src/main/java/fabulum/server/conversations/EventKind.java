@@ -27,9 +27,12 @@ public enum EventKind {
    * What a text that was not delivered said was sent again; its words are the number, if another.
    */
   SENT_AGAIN,
-  /** The customer wants no more texts. */
+  /**
+   * The customer wants no more texts, by their own text or as a colleague noted; its words are NEWS
+   * where it is about news and offers only.
+   */
   OPTED_OUT,
-  /** The customer wants texts again. */
+  /** The customer agrees to texts, by their own text or as a colleague noted; words as above. */
   OPTED_IN,
   /** Its words are the topic as it was called then. */
   TOPIC_ADDED,

@@ -143,9 +143,11 @@ class KeywordAnswers {
   }
 
   private static String contact(SendSettings settings, LineView line) {
-    return settings.contact().isBlank()
-        ? "you can also call us at " + line.shownNumber() + "."
-        : settings.contact().strip();
+    if (settings.contact().isBlank()) {
+      return "you can also call us at " + line.shownNumber() + ".";
+    }
+    String said = settings.contact().strip();
+    return said.matches(".*[.!?]") ? said : said + ".";
   }
 
   private void say(ConversationId id, Purpose purpose, String words) {

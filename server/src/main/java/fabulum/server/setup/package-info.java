@@ -9,6 +9,7 @@
       "lines",
       "topics",
       "conversations",
+      "sending",
       "ownership",
       "notices"
     })

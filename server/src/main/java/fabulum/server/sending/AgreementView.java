@@ -1,0 +1,43 @@
+package fabulum.server.sending;
+
+import fabulum.core.agreement.Agreement;
+import fabulum.core.agreement.Agreement.Said;
+import fabulum.core.agreement.Change;
+import fabulum.core.agreement.Ground;
+import java.time.Instant;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What the holders of a number allow the line of a conversation to text them.
+ *
+ * @param service about answers and service texts
+ * @param news about news and offers
+ * @param firstWroteAt when the first text came from the number; null for none yet
+ * @param history all that was noted, in order
+ * @param asksToStop the id of the customer's last text, where it plainly asks for no more texts and
+ *     waits for an answer; null otherwise
+ */
+public record AgreementView(
+    SaidView service,
+    SaidView news,
+    @Nullable Instant firstWroteAt,
+    List<NotedChange> history,
+    @Nullable Long asksToStop) {
+
+  /**
+   * What they said about one kind of text.
+   *
+   * @param ground on what ground; null when nothing is known
+   * @param since since when; null when nothing is known
+   */
+  public record SaidView(
+      Agreement.Answer answer, @Nullable Ground ground, @Nullable Instant since) {
+    static SaidView of(Said said) {
+      return new SaidView(
+          said.answer(),
+          said.by().map(Change::ground).orElse(null),
+          said.by().map(Change::at).orElse(null));
+    }
+  }
+}

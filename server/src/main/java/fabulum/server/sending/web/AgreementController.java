@@ -1,0 +1,65 @@
+package fabulum.server.sending.web;
+
+import fabulum.core.agreement.Ground;
+import fabulum.core.agreement.TextKind;
+import fabulum.server.accounts.SignedIn;
+import fabulum.server.conversations.ConversationId;
+import fabulum.server.sending.AgreementNotes;
+import fabulum.server.sending.AgreementView;
+import fabulum.server.sending.Agreements.Noted;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotEmpty;
+import jakarta.validation.constraints.Size;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** What customers allow us to text. */
+@RestController
+@RequestMapping("/api/conversations/{id}/agreement")
+class AgreementController {
+  private final AgreementNotes agreements;
+
+  AgreementController(AgreementNotes agreements) {
+    this.agreements = agreements;
+  }
+
+  /**
+   * What a customer said to a member of staff.
+   *
+   * @param given whether they agreed, or want no more texts
+   * @param kinds to which kinds of text
+   * @param words what they said, in a few words
+   */
+  record AgreementRequest(
+      boolean given,
+      @NotEmpty(message = "Say which kind of text it is about.") Set<TextKind> kinds,
+      @Nullable @Size(max = 400, message = "Use at most 400 characters.") String words) {}
+
+  /** Says what the customer of a conversation allows, and since when. */
+  @GetMapping
+  AgreementView read(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {
+    return agreements.of(new ConversationId(id), me.id());
+  }
+
+  /** Notes what the customer of a conversation said about our texts. It stays in the history. */
+  @PostMapping
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void note(
+      @AuthenticationPrincipal SignedIn me,
+      @PathVariable long id,
+      @Valid @RequestBody AgreementRequest said) {
+    agreements.note(
+        new ConversationId(id),
+        new Noted(said.given(), said.kinds(), Ground.BY_WORD, said.words()),
+        me.id());
+  }
+}

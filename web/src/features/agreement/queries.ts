@@ -1,0 +1,31 @@
+import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
+import { ask, type Conversation, readAgain, type TextKind } from '../../shared/api';
+import { tellOwnAct } from '../../shared/ui';
+
+/** What a customer allows; read again when something happened in the conversation. */
+export const agreementQuery = ({ id, version }: Conversation) =>
+  queryOptions({
+    queryKey: ['agreement', id, version] as const,
+    queryFn: () => ask('GET', '/api/conversations/{id}/agreement', { path: { id } }),
+    placeholderData: (before) => before,
+  });
+
+interface Noted {
+  given: boolean;
+  kinds: TextKind[];
+  words?: string | undefined;
+}
+
+/** Notes what a customer said about our texts. */
+export function useNoteAgreement(id: number) {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (body: Noted) => ask('POST', '/api/conversations/{id}/agreement', { path: { id }, body }),
+    onSettled: () => {
+      tellOwnAct();
+      readAgain(queries, id);
+      void queries.invalidateQueries({ queryKey: ['agreement', id] });
+      void queries.invalidateQueries({ queryKey: ['check', id] });
+    },
+  });
+}
