@@ -148,10 +148,15 @@ export class Office {
     return page;
   }
 
-  /** A customer texts this office's line; it has come in when this returns. */
-  async text(words: string, from = freshNumber()): Promise<string> {
+  /** A customer texts a keyword to this office's line, which nobody needs to answer. */
+  async keyword(from: string, words: string): Promise<void> {
     const answer = await (await this.any()).post(`${HANDSETS}/handsets/${encodeURIComponent(from)}/texts`, { data: { to: this.line, body: words } });
     expect(answer.ok()).toBe(true);
+  }
+
+  /** A customer texts this office's line; it has come in when this returns. */
+  async text(words: string, from = freshNumber()): Promise<string> {
+    await this.keyword(from, words);
     await expect(async () => {
       const page = await this.lead.ask<{ conversations: { preview: string; sender: unknown }[] }>('GET', '/api/conversations?group=OUR_TURN&limit=100');
       expect(JSON.stringify(page)).toContain(words);

@@ -51,7 +51,11 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting }: Pr
   const isNote = paper === 'NOTE';
   const writing = sheetOf(paper);
   const { sheet } = writing;
-  const check = useCheck(conversation, paper === 'REPLY' && conversation.answerable ? sheet.words : undefined);
+  const check = useCheck(
+    conversation,
+    paper === 'REPLY' && conversation.answerable ? sheet.words : undefined,
+    sheet.reference,
+  );
   const parts = sheet.words === '' ? undefined : check?.parts;
   const confirm = asking(check);
   // For which reasons sending was pressed by keys already.

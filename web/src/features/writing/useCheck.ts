@@ -9,17 +9,23 @@ const SETTLE_MS = 15;
  * What speaks against the words and what they cost, by the server: asked while one types, so that it is said before one presses. Also
  * of no words, since a number may not get any; none while the server has not answered.
  *
+ * @param reference under which they are sent: an attempt whose answer got lost does not speak against them
  * @param version of the conversation: what the customer wrote meanwhile can change it
  */
-export function useCheck({ id, version }: Conversation, words: string | undefined): Check | undefined {
+export function useCheck(
+  { id, version }: Conversation,
+  words: string | undefined,
+  reference: string,
+): Check | undefined {
   const [settled, setSettled] = useState(words);
   useEffect(() => {
     const timer = setTimeout(() => setSettled(words), SETTLE_MS);
     return () => clearTimeout(timer);
   }, [words]);
   const query = useQuery({
-    queryKey: ['check', id, version, settled],
-    queryFn: () => ask('POST', '/api/conversations/{id}/texts/check', { path: { id }, body: { words: settled ?? '' } }),
+    queryKey: ['check', id, version, settled, reference],
+    queryFn: () =>
+      ask('POST', '/api/conversations/{id}/texts/check', { path: { id }, body: { words: settled ?? '', reference } }),
     enabled: settled !== undefined,
     placeholderData: keepPreviousData,
     // The same words sent a moment ago may be sent now, and the night begins.

@@ -21,7 +21,6 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
-import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -69,7 +68,8 @@ public class Messaging {
     if (saying.isSaid(ends, said)) {
       return new SendDecision(PartCounter.count(said.words()).count(), List.of());
     }
-    SendDecision decision = decide(ends, said.words(), author, said.reference().value());
+    SendDecision decision =
+        decide(ends, new Wanted(said.words(), author, said.reference().value()));
     if (decision.verdict(said.confirmed()) == Verdict.MAY_GO) {
       ConversationId conversation = conversation(to);
       saying.say(conversation, said).ifPresent(entry -> putIntoOutbox(entry, conversation, said));
@@ -77,13 +77,12 @@ public class Messaging {
     return decision;
   }
 
-  /** Whether words may go to the other side of a conversation, as far as the author sees it. */
-  public SendDecision check(ConversationId id, String words, Author author) {
-    return decide(saying.ends(id, author), words, author, null);
+  /** Whether a text may go to the other side of a conversation, as far as its author sees it. */
+  public SendDecision check(ConversationId id, Wanted wanted) {
+    return decide(saying.ends(id, wanted.author()), wanted);
   }
 
-  private SendDecision decide(Ends ends, String words, Author author, @Nullable String reference) {
-    Wanted wanted = new Wanted(words, author, reference);
+  private SendDecision decide(Ends ends, Wanted wanted) {
     return decisions.decide(wanted, ends.line(), ends.other(), ends.conversation());
   }
 

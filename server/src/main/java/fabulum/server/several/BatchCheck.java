@@ -15,6 +15,7 @@ import fabulum.server.lines.Lines;
 import fabulum.server.messaging.Messaging;
 import fabulum.server.platform.Problem;
 import fabulum.server.platform.Problem.FieldProblem;
+import fabulum.server.sending.Decisions.Wanted;
 import fabulum.server.topics.TopicId;
 import fabulum.server.topics.TopicView;
 import fabulum.server.topics.Topics;
@@ -118,7 +119,8 @@ class BatchCheck {
   private Optional<String> textObjection(BatchAct act, ConversationView one, StaffId by) {
     String words = Objects.requireNonNull(act.words());
     return messaging
-        .check(new ConversationId(one.id()), words, new Author.Several(by.value()))
+        .check(
+            new ConversationId(one.id()), new Wanted(words, new Author.Several(by.value()), null))
         .against(Set.of())
         .stream()
         .findFirst()

@@ -10,7 +10,8 @@
       "conversations",
       "inbox",
       "undo",
-      "messaging"
+      "messaging",
+      "sending"
     })
 @NullMarked
 package fabulum.server.several;

@@ -19,6 +19,7 @@ import fabulum.server.platform.Problem.FieldProblem;
 import fabulum.server.platform.Problem.Kind;
 import fabulum.server.platform.web.ProblemDocument;
 import fabulum.server.platform.web.Problems;
+import fabulum.server.sending.Decisions.Wanted;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
@@ -154,10 +155,14 @@ class TextController {
    * What speaks against a text, and what it costs.
    *
    * @param words as they are written so far
+   * @param reference under which they are sent, so that an attempt whose answer got lost does not
+   *     speak against them
    */
   record CheckRequest(
       @NotNull(message = "Words are needed.") @Size(max = 20_000, message = "That is too long.")
-          String words) {}
+          String words,
+      @Nullable @Pattern(regexp = ClientReference.FORM, message = ClientReference.SAID)
+          String reference) {}
 
   /**
    * What speaks against a text, and what it costs.
@@ -183,7 +188,9 @@ class TextController {
       @PathVariable long id,
       @Valid @RequestBody CheckRequest text) {
     SendDecision decision =
-        messaging.check(new ConversationId(id), text.words(), new Author.Person(me.id().value()));
+        messaging.check(
+            new ConversationId(id),
+            new Wanted(text.words(), new Author.Person(me.id().value()), text.reference()));
     return new CheckResponse(
         parts(text.words()),
         decision.verdict(),
