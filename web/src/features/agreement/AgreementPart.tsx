@@ -1,10 +1,10 @@
 import { Box, Button, Checkbox, FormControlLabel, Radio, RadioGroup, TextField } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import type { Conversation, Said, TextKind } from '../../shared/api';
+import type { Agreement, Conversation, Said, TextKind } from '../../shared/api';
 import { ActButton, Answered, Moment, ProblemNote, useRefusal } from '../../shared/ui';
-import { agreementWords, changeGround, changeWords, groundWords } from './model/agreement';
-import { agreementQuery, useNoteAgreement } from './queries';
+import { agreementWords, changeGround, changeWords, groundWords, numberWords } from './model/agreement';
+import { agreementQuery, useMarkNumber, useNoteAgreement } from './queries';
 
 interface Props {
   conversation: Conversation;
@@ -39,18 +39,19 @@ export function AgreementPart({ conversation, zone }: Props) {
         Agreement to texts
       </Box>
       <Answered query={query}>
-        {({ service, news, history }) => (
+        {(agreement) => (
           <Box sx={{ typography: 'body2' }}>
-            <Kind name="Answers and service texts" said={service} zone={zone} />
-            <Kind name="News and offers" said={news} zone={zone} />
-            {service.answer === 'OPTED_OUT' && service.ground === 'KEYWORD' && (
+            <NumberLine agreement={agreement} id={conversation.id} />
+            <Kind name="Answers and service texts" said={agreement.service} zone={zone} />
+            <Kind name="News and offers" said={agreement.news} zone={zone} />
+            {agreement.service.answer === 'OPTED_OUT' && agreement.service.ground === 'KEYWORD' && (
               <Box sx={{ py: 0.5 }}>
                 They stopped our texts by a text of theirs. Only START from their phone ends that.
               </Box>
             )}
-            {history.length > 0 && (
+            {agreement.history.length > 0 && (
               <Box component="ul" aria-label="What was noted" sx={{ pl: 2.5, my: 0.75 }}>
-                {history.map((change) => (
+                {agreement.history.map((change) => (
                   <li key={change.id}>
                     <Moment at={change.notedAt} zone={zone} />: {changeWords(change)}, {changeGround(change)}
                     {change.words && ` (“${change.words}”)`}
@@ -69,6 +70,28 @@ export function AgreementPart({ conversation, zone }: Props) {
           Note what they said…
         </Button>
       )}
+    </Box>
+  );
+}
+
+function NumberLine({ agreement, id }: { agreement: Agreement; id: number }) {
+  const mark = useMarkNumber(id);
+  const refusal = useRefusal('WORK');
+  const words = numberWords(agreement);
+  return (
+    <Box sx={{ py: 0.25 }}>
+      {words !== '' && (
+        <>
+          <Box component="span" sx={{ color: 'text.secondary' }}>
+            Number:{' '}
+          </Box>
+          <strong>{words}</strong>{' '}
+        </>
+      )}
+      <ActButton refusal={refusal} disabled={mark.isPending} onClick={() => mark.mutate(words === '')} sx={{ p: 0 }}>
+        {words === '' ? 'Mark as wrong number' : 'The number is right'}
+      </ActButton>
+      {mark.error && <ProblemNote problem={mark.error} />}
     </Box>
   );
 }

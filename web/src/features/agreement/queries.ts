@@ -16,16 +16,32 @@ interface Noted {
   words?: string | undefined;
 }
 
+/** What is decided before a text goes may be another one now. */
+function useReadAgain(id: number) {
+  const queries = useQueryClient();
+  return () => {
+    tellOwnAct();
+    readAgain(queries, id);
+    void queries.invalidateQueries({ queryKey: ['agreement', id] });
+    void queries.invalidateQueries({ queryKey: ['check', id] });
+  };
+}
+
 /** Notes what a customer said about our texts. */
 export function useNoteAgreement(id: number) {
-  const queries = useQueryClient();
+  const onSettled = useReadAgain(id);
   return useMutation({
     mutationFn: (body: Noted) => ask('POST', '/api/conversations/{id}/agreement', { path: { id }, body }),
-    onSettled: () => {
-      tellOwnAct();
-      readAgain(queries, id);
-      void queries.invalidateQueries({ queryKey: ['agreement', id] });
-      void queries.invalidateQueries({ queryKey: ['check', id] });
-    },
+    onSettled,
+  });
+}
+
+/** Marks the number as wrong, or as right again. */
+export function useMarkNumber(id: number) {
+  const onSettled = useReadAgain(id);
+  return useMutation({
+    mutationFn: (wrong: boolean) =>
+      ask('PUT', '/api/conversations/{id}/agreement/number', { path: { id }, body: { wrong } }),
+    onSettled,
   });
 }

@@ -27,6 +27,7 @@ const DOSSIER: Dossier = {
 };
 const ELSEWHERE = 'GET /api/conversations/7/elsewhere';
 const AGREEMENT = {
+  number: 'GOOD',
   service: { answer: 'OPTED_OUT', ground: 'KEYWORD', since: '2026-06-08T19:05:00Z' },
   news: { answer: 'NOT_SAID' },
   history: [
@@ -102,4 +103,16 @@ it('says what they allow us to text, on what ground, and notes what they say', a
       { given: true, kinds: ['SERVICE', 'NEWS'], words: 'at the counter' },
     ]),
   );
+});
+
+it('a number that belongs to someone else is marked, and right again', async () => {
+  const marked = { ...AGREEMENT, number: 'MARKED_WRONG' };
+  const page = lay({
+    [ELSEWHERE]: [],
+    'GET /api/conversations/7/agreement': marked,
+    'PUT /api/conversations/7/agreement/number': undefined,
+  });
+  expect(await screen.findByText('× marked as wrong')).toBeTruthy();
+  fireEvent.click(screen.getByRole('button', { name: 'The number is right' }));
+  await waitFor(() => expect(page.told('PUT', '/api/conversations/7/agreement/number')).toEqual([{ wrong: false }]));
 });

@@ -23,6 +23,7 @@ const ANSWERS: Answers = {
   [CHECK]: { parts: PARTS, verdict: 'MAY_GO', objections: [] },
   'GET /api/staff': [maren, priya],
   'GET /api/conversations/7/agreement': {
+    number: 'GOOD',
     service: { answer: 'AGREED', ground: 'WROTE_FIRST', since: '2026-06-03T19:05:00Z' },
     news: { answer: 'NOT_SAID' },
     history: [],

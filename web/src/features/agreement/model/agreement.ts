@@ -13,6 +13,18 @@ const GROUNDS: Record<Ground, string> = {
   KEYWORD: 'by text',
 };
 
+const NUMBERS: Record<Agreement['number'], string> = {
+  GOOD: '',
+  MARKED_WRONG: '× marked as wrong',
+  CANNOT_RECEIVE: '× cannot receive texts, says the network',
+  NO_SUCH_NUMBER: '× does not exist, says the network',
+};
+
+/** What speaks against the number itself; nothing for a good one. */
+export function numberWords({ number }: Agreement): string {
+  return NUMBERS[number];
+}
+
 /** "✓ agreed": whether one may text them, as a shape and a word. */
 export function agreementWords({ answer }: Said): string {
   return `${SHAPES[answer]} ${WORDS[answer]}`;

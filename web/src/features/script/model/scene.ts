@@ -89,6 +89,10 @@ export function direction(
       return entry.speaker
         ? `${who} notes that the customer agrees to ${entry.words === 'NEWS' ? 'news and offers' : 'texts'}.`
         : 'The customer opts in to texts again.';
+    case 'NUMBER_WRONG':
+      return `${who} marks the number as wrong.`;
+    case 'NUMBER_RIGHT':
+      return `${who} says that the number is right.`;
     case 'TOPIC_ADDED':
       return `About ${entry.words ?? ''}, says ${who}.`;
     case 'TOPIC_REMOVED':

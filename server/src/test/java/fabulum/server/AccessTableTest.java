@@ -164,6 +164,7 @@ class AccessTableTest {
     fresh("POST", one + "/texts", Door.WORKS, asked -> said("a text " + Fabulum.reference()));
     row("POST", one + "/texts/check", Door.SEES, Map.of("words", "a text"));
     row("GET", one + "/agreement", Door.SEES);
+    row("PUT", one + "/agreement/number", Door.WORKS, Map.of("wrong", false));
     row("POST", one + "/agreement", Door.WORKS, Map.of("given", true, "kinds", List.of("SERVICE")));
     row("PUT", one + "/notes/{note}", Door.WORKS, Map.of("words", "another note"));
     row("DELETE", one + "/notes/{note}", Door.WORKS);

@@ -2,8 +2,17 @@ package fabulum.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import fabulum.core.conversation.Participants;
+import fabulum.core.delivery.ClientReference;
 import fabulum.core.delivery.Gateway.OutgoingText;
 import fabulum.core.phone.PhoneNumber;
+import fabulum.core.sending.Author;
+import fabulum.core.sending.SendDecision;
+import fabulum.core.sending.SendDecision.Verdict;
+import fabulum.server.conversations.Said;
+import fabulum.server.lines.LineId;
+import fabulum.server.messaging.Messaging;
+import fabulum.server.messaging.Recipient;
 import fabulum.server.sending.SendSetup;
 import fabulum.server.testing.Browser;
 import fabulum.server.testing.Fabulum;
@@ -185,7 +194,8 @@ class OptingOutTest {
   void aTextThatFallsDueAfterTheStopIsLookedAtAgain() {
     long id = text(Fabulum.DOCK, "Is the lift free?");
     maren.post("/api/conversations/" + id + "/texts", answer("At nine")).require(200);
-    comesToHanded("At nine");
+    assertThat(fabulum.comesTo("select count(*) from outbox where conversation_id = " + id, "0"))
+        .isTrue();
     fabulum.tables.update(
         "insert into agreement_change (number_id, noted_at, given, service, news, ground)"
             + " select number_id, current_timestamp, false, true, true, 'BY_WORD'"
@@ -308,6 +318,59 @@ class OptingOutTest {
     maren.post("/api/conversations/" + id + "/texts", answer("Anyway")).require(422);
     maren.post(agreement, Map.of("given", true, "kinds", List.of("SERVICE"))).require(204);
     maren.post("/api/conversations/" + id + "/texts", answer("Glad to")).require(200);
+  }
+
+  @Test
+  void whatANetworkSaysOfANumberIsRememberedUntilATextComesFromIt() {
+    long id = text(Fabulum.DOCK, "Is the lift free?");
+    Map<String, Object> lost = answer("At nine");
+    maren.post("/api/conversations/" + id + "/texts", lost).require(200);
+    comesToHanded("At nine");
+    fabulum
+        .webhook()
+        .report(String.valueOf(lost.get("reference")), "failed", "cannot-receive-texts")
+        .require(200);
+    assertThat(check(id, "Hello?").path("objections").path(0).path("code").asString())
+        .isEqualTo("cannot-receive");
+    maren.post("/api/conversations/" + id + "/texts", answer("Hello?")).require(422);
+
+    text(Fabulum.DOCK, "I had no signal");
+    maren.post("/api/conversations/" + id + "/texts", answer("At nine it is")).require(200);
+  }
+
+  @Test
+  void aNumberMarkedAsWrongGetsNothingUntilItIsRightAgain() {
+    long id = text(Fabulum.DOCK, "Who is this? You have the wrong number");
+    String number = "/api/conversations/" + id + "/agreement/number";
+    maren.put(number, Map.of("wrong", true)).require(204);
+    text(Fabulum.DOCK, "Hello?");
+    maren.post("/api/conversations/" + id + "/texts", answer("Sorry")).require(422);
+    maren.put(number, Map.of("wrong", false)).require(204);
+    maren.post("/api/conversations/" + id + "/texts", answer("Sorry")).require(200);
+  }
+
+  @Test
+  void atNightOnlyAnAnswerGoesUnasked() {
+    Duration untilNight = Duration.ofHours(9);
+    fabulum.clock.advance(untilNight);
+    try {
+      Messaging messaging = fabulum.context.getBean(Messaging.class);
+      assertThat(sendAtNight(messaging, fabulum.freshNumber()).verdict())
+          .isEqualTo(Verdict.NEEDS_CONFIRMATION);
+      text(Fabulum.DOCK, "Is somebody still there?");
+      assertThat(sendAtNight(messaging, number).verdict()).isEqualTo(Verdict.MAY_GO);
+    } finally {
+      fabulum.clock.advance(Duration.ofHours(15));
+    }
+  }
+
+  private static SendDecision sendAtNight(Messaging messaging, String to) {
+    return messaging.send(
+        Recipient.on(new LineId(1), Participants.of(new PhoneNumber(to))),
+        Said.by(
+            new Author.Person(office.id("maren")),
+            "The gate is open.",
+            new ClientReference(Fabulum.reference())));
   }
 
   @Test

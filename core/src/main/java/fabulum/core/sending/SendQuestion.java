@@ -77,7 +77,21 @@ public record SendQuestion(
     /** It cannot receive texts. */
     CANNOT_RECEIVE,
     /** It does not exist. */
-    NO_SUCH_NUMBER
+    NO_SUCH_NUMBER;
+
+    /**
+     * What a network says of the number when it gives up a text; empty when the reason is about
+     * that text only.
+     *
+     * @param code of the network's protocol
+     */
+    public static Optional<NumberState> ofFailure(String code) {
+      return switch (code) {
+        case "no-such-number" -> Optional.of(NO_SUCH_NUMBER);
+        case "cannot-receive-texts" -> Optional.of(CANNOT_RECEIVE);
+        default -> Optional.empty();
+      };
+    }
   }
 
   /**

@@ -72,8 +72,7 @@ public class Conversations {
   public Received receive(ReceivedText text, boolean waits) {
     NumberId from = customers.numberOf(text.from());
     customers.wrote(from, text.when().at());
-    Optional<Conversation> known =
-        lock(text.line(), text.participants()).flatMap(conversations::find);
+    Optional<Conversation> known = find(text.line(), text.participants());
     long id = known.map(Conversation::id).orElseGet(() -> begin(text, waits));
     List<Long> touched = new ArrayList<>();
     touched.add(entries.insert(Entry.received(id, from, text)));
@@ -100,6 +99,11 @@ public class Conversations {
     return back
         ? List.of(books.event(row, EventKind.BACK, null, Back.CUSTOMER_WROTE.name()))
         : List.of();
+  }
+
+  /** The conversation that a line and others have, held until the end of the transaction. */
+  public Optional<Conversation> find(LineId line, Participants others) {
+    return lock(line, others).flatMap(conversations::find);
   }
 
   private Optional<Long> lock(LineId line, Participants others) {

@@ -34,6 +34,10 @@ public enum EventKind {
   OPTED_OUT,
   /** The customer agrees to texts, by their own text or as a colleague noted; words as above. */
   OPTED_IN,
+  /** The number belongs to someone else. */
+  NUMBER_WRONG,
+  /** The number is right after all. */
+  NUMBER_RIGHT,
   /** Its words are the topic as it was called then. */
   TOPIC_ADDED,
   /** Its words are the topic as it was called then. */

@@ -1,6 +1,7 @@
 package fabulum.server.customers;
 
 import fabulum.core.phone.Sender;
+import fabulum.core.sending.SendQuestion.NumberState;
 import fabulum.server.customers.CustomerView.Appointment;
 import fabulum.server.customers.CustomerView.Job;
 import fabulum.server.customers.store.CustomerMapper;
@@ -40,9 +41,15 @@ public class Customers {
     return customers.findFacts(sender.address());
   }
 
-  /** A text came from a number. */
+  /** A text came from a number, so it exists and can be texted, whatever was said of it. */
   public void wrote(NumberId number, Instant at) {
     customers.setFirstWrote(number.value(), at);
+    customers.clearState(number.value());
+  }
+
+  /** Keeps what is known of a number. */
+  public void setState(NumberId number, NumberState state) {
+    customers.setState(number.value(), state);
   }
 
   /** The customer a number belongs to, when exactly one holds it. */

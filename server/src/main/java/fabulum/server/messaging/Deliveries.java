@@ -6,6 +6,7 @@ import fabulum.core.delivery.DeliveryState;
 import fabulum.core.delivery.Failure;
 import fabulum.core.delivery.Failure.Sending;
 import fabulum.core.phone.Sender;
+import fabulum.core.sending.SendQuestion.NumberState;
 import fabulum.server.conversations.Bookkeeping;
 import fabulum.server.conversations.Conversation;
 import fabulum.server.conversations.ConversationId;
@@ -14,6 +15,8 @@ import fabulum.server.conversations.EntryId;
 import fabulum.server.conversations.EntryKind;
 import fabulum.server.conversations.EventKind;
 import fabulum.server.conversations.Undelivered;
+import fabulum.server.customers.Customers;
+import fabulum.server.customers.NumberId;
 import fabulum.server.lines.LineId;
 import fabulum.server.messaging.store.SentToRow;
 import fabulum.server.messaging.store.TextMapper;
@@ -34,6 +37,7 @@ public class Deliveries {
   private final Bookkeeping books;
   private final Undelivered undelivered;
   private final Assignment assignment;
+  private final Customers customers;
   private final ApplicationEventPublisher events;
 
   Deliveries(
@@ -41,11 +45,13 @@ public class Deliveries {
       Bookkeeping books,
       Undelivered undelivered,
       Assignment assignment,
+      Customers customers,
       ApplicationEventPublisher events) {
     this.texts = texts;
     this.books = books;
     this.undelivered = undelivered;
     this.assignment = assignment;
+    this.customers = customers;
     this.events = events;
   }
 
@@ -123,6 +129,10 @@ public class Deliveries {
         failed ? report.failureReason() : null);
     List<Long> touched = new ArrayList<>(List.of(text.id()));
     if (failed) {
+      if (report.failureCode() != null && !row.isGroup()) {
+        NumberState.ofFailure(report.failureCode())
+            .ifPresent(state -> customers.setState(new NumberId(row.numberId()), state));
+      }
       touched.addAll(failed(row, text, report));
     } else if (text.needsHand()) {
       // It arrived after all, so nobody needs to deal with it any more.

@@ -20,7 +20,6 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
-import java.util.Optional;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -88,7 +87,10 @@ public class Messaging {
 
   private Ends ends(Recipient to, Author author) {
     return to instanceof Recipient.OnLine numbers
-        ? new Ends(numbers.from(), numbers.others().members().get(0), Optional.empty())
+        ? new Ends(
+            numbers.from(),
+            numbers.others().members().get(0),
+            conversations.find(numbers.from(), numbers.others()))
         : saying.ends(conversation(to), author);
   }
 

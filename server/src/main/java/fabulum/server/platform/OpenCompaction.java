@@ -3,7 +3,9 @@ package fabulum.server.platform;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.time.Duration;
+import java.util.Optional;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
 import javax.sql.DataSource;
 import org.h2.engine.SessionLocal;
 import org.h2.jdbc.JdbcConnection;
@@ -26,7 +28,7 @@ class OpenCompaction {
   private static final Logger log = LoggerFactory.getLogger(OpenCompaction.class);
 
   /** A smaller file is left alone, in octets. */
-  static final long SMALL = 8L << 20;
+  static final long SMALL = 4L << 20;
 
   /** A file is worth compacting when it is so many times as large as what is in it. */
   static final int GROWN = 2;
@@ -37,10 +39,17 @@ class OpenCompaction {
    */
   private static final int STEP_MILLIS = 50;
 
-  /** Room is used again so long after what was there was replaced: three steps, so three syncs. */
-  private static final Duration RETENTION = Duration.ofSeconds(15);
+  /**
+   * The disk is written to behind every fourth step. Commits wait for it, for a tenth of a second
+   * or two on a slow disk, so it is not done more often than what is kept meanwhile is worth.
+   */
+  private static final int STEPS_BEFORE_SYNC = 4;
+
+  /** Room is used again so long after what was there was replaced: three syncs. */
+  private static final Duration RETENTION = Duration.ofSeconds(60);
 
   private final DataSource database;
+  private final AtomicInteger steps = new AtomicInteger();
 
   OpenCompaction(DataSource database) {
     this.database = database;
@@ -49,34 +58,49 @@ class OpenCompaction {
   @Scheduled(initialDelay = 5, fixedDelay = 5, timeUnit = TimeUnit.SECONDS)
   void step() {
     try (Connection connection = database.getConnection()) {
+      if (steps.incrementAndGet() % STEPS_BEFORE_SYNC == 0) {
+        sync(connection);
+      }
       step(connection, RETENTION);
     } catch (SQLException | RuntimeException e) {
       log.warn("The database file could not be compacted; trying again", e);
     }
   }
 
+  /** Writes all that was committed to the disk itself. */
+  static void sync(Connection connection) throws SQLException {
+    Optional<MVStore> store = store(connection);
+    if (store.isPresent()) {
+      store.get().sync();
+    }
+  }
+
   /**
-   * Writes to the disk, and compacts for a moment if the file has grown.
+   * Compacts for a moment if the file has grown.
    *
    * @param retention how long ago what was in a place must have been replaced
    * @return whether it did
    */
   static boolean step(Connection connection, Duration retention) throws SQLException {
-    if (!connection.isWrapperFor(JdbcConnection.class)) {
+    Optional<MVStore> store = store(connection);
+    store.ifPresent(it -> it.setRetentionTime((int) retention.toMillis()));
+    if (store.filter(OpenCompaction::isWorthIt).isEmpty()) {
       return false;
+    }
+    // What is moved is on the disk before its old place is used again.
+    store.get().sync();
+    store.get().compactFile(STEP_MILLIS);
+    return true;
+  }
+
+  /** The open store; empty on another database, or once it is closed. */
+  private static Optional<MVStore> store(Connection connection) throws SQLException {
+    if (!connection.isWrapperFor(JdbcConnection.class)) {
+      return Optional.empty();
     }
     SessionLocal session = (SessionLocal) connection.unwrap(JdbcConnection.class).getSession();
-    MVStore store = session.getDatabase().getStore().getMvStore();
-    if (store.isClosed()) {
-      return false;
-    }
-    store.setRetentionTime((int) retention.toMillis());
-    store.sync();
-    if (!isWorthIt(store)) {
-      return false;
-    }
-    store.compactFile(STEP_MILLIS);
-    return true;
+    return Optional.of(session.getDatabase().getStore().getMvStore())
+        .filter(store -> !store.isClosed());
   }
 
   private static boolean isWorthIt(MVStore store) {

@@ -5,6 +5,7 @@ import fabulum.core.agreement.Agreement.Answer;
 import fabulum.core.agreement.StopWish;
 import fabulum.core.agreement.TextKind;
 import fabulum.core.phone.Sender;
+import fabulum.core.sending.SendQuestion.NumberState;
 import fabulum.server.access.StaffId;
 import fabulum.server.conversations.Bookkeeping;
 import fabulum.server.conversations.Conversation;
@@ -55,6 +56,7 @@ public class AgreementNotes {
     Agreement agreement = agreements.of(number, new LineId(row.lineId()));
     boolean optedOut = agreement.service().answer() == Answer.OPTED_OUT;
     return new AgreementView(
+        number.state(),
         AgreementView.SaidView.of(agreement.service()),
         AgreementView.SaidView.of(agreement.news()),
         number.firstWroteAt(),
@@ -72,6 +74,18 @@ public class AgreementNotes {
         .filter(entry -> StopWish.isIn(String.valueOf(entry.words()), setup.get().languages()))
         .map(Entry::id)
         .orElse(null);
+  }
+
+  /**
+   * Says that the number of a conversation belongs to someone else, or that it is right after all.
+   */
+  @Transactional
+  public void markNumber(ConversationId id, boolean wrong, StaffId by) {
+    Conversation row = inSight.lock(id, by);
+    customers.setState(
+        new NumberId(row.numberId()), wrong ? NumberState.MARKED_WRONG : NumberState.GOOD);
+    EventKind kind = wrong ? EventKind.NUMBER_WRONG : EventKind.NUMBER_RIGHT;
+    books.changed(row.id(), List.of(books.event(row, kind, by, null)));
   }
 
   /**

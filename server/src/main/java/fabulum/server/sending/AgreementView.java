@@ -4,6 +4,7 @@ import fabulum.core.agreement.Agreement;
 import fabulum.core.agreement.Agreement.Said;
 import fabulum.core.agreement.Change;
 import fabulum.core.agreement.Ground;
+import fabulum.core.sending.SendQuestion.NumberState;
 import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -11,6 +12,7 @@ import org.jspecify.annotations.Nullable;
 /**
  * What the holders of a number allow the line of a conversation to text them.
  *
+ * @param number what is known of the number itself
  * @param service about answers and service texts
  * @param news about news and offers
  * @param firstWroteAt when the first text came from the number; null for none yet
@@ -19,6 +21,7 @@ import org.jspecify.annotations.Nullable;
  *     waits for an answer; null otherwise
  */
 public record AgreementView(
+    NumberState number,
     SaidView service,
     SaidView news,
     @Nullable Instant firstWroteAt,

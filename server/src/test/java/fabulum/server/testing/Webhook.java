@@ -62,6 +62,11 @@ public final class Webhook {
   }
 
   public Answer report(String reference, String state) {
+    return report(reference, state, "gone");
+  }
+
+  /** A report that says why. */
+  public Answer report(String reference, String state, String code) {
     return told(
         JSON.writeValueAsString(
             Map.of(
@@ -74,7 +79,7 @@ public final class Webhook {
                 "state",
                 state,
                 "code",
-                "gone",
+                code,
                 "reason",
                 "Out of service.")));
   }

@@ -1,5 +1,6 @@
 package fabulum.server.customers.store;
 
+import fabulum.core.sending.SendQuestion.NumberState;
 import fabulum.server.customers.CustomerView.Appointment;
 import fabulum.server.customers.CustomerView.Detail;
 import fabulum.server.customers.CustomerView.Job;
@@ -21,6 +22,11 @@ public interface CustomerMapper {
   Optional<NumberFacts> findFacts(String address);
 
   void setFirstWrote(long id, Instant at);
+
+  void setState(long id, NumberState state);
+
+  /** What a network said of it does not hold any more; what a person said does. */
+  void clearState(long id);
 
   List<FoundNumber> search(String pattern, @Nullable String digits, int limit);
 

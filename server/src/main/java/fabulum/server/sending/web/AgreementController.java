@@ -17,6 +17,7 @@ import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
@@ -48,6 +49,23 @@ class AgreementController {
   @GetMapping
   AgreementView read(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {
     return agreements.of(new ConversationId(id), me.id());
+  }
+
+  /**
+   * What a number is.
+   *
+   * @param wrong whether it belongs to someone else than we thought
+   */
+  record NumberRequest(boolean wrong) {}
+
+  /** Marks the number of a conversation as wrong, so that nothing is sent to it, or as right. */
+  @PutMapping("/number")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void markNumber(
+      @AuthenticationPrincipal SignedIn me,
+      @PathVariable long id,
+      @RequestBody NumberRequest wanted) {
+    agreements.markNumber(new ConversationId(id), wanted.wrong(), me.id());
   }
 
   /** Notes what the customer of a conversation said about our texts. It stays in the history. */
