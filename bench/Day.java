@@ -62,6 +62,7 @@ public final class Day {
     HttpServer network = network();
     double[] kept = new double[texts];
     long open;
+    long busy;
     try (ConfigurableApplicationContext program =
         new SpringApplication(FabulumApplication.class)
             .run(
@@ -79,6 +80,7 @@ public final class Day {
       while (Integer.valueOf(0).compareTo(tables.queryForObject("select count(*) from outbox", Integer.class)) < 0) {
         Thread.sleep(200);
       }
+      busy = size(folder);
       // The last of what can be given back is given back in the quiet after.
       Thread.sleep(60_000);
       open = size(folder);
@@ -103,7 +105,7 @@ public final class Day {
           some[some.length * 99 / 100],
           some[some.length - 1]);
     }
-    System.out.printf(Locale.ROOT, "database file %,d kB, compacted %,d kB: %.1f x%n", open / 1000, compacted / 1000, open / (double) compacted);
+    System.out.printf(Locale.ROOT, "database file %,d kB at the end of the day, %,d kB in the quiet after it, compacted %,d kB: %.1f x%n", busy / 1000, open / 1000, compacted / 1000, open / (double) compacted);
     try (Stream<Path> files = Files.walk(folder)) {
       files.sorted((a, b) -> b.compareTo(a)).forEach(each -> each.toFile().delete());
     }

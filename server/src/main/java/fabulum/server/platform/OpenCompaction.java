@@ -5,7 +5,6 @@ import java.sql.SQLException;
 import java.time.Duration;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
-import java.util.concurrent.atomic.AtomicInteger;
 import javax.sql.DataSource;
 import org.h2.engine.SessionLocal;
 import org.h2.jdbc.JdbcConnection;
@@ -39,32 +38,48 @@ class OpenCompaction {
    */
   private static final int STEP_MILLIS = 50;
 
+  /** With fewer commits than this between two steps it is quiet, and nobody minds a step. */
+  private static final int QUIET = 50;
+
   /**
-   * The disk is written to behind every fourth step. Commits wait for it, for a tenth of a second
-   * or two on a slow disk, so it is not done more often than what is kept meanwhile is worth.
+   * While it is busy only one step in this many compacts, since commits wait for it up to half a
+   * second; the file grows meanwhile and is made smaller when it is quiet again.
    */
+  private static final int BUSY_STEPS = 12;
+
+  /** While it is busy the disk is written to in one step of this many: commits wait a little. */
   private static final int STEPS_BEFORE_SYNC = 4;
 
   /** Room is used again so long after what was there was replaced: three syncs. */
   private static final Duration RETENTION = Duration.ofSeconds(60);
 
   private final DataSource database;
-  private final AtomicInteger steps = new AtomicInteger();
+  private int steps;
+  private long version;
 
   OpenCompaction(DataSource database) {
     this.database = database;
   }
 
   @Scheduled(initialDelay = 5, fixedDelay = 5, timeUnit = TimeUnit.SECONDS)
-  void step() {
+  synchronized void step() {
     try (Connection connection = database.getConnection()) {
-      if (steps.incrementAndGet() % STEPS_BEFORE_SYNC == 0) {
+      steps++;
+      boolean quiet = isQuiet(connection);
+      boolean compacted = (quiet || steps % BUSY_STEPS == 0) && step(connection, RETENTION);
+      if (!compacted && (quiet || steps % STEPS_BEFORE_SYNC == 0)) {
         sync(connection);
       }
-      step(connection, RETENTION);
     } catch (SQLException | RuntimeException e) {
       log.warn("The database file could not be compacted; trying again", e);
     }
+  }
+
+  private boolean isQuiet(Connection connection) throws SQLException {
+    long now = store(connection).map(MVStore::getCurrentVersion).orElse(version);
+    long commits = now - version;
+    version = now;
+    return commits < QUIET;
   }
 
   /** Writes all that was committed to the disk itself. */
