@@ -25,7 +25,7 @@ export function numberWords({ number }: Agreement): string {
   return NUMBERS[number];
 }
 
-/** "✓ agreed": whether one may text them, as a shape and a word. */
+/** "✓ agreed": whether they may be texted, as a shape and a word. */
 export function agreementWords({ answer }: Said): string {
   return `${SHAPES[answer]} ${WORDS[answer]}`;
 }

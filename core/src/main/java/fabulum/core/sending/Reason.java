@@ -47,7 +47,7 @@ public enum Reason {
   NIGHT(Severity.ASK, Severity.IGNORE),
   /** It is a day off where the customer is. */
   DAY_OFF(Severity.TELL, Severity.IGNORE),
-  /** There is a web address in it, to somebody who never wrote. */
+  /** There is a web address in it, to a number that never wrote. */
   WEB_ADDRESS(Severity.ASK, Severity.IGNORE),
   /** It goes to many. */
   MANY_RECIPIENTS(Severity.ASK, Severity.IGNORE),

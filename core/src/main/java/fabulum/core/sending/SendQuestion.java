@@ -72,7 +72,7 @@ public record SendQuestion(
   public enum NumberState {
     /** Nothing speaks against it. */
     GOOD,
-    /** A person marked it as wrong: it belongs to somebody else. */
+    /** A person marked it as wrong: it belongs to someone else. */
     MARKED_WRONG,
     /** It cannot receive texts. */
     CANNOT_RECEIVE,

@@ -67,7 +67,7 @@ public class Conversations {
    * Takes in a text from a customer, which is not here yet: adds it to the script and moves the
    * turn. To be used within a transaction, which then tells of the change.
    *
-   * @param waits whether somebody waits for an answer to it
+   * @param waits whether the customer waits for an answer to it
    */
   public Received receive(ReceivedText text, boolean waits) {
     NumberId from = customers.numberOf(text.from());

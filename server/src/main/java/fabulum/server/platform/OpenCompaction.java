@@ -27,9 +27,9 @@ class OpenCompaction {
   private static final Logger log = LoggerFactory.getLogger(OpenCompaction.class);
 
   /** A smaller file is left alone, in octets. */
-  static final long SMALL = 4L << 20;
+  static final long SMALL = 32L << 20;
 
-  /** A file is worth compacting when it is so many times as large as what is in it. */
+  /** A file is worth compacting when it is this many times as large as its content. */
   static final int GROWN = 2;
 
   /**
@@ -65,9 +65,9 @@ class OpenCompaction {
   synchronized void step() {
     try (Connection connection = database.getConnection()) {
       steps++;
-      boolean quiet = isQuiet(connection);
-      boolean compacted = (quiet || steps % BUSY_STEPS == 0) && step(connection, RETENTION);
-      if (!compacted && (quiet || steps % STEPS_BEFORE_SYNC == 0)) {
+      if (isQuiet(connection) || steps % BUSY_STEPS == 0) {
+        step(connection, RETENTION);
+      } else if (steps % STEPS_BEFORE_SYNC == 0) {
         sync(connection);
       }
     } catch (SQLException | RuntimeException e) {
@@ -91,19 +91,20 @@ class OpenCompaction {
   }
 
   /**
-   * Compacts for a moment if the file has grown.
+   * Writes to the disk, and compacts for a moment if the file has grown.
    *
    * @param retention how long ago what was in a place must have been replaced
    * @return whether it did
    */
   static boolean step(Connection connection, Duration retention) throws SQLException {
     Optional<MVStore> store = store(connection);
-    store.ifPresent(it -> it.setRetentionTime((int) retention.toMillis()));
+    store.ifPresent(it -> {
+      it.setRetentionTime((int) retention.toMillis());
+      it.sync();
+    });
     if (store.filter(OpenCompaction::isWorthIt).isEmpty()) {
       return false;
     }
-    // What is moved is on the disk before its old place is used again.
-    store.get().sync();
     store.get().compactFile(STEP_MILLIS);
     return true;
   }

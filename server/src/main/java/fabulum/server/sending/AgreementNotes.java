@@ -27,7 +27,10 @@ import org.springframework.transaction.annotation.Transactional;
 /** What a customer allows, seen and noted beside a conversation. */
 @Service
 public class AgreementNotes {
-  /** The customer's last text is among so many newest entries, or it is long answered. */
+  /**
+   * The customer's last text is searched among this many newest entries; further back it is long
+   * answered.
+   */
   private static final int NEWEST = 20;
 
   private final InSight inSight;

@@ -67,7 +67,7 @@ public class Decisions {
   }
 
   /**
-   * A text that somebody would send.
+   * A text that its author would send.
    *
    * @param reference of the text, when it has one already; null while it is being written
    */

@@ -65,7 +65,7 @@ public class SendSetup implements CachedSetUp {
   /**
    * Changes them. To be used within a transaction.
    *
-   * @return false when somebody else changed them since {@code wanted.version()}
+   * @return false when another person changed them since {@code wanted.version()}
    */
   public boolean change(SendSettings wanted) {
     SendPolicy policy = wanted.policy();

@@ -16,6 +16,7 @@ import fabulum.core.phone.Region;
 import fabulum.core.phone.Sender;
 import fabulum.core.promise.Promise;
 import fabulum.core.sending.Author;
+import fabulum.core.sending.Reason;
 import fabulum.core.sentence.Facts;
 import fabulum.core.sentence.Sentence;
 import fabulum.core.sentence.SentenceText;
@@ -314,7 +315,14 @@ class InboxLawsTest {
     String words = "answer " + WORDS[random.nextInt(WORDS.length)];
     messaging.send(
         Recipient.in(id),
-        Said.by(new Author.Person(by.value()), words, new ClientReference("reference-" + i)));
+        new Said(
+            words,
+            new Author.Person(by.value()),
+            new ClientReference("reference-" + i),
+            null,
+            null,
+            null,
+            Set.of(Reason.values())));
     one.owner = one.owner == null ? Long.valueOf(by.value()) : one.owner;
     one.startedBy = one.state.isOpen() ? one.startedBy : Long.valueOf(by.value());
     one.now(one.state.personAnswered(now()), now());

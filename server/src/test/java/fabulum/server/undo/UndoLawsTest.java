@@ -8,6 +8,7 @@ import fabulum.core.delivery.ClientReference;
 import fabulum.core.delivery.DeliveryState;
 import fabulum.core.phone.Sender;
 import fabulum.core.sending.Author;
+import fabulum.core.sending.Reason;
 import fabulum.server.access.StaffId;
 import fabulum.server.access.TeamId;
 import fabulum.server.conversations.Acts;
@@ -37,6 +38,7 @@ import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
 import java.util.TreeMap;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -159,7 +161,14 @@ class UndoLawsTest {
     try {
       messaging.send(
           Recipient.in(id),
-          Said.by(new Author.Person(by.value()), "answer", new ClientReference(reference)));
+          new Said(
+              "answer",
+              new Author.Person(by.value()),
+              new ClientReference(reference),
+              null,
+              null,
+              null,
+              Set.of(Reason.values())));
     } catch (Problem notSeen) {
       return;
     }
