@@ -9,6 +9,7 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse.BodyHandlers;
+import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
@@ -149,7 +150,13 @@ public final class Browser {
   public Answer answer(long conversation, String words) {
     return post(
         "/api/conversations/" + conversation + "/texts",
-        Map.of("words", words, "reference", Fabulum.reference()));
+        Map.of(
+            "words",
+            words,
+            "reference",
+            Fabulum.reference(),
+            "confirmed",
+            List.of("night", "same-text")));
   }
 
   private URI address(String path) {
