@@ -83,8 +83,9 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting }: Pr
     if (!writes) onWriting(false);
   }, [writes, onWriting]);
 
+  const cannot = empty || send.isPending || (!isNote && isRefused(check));
   const go = (finish: boolean, whateverStandsThere = false, confirmed = confirm) => {
-    if (empty || send.isPending || refusal !== '' || (!isNote && isRefused(check))) return;
+    if (cannot || refusal !== '') return;
     setPressedFor('');
     writing.going();
     const { words, reference } = sheet;
@@ -114,7 +115,6 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting }: Pr
   const hint = isNote
     ? 'For the team only, never sent. Type @ and a name to notify a colleague.'
     : `From ${line?.name ?? '…'} to ${conversation.number}`;
-  const cannot = empty || send.isPending || (!isNote && isRefused(check));
   return (
     <Box
       component="section"

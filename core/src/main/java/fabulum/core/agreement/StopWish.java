@@ -139,7 +139,6 @@ public final class StopWish {
         Language.PT,
         "\\b(?:pare|parem|para|parar) de (?:me |nos )?(?:mandar|enviar|escrever|contatar|incomodar)\\w*",
         "\\bnao (?:me |nos )?(?:mande|envie|escreva|contate|contacte)\\w*(?: \\w+){0,2} mais\\b",
-        "\\bnao (?:me |nos )?(?:mande|envie)\\w* mais\\b",
         "\\bnao quero(?: mais)?(?: \\w+){0,2} (?:mensagens|sms|textos)",
         "(?:tir|remov|retir|exclu)\\w*(?: me| meu numero| nos)?(?: \\w+)? (?:da|dessa|desta|de sua) lista");
     ask(

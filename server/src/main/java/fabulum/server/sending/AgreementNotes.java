@@ -56,14 +56,15 @@ public class AgreementNotes {
   public AgreementView of(ConversationId id, StaffId asking) {
     Conversation row = inSight.row(id, asking);
     NumberFacts number = customers.facts(Sender.ofAddress(row.address())).orElseThrow();
-    Agreement agreement = agreements.of(number, new LineId(row.lineId()));
+    List<NotedChange> history = agreements.history(new NumberId(number.id()));
+    Agreement agreement = agreements.of(number, new LineId(row.lineId()), history);
     boolean optedOut = agreement.service().answer() == Answer.OPTED_OUT;
     return new AgreementView(
         number.state(),
         AgreementView.SaidView.of(agreement.service()),
         AgreementView.SaidView.of(agreement.news()),
         number.firstWroteAt(),
-        agreements.history(new NumberId(number.id())),
+        history,
         optedOut ? null : asksToStop(row));
   }
 

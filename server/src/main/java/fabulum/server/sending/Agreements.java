@@ -33,6 +33,11 @@ public class Agreements {
 
   /** What the holders of a number allow a line. */
   public Agreement of(NumberFacts number, LineId line) {
+    return of(number, line, changes.list(number.id()));
+  }
+
+  /** The same, where what was noted of the number has been read already. */
+  Agreement of(NumberFacts number, LineId line, List<NotedChange> noted) {
     List<Change> history = new ArrayList<>();
     // Who writes first may be answered; whatever was said since weighs more.
     Optional.ofNullable(number.firstWroteAt())
@@ -45,7 +50,7 @@ public class Agreements {
                 OptionalLong.empty(),
                 Optional.empty()))
         .ifPresent(history::add);
-    changes.list(number.id()).stream().map(NotedChange::change).forEach(history::add);
+    noted.stream().map(NotedChange::change).forEach(history::add);
     return Agreement.at(history, line.value(), clock.instant());
   }
 
