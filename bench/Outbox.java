@@ -123,7 +123,7 @@ public final class Outbox {
     double[] alone = answers(messaging, all, MANY, priya, "alone");
     say("an answer, the outbox empty", alone, median(alone));
     for (int i = 0; i < MANY; i++) {
-      messaging.send(Recipient.in(all[i]), Said.by(new Author.Several(priya.value()), "Storm at six.", new ClientReference("several-" + i)));
+      messaging.send(Recipient.in(all[i]), Said.by(new Author.Several(priya.value(), texts), "Storm at six.", new ClientReference("several-" + i)));
     }
     JdbcTemplate tables = program.getBean(JdbcTemplate.class);
     System.out.printf(Locale.ROOT, "%,d texts of one act wait%n", tables.queryForObject("select count(*) from outbox", Integer.class));

@@ -35,7 +35,8 @@ export default defineConfig({
   webServer: {
     command: '../bin/demo --port 8480 --data /tmp/fabulum-journeys --fresh --now 2026-06-09T14:05:00-05:00 --run',
     // It ends before the second compiler has paid for itself.
-    env: { JAVA_TOOL_OPTIONS: '-XX:TieredStopAtLevel=1' },
+    // Texts leave at once; one journey sets a pause of its own.
+    env: { JAVA_TOOL_OPTIONS: '-XX:TieredStopAtLevel=1', FABULUM_PEOPLE_PAUSE: '0s' },
     url: 'http://localhost:8480/',
     reuseExistingServer: process.env.FABULUM_RUN !== undefined,
     timeout: 300_000,

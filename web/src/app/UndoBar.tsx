@@ -1,8 +1,9 @@
 import { Box, Button } from '@mui/material';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
+import { useLocation, useNavigate } from 'react-router';
 import { ApiProblem, ask, readListsAgain } from '../shared/api';
-import { tellOwnAct, useKeys, useOffer, withdrawOffer } from '../shared/ui';
+import { tellOwnAct, useKeys, useOffer, useTakeBack, withdrawOffer } from '../shared/ui';
 
 const PROBLEM_SHOWN_MS = 6_000;
 
@@ -18,6 +19,8 @@ function names(all: string[]): string {
 export function UndoBar() {
   const queries = useQueryClient();
   const offer = useOffer();
+  const navigate = useNavigate();
+  const { pathname } = useLocation();
   const [problem, setProblem] = useState('');
   const undo = useMutation({
     mutationFn: (name: string) => ask('POST', '/api/undo/{name}', { path: { name } }),
@@ -33,6 +36,9 @@ export function UndoBar() {
       void queries.invalidateQueries({ queryKey: ['script'] });
     },
   });
+  const back = useTakeBack((conversation) => {
+    if (pathname !== `/inbox/${conversation}`) void navigate(`/inbox/${conversation}`, { state: { write: true } });
+  });
   function say(words: string) {
     setProblem(words);
     setTimeout(() => setProblem(''), PROBLEM_SHOWN_MS);
@@ -40,7 +46,11 @@ export function UndoBar() {
   const takeBack = () => {
     if (!offer) return;
     withdrawOffer();
-    undo.mutate(offer.undo);
+    if ('undo' in offer.back) undo.mutate(offer.back.undo);
+    else
+      back.mutate(offer.back.text, {
+        onError: (why) => say(why instanceof ApiProblem ? why.message : 'It could not be taken back.'),
+      });
   };
   useKeys({ z: offer ? takeBack : undefined });
   if (!offer && problem === '') return null;
@@ -65,7 +75,7 @@ export function UndoBar() {
       </Box>
       {offer && (
         <Button color="inherit" onClick={takeBack} sx={{ textDecoration: 'underline', whiteSpace: 'nowrap' }}>
-          Undo (Z)
+          {'undo' in offer.back ? 'Undo (Z)' : 'Take back (Z)'}
         </Button>
       )}
     </Box>

@@ -1,4 +1,4 @@
-import type { Conversation, Line, Session, Staff, Team, Topic } from '../shared/api/types';
+import type { Check, Conversation, Line, Session, Staff, Team, Topic } from '../shared/api/types';
 
 /** When it is in tests: a Tuesday in June, five past two in the afternoon in Chicago. */
 export const NOW = '2026-06-09T19:05:00.000Z';
@@ -39,6 +39,8 @@ export const dock: Line = {
   groupLimit: 8,
   mostParts: 10,
   registered: true,
+  signature: '',
+  reaches: [],
 };
 
 export const yard: Line = {
@@ -61,7 +63,7 @@ export const session: Session = {
   clockRuns: false,
   leads: [maren.name],
   mustChangePassword: false,
-  page: { letterKeys: true, inbox: '', stays: false },
+  page: { letterKeys: true, inbox: '', stays: false, pauseSeconds: 0, looksFirst: false },
   may: ['WORK', 'TEXT', 'SEND_TO_MANY', 'EXPORT', 'CHANGE_TEMPLATES', 'REMOVE_FOR_GOOD', 'LEAD'],
 };
 
@@ -86,3 +88,15 @@ export function conversation(id: number, more: Partial<Conversation> = {}): Conv
     ...more,
   };
 }
+
+/** What the server says of a text that may go, of four letters. */
+export const checked: Check = {
+  parts: { encoding: 'BASIC', forcing: [], parts: 1, units: 4, unitsLeft: 156 },
+  verdict: 'MAY_GO',
+  objections: [],
+  leaving: '',
+  from: dock.name,
+  to: '(312) 555-0107',
+  allowances: [],
+  pauseSeconds: 0,
+};

@@ -3,6 +3,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { ask, keys, type Session } from '../../shared/api';
 import { Form, SaveBar, useForm } from '../../shared/form';
 import { MarkPicker, ProblemNote } from '../../shared/ui';
+import { SendingChoices } from './SendingChoices';
 
 /** How I am called and marked beside what I write. */
 export function Profile({ session }: { session: Session }) {
@@ -44,6 +45,7 @@ export function Profile({ session }: { session: Session }) {
         control={<Switch checked={!session.page.stays} onChange={(_, on) => stay.mutate(!on)} />}
         label="After done, set aside or hand over, open the next conversation"
       />
+      <SendingChoices page={session.page} />
       {stay.error && <ProblemNote problem={stay.error} />}
       <SaveBar form={form} save="Save" saved={() => 'Saved. Colleagues see it now.'} />
     </Form>

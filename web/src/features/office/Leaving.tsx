@@ -59,7 +59,7 @@ export function Leaving({ staff, forGood = false, onClose, onLeft }: Props) {
       return ask('POST', '/api/office/people/{id}/move', { path, body: { ids: picked.map((row) => row.id), ...to } });
     },
     onSuccess: (moved) => {
-      if ('undo' in moved && moved.undo) offerUndo({ words: movedWords(moved, to), undo: moved.undo });
+      if ('undo' in moved && moved.undo) offerUndo({ words: movedWords(moved, to), back: { undo: moved.undo } });
       void readAllAgain(queries);
       onLeft();
     },

@@ -26,7 +26,7 @@ export function OfficePage({ session }: { session: Session }) {
         : ask('POST', '/api/conversations/{id}/hand-over', { path: { id }, body: { person } }),
     onSuccess: (answer, { name, to }) => {
       setSaid(`${name} to ${to}`);
-      if (answer.undo) offerUndo({ words: `${name} to ${to}`, undo: answer.undo });
+      if (answer.undo) offerUndo({ words: `${name} to ${to}`, back: { undo: answer.undo } });
     },
     onSettled: () => {
       tellOwnAct();

@@ -1,7 +1,7 @@
 import { Box, Tooltip } from '@mui/material';
 import { memo, type ReactNode } from 'react';
 import type { Entry } from '../../shared/api';
-import { day, fullMoment } from '../../shared/format';
+import { day, fullMoment, money } from '../../shared/format';
 import { Moment, StaffMark, useNow } from '../../shared/ui';
 import { notePaper } from '../../theme';
 import { deliveryWords, direction, type Printed } from './model/scene';
@@ -163,6 +163,9 @@ export const EntryLine = memo(function EntryLine(props: Props) {
                 >
                   {deliveryWords(entry)}
                   {entry.parts !== undefined && entry.parts > 1 && ` · ${entry.parts} parts`}
+                  {entry.cost !== undefined &&
+                    entry.currency !== undefined &&
+                    ` · ${money({ amount: entry.cost, currency: entry.currency })}`}
                 </Box>
               )}
               {children}

@@ -1,13 +1,16 @@
 import { Box } from '@mui/material';
 import { useInfiniteQuery } from '@tanstack/react-query';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { memo, useEffect, useLayoutEffect, useMemo, useRef } from 'react';
+import { lazy, memo, Suspense, useEffect, useLayoutEffect, useMemo, useRef } from 'react';
 import { scriptQuery } from './queries';
 import { ProblemNote } from '../../shared/ui';
 import { EntryLine } from './EntryLine';
-import { LostText } from './LostText';
+import { TakeBack } from './TakeBack';
 import { firstUnread, printed } from './model/scene';
 import { usePrinting } from './usePrinting';
+
+/** Fetched when the first text was not delivered. */
+const LostText = lazy(() => import('./LostText').then((part) => ({ default: part.LostText })));
 
 /** A line of text with its margins, in pixels; longer ones are measured when they are drawn. */
 const LINE_HEIGHT = 30;
@@ -102,14 +105,19 @@ export const Lines = memo(function Lines({ id, onWriteAgain, onLeave, line, numb
                 style={{ transform: `translateY(${item.start}px)` }}
               >
                 <EntryLine line={each} isFirstNew={each.entry.id === firstNew} {...shown}>
+                  {each.entry.leavesAt && each.entry.delivery === 'WAITING' && each.entry.speaker?.id === me && (
+                    <TakeBack text={each.entry.id} />
+                  )}
                   {each.entry.needsHand && (
-                    <LostText
-                      entry={each.entry}
-                      line={line}
-                      numbers={numbers}
-                      onWriteAgain={onWriteAgain}
-                      onLeave={onLeave}
-                    />
+                    <Suspense fallback={null}>
+                      <LostText
+                        entry={each.entry}
+                        line={line}
+                        numbers={numbers}
+                        onWriteAgain={onWriteAgain}
+                        onLeave={onLeave}
+                      />
+                    </Suspense>
                   )}
                 </EntryLine>
               </Box>

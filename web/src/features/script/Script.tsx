@@ -1,6 +1,6 @@
 import { Box } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
-import { memo, useCallback, useEffect, useRef, useState } from 'react';
+import { lazy, memo, Suspense, useCallback, useEffect, useRef, useState } from 'react';
 import { useLocation } from 'react-router';
 import {
   ApiProblem,
@@ -15,7 +15,6 @@ import { ProblemNote, useKeys, useStable } from '../../shared/ui';
 import { type WritingHandle, WritingPlace } from '../writing';
 import { Beside } from '../../shared/sheet';
 import { Closed } from './Closed';
-import { CustomerSheet } from './CustomerSheet';
 import { Dossier } from './Dossier';
 import { HandOver } from './HandOver';
 import { Lines } from './Lines';
@@ -26,6 +25,9 @@ import { useActs } from './useActs';
 import { useSheet } from './useSheet';
 import { useTypedLately } from './useTypedLately';
 import { useWatch } from './useWatch';
+
+/** Fetched when the customer is first laid beside a script. */
+const CustomerSheet = lazy(() => import('./CustomerSheet').then((part) => ({ default: part.CustomerSheet })));
 
 const FOLDED = 'fabulum.dossier-folded';
 
@@ -101,6 +103,7 @@ export const Script = memo(function Script({ id, session, onBack }: Props) {
       : undefined,
     r: () => writing.current?.begin('REPLY'),
     n: () => writing.current?.begin('NOTE'),
+    f: () => writing.current?.choose(),
     i: fold,
     c: sheet.toggle,
     escape: onBack,
@@ -179,7 +182,11 @@ export const Script = memo(function Script({ id, session, onBack }: Props) {
       ))}
       <Beside
         sheet={
-          sheet.open && <CustomerSheet dossier={dossier.data} zone={zone} asked={sheet.asked} onClose={sheet.close} />
+          sheet.open && (
+            <Suspense fallback={null}>
+              <CustomerSheet dossier={dossier.data} zone={zone} asked={sheet.asked} onClose={sheet.close} />
+            </Suspense>
+          )
         }
       >
         <Lines

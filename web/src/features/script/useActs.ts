@@ -44,7 +44,7 @@ export function useActs(id: number, name: string) {
         ? Promise.reject(new ApiProblem('urn:fabulum:problem:not-sent', 409, NOT_SENT))
         : go(),
     onSuccess: (answer, { said, movesOn }) => {
-      if (said && answer.undo) offerUndo({ words: `${said}: ${name}`, undo: answer.undo });
+      if (said && answer.undo) offerUndo({ words: `${said}: ${name}`, back: { undo: answer.undo } });
       tellOwnAct();
       if (movesOn && answer.undo) tellMovedOn(id);
     },

@@ -32,6 +32,7 @@ function look(answers: Answers = {}) {
     'GET /api/teams': [harbour],
     'GET /api/staff': [maren],
     'GET /api/lines': [],
+    'GET /api/setup/countries': [{ code: 'US', name: 'United States' }],
     'GET /api/setup/holidays': [{ code: 'US', name: 'United States', regions: [] }],
     'GET /api/setup/holidays/US': [{ day: '2026-06-19', name: 'Juneteenth' }],
     'GET /api/setup/lines/1/escalation': { steps: [] },

@@ -5,10 +5,11 @@ import { useNavigate } from 'react-router';
 import { ask, type LineSetup, sitesQuery, teamsQuery } from '../../shared/api';
 import { duration, localOf } from '../../shared/format';
 import { Form, SaveBar, useForm } from '../../shared/form';
-import { Blank, useNow } from '../../shared/ui';
+import { Blank, useNow, whyOf } from '../../shared/ui';
 import { WeekEditor } from '../../shared/week';
 import { ClosedDays } from './ClosedDays';
 import { LineEscalation } from './EscalationEditor';
+import { LineSends } from './LineSends';
 import { LinePreview } from './LinePreview';
 import { LineWork } from './LineWork';
 import { outcomeWords } from './outcome';
@@ -27,6 +28,7 @@ const FIELDS: Partial<Record<keyof LineSetup, string>> = {
   siteId: 'the site',
   teamId: 'the team',
   inUse: 'whether it is in use',
+  sending: 'what it sends',
   way: 'who gets new work',
   narrowed: 'who sees what',
   tellOfNobodys: 'who is told of what is nobody’s',
@@ -118,6 +120,9 @@ export function LineForm({ id, first }: Props) {
       />
       <Part title="New work">
         <LineWork line={line} onChange={change} />
+      </Part>
+      <Part title="Texts from this line">
+        <LineSends line={line} why={(name) => whyOf(form.problem, `sending.${name}`)} onChange={change} />
       </Part>
       <Part title="The promise">
         <Box sx={{ display: 'flex', gap: 2, alignItems: 'flex-end', flexWrap: 'wrap', mb: 1 }}>

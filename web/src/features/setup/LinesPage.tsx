@@ -4,6 +4,7 @@ import { NavLink, useNavigate, useParams } from 'react-router';
 import { type Line, type LineSetup, sitesQuery, teamsQuery } from '../../shared/api';
 import { allLinesQuery, lineSetupQuery } from './queries';
 import { Answered } from '../../shared/ui';
+import { USUAL } from './LineSends';
 import { LineForm } from './LineForm';
 
 /** The lines beside the one that is being set up. */
@@ -78,6 +79,7 @@ function NewLine() {
     way: 'NOBODY',
     narrowed: false,
     tellOfNobodys: [],
+    sending: USUAL,
   };
   return <LineForm id={undefined} first={first} />;
 }

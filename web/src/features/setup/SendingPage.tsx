@@ -13,11 +13,12 @@ import {
   TextField,
 } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
-import type { ReactNode } from 'react';
 import { ask, type SendSettings } from '../../shared/api';
 import { Form, SaveBar, useForm } from '../../shared/form';
-import { Answered } from '../../shared/ui';
+import { Answered, BlankText } from '../../shared/ui';
+import { numberOf } from './model/costs';
 import { LANGUAGES, minuteOfDay, timeOfDay, weighed, whatWords, whenWords } from './model/sending';
+import { Part } from './Part';
 import { sendSettingsQuery } from './queries';
 
 const FIELDS = {
@@ -30,23 +31,14 @@ const FIELDS = {
   nightUntilMinute: 'the end of the night',
   manyRecipients: 'how many are many',
   reasons: 'the reasons',
+  serviceWords: 'the words below texts',
+  newsWords: 'the words below news and offers',
 };
 
 /** What is asked before a text goes, and what Fabulum answers to STOP, START and HELP. */
 export function SendingPage() {
   const settings = useQuery(sendSettingsQuery);
   return <Answered query={settings}>{(first) => <SendingForm first={first} />}</Answered>;
-}
-
-function Part({ title, children }: { title: string; children: ReactNode }) {
-  return (
-    <Box component="section" aria-label={title} sx={{ display: 'grid', gap: 1.5, justifyItems: 'start' }}>
-      <Box component="h3" sx={{ m: 0, typography: 'heading' }}>
-        {title}
-      </Box>
-      {children}
-    </Box>
-  );
 }
 
 function SendingForm({ first }: { first: SendSettings }) {
@@ -189,6 +181,37 @@ function SendingForm({ first }: { first: SendSettings }) {
             sx={{ width: 190 }}
           />
         </Box>
+      </Part>
+      <Part title="Added below texts">
+        <Box sx={{ typography: 'body2' }}>
+          These words are added below the text, counted in its parts and shown before it is sent. The signature of a
+          line is set with the line.
+        </Box>
+        {(['serviceWords', 'newsWords'] as const).map((kind) => (
+          <Box key={kind} sx={{ width: '100%' }}>
+            <TextField
+              fullWidth
+              multiline
+              label={kind === 'serviceWords' ? 'Below answers and service texts' : 'Below news and offers'}
+              placeholder="nothing"
+              value={now[kind].words}
+              error={field(`${kind}.words` as typeof kind).error}
+              helperText={field(`${kind}.words` as typeof kind).helperText}
+              onChange={(event) => change({ [kind]: { ...now[kind], words: event.target.value } })}
+              slotProps={{ htmlInput: { maxLength: 400 } }}
+            />
+            <Box sx={{ typography: 'body2', mt: 0.5 }}>
+              {'To each number once in '}
+              <BlankText
+                name={`Days, ${kind === 'serviceWords' ? 'service texts' : 'news'}`}
+                value={String(now[kind].days)}
+                placeholder="30"
+                onChange={(typed) => change({ [kind]: { ...now[kind], days: numberOf(typed) ?? now[kind].days } })}
+              />
+              {' days (0: every time).'}
+            </Box>
+          </Box>
+        ))}
       </Part>
       <SaveBar form={form} save="Save, at once for everyone" ready={form.changed} saved={() => 'Saved.'} />
     </Form>

@@ -1,5 +1,6 @@
 import { Box } from '@mui/material';
 import { Navigate, Route, Routes, useLocation } from 'react-router';
+import { CostsPage } from './CostsPage';
 import { HistoryPage } from './HistoryPage';
 import type { Session } from '../../shared/api';
 import { OfficeTabs, PlaceTabs, useTitle } from '../../shared/ui';
@@ -21,6 +22,7 @@ const PLACES = [
   ['/setup/topics', 'Topics'],
   ['/setup/sites', 'Sites'],
   ['/setup/sending', 'Sending'],
+  ['/setup/costs', 'Costs'],
   ['/setup/history', 'Change log'],
   ['/setup/record', 'Access log'],
   ['/setup/sign-ins', 'Sign-ins'],
@@ -46,6 +48,7 @@ export function SetUp({ session }: { session: Session }) {
         <Route path="mail" element={<MailPage />} />
         <Route path="topics" element={<TopicsPage />} />
         <Route path="sending" element={<SendingPage />} />
+        <Route path="costs" element={<CostsPage />} />
         <Route path="sites" element={<SitesPage />} />
         <Route path="history" element={<HistoryPage />} />
         <Route path="*" element={<Navigate to="/setup/lines" replace />} />

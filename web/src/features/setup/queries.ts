@@ -64,6 +64,22 @@ export const stuckMailQuery = queryOptions({
   staleTime: 0,
 });
 
+export const costSettingsQuery = queryOptions({
+  queryKey: [...keys.setup, 'costs'] as const,
+  queryFn: () => ask('GET', '/api/setup/costs'),
+});
+
+export const ledgerQuery = queryOptions({
+  queryKey: [...keys.setup, 'costs', 'bought'] as const,
+  queryFn: () => ask('GET', '/api/setup/costs/bought'),
+});
+
+export const countryNamesQuery = queryOptions({
+  queryKey: [...keys.setup, 'countries'] as const,
+  queryFn: () => ask('GET', '/api/setup/countries'),
+  staleTime: Infinity,
+});
+
 const A_PAGE = 100;
 
 /** A page of a log tells where the next one begins. */

@@ -48,7 +48,7 @@ describe('several at once', () => {
   it('names who is skipped before anything goes, then follows it to its end and offers to take it back', async () => {
     let looks = 0;
     const page = choose({
-      'POST /api/several/check': { will: 2, parts: 2, skipped: [GULL] },
+      'POST /api/several/check': { will: 2, parts: 2, skipped: [GULL], against: [], refused: false },
       'POST /api/several': { id: 1, what: 'TEXT', total: 3, done: 0, running: true, skipped: [GULL] },
       'GET /api/several/1': () => {
         looks += 1;
@@ -92,7 +92,7 @@ describe('several at once', () => {
     const done = { id: 1, what: 'TEXT', total: 1, done: 1, running: false, skipped: [], notDelivered: [GULL] };
     const page = choose({
       'GET /api/several/draft': { begun },
-      'POST /api/several/check': { will: 1, parts: 1, skipped: [] },
+      'POST /api/several/check': { will: 1, parts: 1, skipped: [], against: [], refused: false },
       'POST /api/several': done,
       'GET /api/several/1': done,
     });
@@ -107,7 +107,9 @@ describe('several at once', () => {
   });
 
   it('says when there is nothing to do, and leaves the choice as it was', async () => {
-    const page = choose({ 'POST /api/several/check': { will: 0, parts: 0, skipped: [GULL] } });
+    const page = choose({
+      'POST /api/several/check': { will: 0, parts: 0, skipped: [GULL], against: [], refused: false },
+    });
     key('d');
     const dialog = await screen.findByRole('dialog', { name: 'Finish them' });
     await within(dialog).findByText(/^There is nothing to do\./);
@@ -132,7 +134,7 @@ describe('several at once', () => {
           : { open: false, at: '2026-06-13T17:00:00Z' },
       'POST /api/several/check': (one: Asked) => {
         asked.push(one);
-        return { will: 3, parts: 0, skipped: [] };
+        return { will: 3, parts: 0, skipped: [], against: [], refused: false };
       },
     });
     key('b');

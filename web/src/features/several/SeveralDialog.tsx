@@ -1,6 +1,7 @@
 import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, LinearProgress } from '@mui/material';
 import { useRef } from 'react';
 import type { SeveralAct, SeveralCheck } from '../../shared/api';
+import { money } from '../../shared/format';
 import { ProblemNote } from '../../shared/ui';
 import { useSeveral } from './useSeveral';
 
@@ -24,6 +25,10 @@ function many(count: number, of = 'conversation'): string {
   return count === 1 ? `1 ${of}` : `${count} ${of}s`;
 }
 
+function costOf({ cost, currency }: SeveralCheck): string {
+  return cost === undefined || currency === undefined ? '' : `, ${money({ amount: cost, currency })}`;
+}
+
 /** What the button does, with its count. */
 function goWords(act: SeveralAct, check: SeveralCheck): string {
   switch (act.what) {
@@ -34,7 +39,7 @@ function goWords(act: SeveralAct, check: SeveralCheck): string {
     case 'DONE':
       return `Finish ${check.will}`;
     case 'TEXT':
-      return `Send ${many(check.will, 'text')}, ${many(check.parts, 'part')}`;
+      return `Send ${many(check.will, 'text')}, ${many(check.parts, 'part')}${costOf(check)}`;
   }
 }
 
@@ -73,6 +78,12 @@ export function SeveralDialog({ act, reference, onBegun, onClose }: Props) {
             {skipped.length > 0 && ` ${many(skipped.length)} will be skipped:`}
           </p>
         )}
+        {!result &&
+          coming?.against.map((why) => (
+            <Box key={why} role="note" sx={{ fontWeight: 600 }}>
+              {coming.refused ? '×' : '·'} {why}
+            </Box>
+          ))}
         {result && (
           <p role="status">
             {running ? `${result.done} of ${result.total - skipped.length}…` : `Done for ${many(result.done)}.`}
@@ -102,7 +113,7 @@ export function SeveralDialog({ act, reference, onBegun, onClose }: Props) {
         {!result && coming && (
           <Button
             variant="contained"
-            disabled={running || coming.will === 0}
+            disabled={running || coming.will === 0 || coming.refused}
             onClick={() => {
               // This button goes; the keys stay in the dialog.
               close.current?.focus();

@@ -39,7 +39,7 @@ export function useSeveral(act: SeveralAct, given?: string, onBegun?: () => void
     tellOwnAct();
     readListsAgain(queries);
     if (result.undo)
-      offerUndo({ words: `${DONE_WORDS[result.what]}: ${result.done} conversations`, undo: result.undo });
+      offerUndo({ words: `${DONE_WORDS[result.what]}: ${result.done} conversations`, back: { undo: result.undo } });
   }, [result, queries]);
   return { check, begin, result };
 }

@@ -1,15 +1,19 @@
 import { Box, Button, Tooltip } from '@mui/material';
-import type { Parts } from '../../shared/api';
+import type { Check, Parts } from '../../shared/api';
+import { costWords, leftWords, tightest } from './model/leaving';
 import { forcingWords, meterWords, offerWords } from './model/meter';
 
 interface Props {
   parts: Parts | undefined;
+  check: Check | undefined;
   onPlain: (words: string) => void;
 }
 
 /** What the text costs, which characters make it dear, and the plain wording on offer. */
-export function PartMeter({ parts, onPlain }: Props) {
+export function PartMeter({ parts, check, onPlain }: Props) {
   const plain = parts?.plain;
+  const cost = parts ? costWords(check) : '';
+  const allowance = tightest(check);
   return (
     <Box
       role="status"
@@ -42,8 +46,14 @@ export function PartMeter({ parts, onPlain }: Props) {
               These characters cost extra: {forcingWords(parts)}
             </Box>
           )}
+          {cost !== '' && <span>{cost}</span>}
           {plain && <Button onClick={() => onPlain(plain.words)}>{offerWords(parts)}</Button>}
         </>
+      )}
+      {allowance && (
+        <Tooltip title={`${allowance.whose}: ${allowance.used} of ${allowance.limit} parts used ${allowance.span}`}>
+          <span>{leftWords(allowance)}</span>
+        </Tooltip>
       )}
     </Box>
   );

@@ -3,7 +3,8 @@ import { act, fireEvent, screen, waitFor } from '@testing-library/react';
 import { createRef } from 'react';
 import { describe, expect, it, vi } from 'vitest';
 import { type Dossier, keys } from '../../shared/api';
-import { conversation, dock, maren, priya, session } from '../../testing/data';
+import { checked, conversation, dock, maren, priya, session } from '../../testing/data';
+import { WORDS_BACK, type WordsBack } from '../../shared/ui';
 import { type Answers, No, show } from '../../testing/show';
 import { type WritingHandle, WritingPlace } from './WritingPlace';
 
@@ -17,10 +18,9 @@ const dossier: Dossier = {
   watchers: [],
 };
 
-const PARTS = { encoding: 'BASIC', forcing: [], parts: 1, units: 4, unitsLeft: 156 };
 const CHECK = 'POST /api/conversations/7/texts/check';
 const ANSWERS: Answers = {
-  [CHECK]: { parts: PARTS, verdict: 'MAY_GO', objections: [] },
+  [CHECK]: checked,
   'GET /api/staff': [maren, priya],
   'GET /api/conversations/7/agreement': {
     number: 'GOOD',
@@ -67,7 +67,7 @@ function later() {
 describe('the writing place', () => {
   const against = (code: string, severity: string, sentence: string) => ({
     [CHECK]: {
-      parts: PARTS,
+      ...checked,
       verdict: severity === 'REFUSE' ? 'MAY_NOT_GO' : 'NEEDS_CONFIRMATION',
       objections: [{ code, severity, sentence }],
     },
@@ -95,6 +95,73 @@ describe('the writing place', () => {
     expect(page.told('POST', '/api/conversations/7/texts')).toEqual([
       { words: 'Yes.', reference: expect.any(String) as string, seen: 40, confirmed: ['same-text'] },
     ]);
+  });
+
+  it('shows what is added below the words, what they cost and what is left, before one presses', async () => {
+    const is = {
+      ...checked,
+      leaving: 'Yes.\nQuillhaven Boatyard',
+      cost: { amount: 0.0079, currency: 'USD' },
+      allowances: [{ whose: 'Maren Oduya', span: 'today', limit: 40, used: 12 }],
+    };
+    lay({ [CHECK]: is });
+    await screen.findByText('28 parts left today');
+    write('Yes.');
+    expect(await screen.findByText('Added below: Quillhaven Boatyard')).toBeTruthy();
+    expect(screen.getByText('$0.0079')).toBeTruthy();
+  });
+
+  it('lets one look first at what the customer will see, and sends exactly that', async () => {
+    const leaving = 'Yes.\nQuillhaven Boatyard';
+    const looker = { ...session, page: { ...session.page, looksFirst: true } };
+    const page = lay({ [CHECK]: { ...checked, leaving, pauseSeconds: 3 }, [TEXTS]: { parts: 1 } }, looker);
+    write('Yes.');
+    await screen.findByText('Added below: Quillhaven Boatyard');
+    send();
+    const look = await screen.findByRole('region', { name: 'Look before sending' });
+    expect(look.textContent).toContain(leaving);
+    expect(look.textContent).toContain('3 s after you send it');
+    expect(page.told('POST', '/api/conversations/7/texts')).toEqual([]);
+    fireEvent.keyDown(look, { key: 'Escape' });
+    expect(paper().value).toBe('Yes.');
+    send();
+    fireEvent.click(await screen.findByRole('button', { name: 'Send' }));
+    await waitFor(() => expect(paper().value).toBe(''));
+    expect(page.told('POST', '/api/conversations/7/texts')).toMatchObject([{ words: 'Yes.', looked: leaving }]);
+  });
+
+  it('puts a text that is taken back onto the paper again, above what was begun since', async () => {
+    lay();
+    write('And bring the key.');
+    const detail: WordsBack = { conversation: 7, words: 'Come at five.' };
+    act(() => void window.dispatchEvent(new CustomEvent(WORDS_BACK, { detail })));
+    await waitFor(() => expect(paper().value).toBe('Come at five.\nAnd bring the key.'));
+    const other: WordsBack = { conversation: 8, words: 'Not here.' };
+    act(() => void window.dispatchEvent(new CustomEvent(WORDS_BACK, { detail: other })));
+    expect(paper().value).toBe('Come at five.\nAnd bring the key.');
+  });
+
+  it('goes to another line or number with the words that were begun', async () => {
+    const way = {
+      lineId: 1,
+      line: 'Dock office',
+      address: '+13125550107',
+      number: '(312) 555-0107',
+      agreement: 'AGREED',
+    };
+    const page = lay({
+      'GET /api/conversations/7/ways': [
+        { ...way, here: true, conversation: 7 },
+        { ...way, here: false, lineId: 2, line: 'Yard and lift' },
+      ],
+      'POST /api/write-to': { id: 12 },
+    });
+    write('Come at five.');
+    press('f', { altKey: true });
+    fireEvent.click(await screen.findByRole('menuitem', { name: /From Yard and lift.*new conversation/ }));
+    await waitFor(() => expect(page.address()).toBe('/inbox/12'));
+    expect(page.told('POST', '/api/write-to')).toEqual([{ line: 2, number: '+13125550107', makeCustomer: false }]);
+    expect(paper().value).toBe('');
   });
 
   it('proposes to opt out who asks for no more texts in a sentence, and does it when told to', async () => {

@@ -1,24 +1,33 @@
 import { Box } from '@mui/material';
-import { type KeyboardEvent, type Ref, useEffect, useImperativeHandle, useRef, useState } from 'react';
+import { type KeyboardEvent, lazy, type Ref, Suspense, useEffect, useImperativeHandle, useRef, useState } from 'react';
 import { flushSync } from 'react-dom';
 import { type Dossier, type Line, type Paper, type Shown, shownNow } from '../../shared/api';
 import { useQueryClient } from '@tanstack/react-query';
-import { ActButton, ProblemNote, useRefusal } from '../../shared/ui';
-import { notePaper } from '../../theme';
+import { offerUndo, ProblemNote, useMe, useRefusal } from '../../shared/ui';
 import { StopWish } from '../agreement';
-import { MentionPicker } from './MentionPicker';
-import { sendWords } from './model/meter';
+import { Foot } from './Foot';
+import { FromTo } from './FromTo';
 import { asking, isRefused, standing } from './model/objections';
 import { Objections } from './Objections';
+import { PaperField } from './PaperField';
 import { PaperTabs } from './PaperTabs';
-import { PartMeter } from './PartMeter';
 import { useCheck } from './useCheck';
 import { answeredMeanwhile, toConfirm, useSend } from './useSend';
 import { useSheet } from './useSheet';
 
+/** Fetched with the first note. */
+const MentionPicker = lazy(() => import('./MentionPicker').then((part) => ({ default: part.MentionPicker })));
+/** Fetched by those who look first. */
+const LookFirst = lazy(() => import('./LookFirst').then((part) => ({ default: part.LookFirst })));
+
+/** The code of the reason that a colleague answered meanwhile. */
+const ANSWERED_MEANWHILE = 'answered-meanwhile';
+
 export interface WritingHandle {
   /** Lays out the paper and puts the cursor on it; with words, adds them. */
   begin: (paper: Paper, words?: string, again?: number) => void;
+  /** Shows the other lines and numbers. */
+  choose: () => void;
 }
 
 interface Props {
@@ -41,12 +50,23 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting }: Pr
   const note = useSheet(me, dossier, 'NOTE');
   const sheetOf = (which: Paper) => (which === 'NOTE' ? note : reply);
   const send = useSend(conversation.id, {
-    onSent: ({ paper: which, words, reference, finish }) => {
+    onSent: ({ paper: which, words, reference, finish }, waits) => {
       sheetOf(which).sent(words, reference);
+      setLooking(undefined);
+      if (waits) offerTakeBack(waits.text);
       if (finish) onFinish(finish);
     },
-    onStays: ({ paper: which }, differs) => sheetOf(which).stays(differs),
+    onStays: ({ paper: which }, differs) => {
+      sheetOf(which).stays(differs);
+      setLooking(undefined);
+    },
   });
+  const offerTakeBack = (text: number) =>
+    offerUndo({
+      words: `Text to ${dossier.customer?.name ?? conversation.number} is about to leave`,
+      back: { text },
+      forMs: 1_000 * (check?.pauseSeconds ?? 0),
+    });
   const field = useRef<HTMLTextAreaElement>(null);
   const isNote = paper === 'NOTE';
   const writing = sheetOf(paper);
@@ -55,9 +75,12 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting }: Pr
     conversation,
     paper === 'REPLY' && conversation.answerable ? sheet.words : undefined,
     sheet.reference,
+    sheet.seen,
   );
-  const parts = sheet.words === '' ? undefined : check?.parts;
   const confirm = asking(check);
+  const { looksFirst } = useMe().page;
+  const [looking, setLooking] = useState<'send' | 'finish'>();
+  const [choosing, setChoosing] = useState(false);
   // For which reasons sending was pressed by keys already.
   const [pressedFor, setPressedFor] = useState('');
   const empty = sheet.words.trim() === '';
@@ -72,6 +95,12 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting }: Pr
         if (words && !there) reply.write(reply.sheet.words ? `${reply.sheet.words}\n${words}` : words, again);
       });
       field.current?.focus();
+    },
+    choose: () => {
+      if (conversation.answerable) {
+        setPaper('REPLY');
+        setChoosing(true);
+      }
     },
   }));
 
@@ -90,7 +119,7 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting }: Pr
     writing.going();
     const { words, reference } = sheet;
     const { again } = sheet;
-    const seen = whateverStandsThere ? undefined : sheet.seen;
+    const seen = whateverStandsThere || confirmed.includes(ANSWERED_MEANWHILE) ? undefined : sheet.seen;
     send.mutate({
       paper,
       words,
@@ -98,23 +127,32 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting }: Pr
       seen,
       again,
       confirmed: isNote || confirmed.length === 0 ? undefined : confirmed,
+      looked: looking && !isNote ? check?.leaving : undefined,
       finish: finish ? shownNow(queries, conversation.id) : undefined,
     });
   };
+  const back = () => {
+    flushSync(() => setLooking(undefined));
+    field.current?.focus();
+  };
+  const lookOrGo = (finish: boolean) => {
+    if (looksFirst && !isNote && check && !cannot) setLooking(finish ? 'finish' : 'send');
+    else go(finish);
+  };
   const pressed = (event: KeyboardEvent) => {
-    if (event.key === 'Enter' && (event.ctrlKey || event.metaKey || event.altKey)) {
+    if (event.key.toLowerCase() === 'f' && event.altKey && !isNote) {
+      event.preventDefault();
+      setChoosing(true);
+    } else if (event.key === 'Enter' && (event.ctrlKey || event.metaKey || event.altKey)) {
       event.preventDefault();
       const asked = isNote ? '' : confirm.join(' ');
-      if (asked === pressedFor) go(event.altKey && !isNote);
+      if (asked === pressedFor || looksFirst) lookOrGo(event.altKey && !isNote);
       else setPressedFor(asked);
     } else if (event.key === 'Escape') {
       field.current?.blur();
     }
   };
 
-  const hint = isNote
-    ? 'For the team only, never sent. Type @ and a name to notify a colleague.'
-    : `From ${line?.name ?? '…'} to ${conversation.number}`;
   return (
     <Box
       component="section"
@@ -139,50 +177,53 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting }: Pr
             field.current?.focus();
           }}
         />
-        <Box component="span" sx={{ typography: 'caption', color: 'text.secondary' }}>
-          {hint}
-        </Box>
+        {isNote ? (
+          <Box component="span" sx={{ typography: 'caption', color: 'text.secondary' }}>
+            For the team only, never sent. Type @ and a name to notify a colleague.
+          </Box>
+        ) : (
+          <FromTo
+            conversation={conversation}
+            line={line}
+            open={choosing}
+            onOpen={setChoosing}
+            carry={{ words: sheet.words, again: sheet.again }}
+            onCarried={() => reply.write('')}
+          />
+        )}
       </Box>
-      <Box
-        component="textarea"
-        ref={field}
-        aria-label={isNote ? 'Note for the team' : `Reply to ${dossier.customer?.name ?? conversation.number}`}
-        value={sheet.words}
-        disabled={refusal !== ''}
-        placeholder={refusal}
-        rows={3}
-        onChange={(event: React.ChangeEvent<HTMLTextAreaElement>) => {
-          // What was said against words that are gone is gone as well.
-          if (event.target.value === '') send.reset();
-          writing.write(event.target.value);
-          if (!isNote) onWriting(event.target.value.trim() !== '');
-        }}
-        onKeyDown={pressed}
-        sx={[
-          {
-            display: 'block',
-            width: '100%',
-            boxSizing: 'border-box',
-            resize: 'vertical',
-            mt: 0.5,
-            p: 1,
-            minHeight: 62,
-            maxHeight: '40vh',
-            font: 'inherit',
-            typography: 'words',
-            color: 'text.primary',
-            borderRadius: 1,
-            bgcolor: 'background.paper',
-            border: 1,
-            borderStyle: isNote ? 'dashed' : 'solid',
-            borderColor: 'text.secondary',
-          },
-          isNote ? notePaper : {},
-          isNote ? { lineHeight: '24px', backgroundAttachment: 'local', backgroundPositionY: '8px' } : {},
-        ]}
-      />
-      {isNote && <MentionPicker field={field} words={sheet.words} onWrite={note.write} />}
-      {conversation.group === 'OUR_TURN' && <StopWish conversation={conversation} />}
+      {looking && check ? (
+        <Suspense fallback={null}>
+          <LookFirst
+            check={check}
+            anyway={confirm.length > 0}
+            busy={cannot}
+            onSend={() => go(looking === 'finish')}
+            onBack={back}
+          />
+        </Suspense>
+      ) : (
+        <PaperField
+          ref={field}
+          isNote={isNote}
+          label={isNote ? 'Note for the team' : `Reply to ${dossier.customer?.name ?? conversation.number}`}
+          words={sheet.words}
+          refusal={refusal}
+          onWrite={(words) => {
+            // What was said against words that are gone is gone as well.
+            if (words === '') send.reset();
+            writing.write(words);
+            if (!isNote) onWriting(words.trim() !== '');
+          }}
+          onKey={pressed}
+        />
+      )}
+      <Suspense fallback={null}>
+        {isNote && <MentionPicker field={field} words={sheet.words} onWrite={note.write} />}
+      </Suspense>
+      <Suspense fallback={null}>
+        {conversation.group === 'OUR_TURN' && <StopWish conversation={conversation} />}
+      </Suspense>
       {send.error && (
         <ProblemNote
           problem={send.error}
@@ -204,17 +245,18 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting }: Pr
       {!isNote && standing(check).length > 0 && (
         <Objections id={conversation.id} check={check} pressed={pressedFor !== ''} />
       )}
-      <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', mt: 0.5 }}>
-        <Box sx={{ flex: 1, minWidth: 0 }}>{!isNote && <PartMeter parts={parts} onPlain={reply.write} />}</Box>
-        {!isNote && (
-          <ActButton hint="Alt+Enter" refusal={refusal} onClick={() => go(true)} disabled={cannot}>
-            Send and done
-          </ActButton>
-        )}
-        <ActButton hint="Ctrl+Enter" refusal={refusal} variant="contained" onClick={() => go(false)} disabled={cannot}>
-          {isNote ? 'Add the note' : sendWords(parts, confirm.length > 0)}
-        </ActButton>
-      </Box>
+      {!looking && (
+        <Foot
+          isNote={isNote}
+          words={sheet.words}
+          check={check}
+          refusal={refusal}
+          disabled={cannot}
+          looksFirst={looksFirst}
+          onPlain={reply.write}
+          onGo={lookOrGo}
+        />
+      )}
     </Box>
   );
 }

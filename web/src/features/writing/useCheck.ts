@@ -10,12 +10,14 @@ const SETTLE_MS = 15;
  * of no words, since a number may not get any; none while the server has not answered.
  *
  * @param reference under which they are sent: an attempt whose answer got lost does not speak against them
+ * @param seen the newest line that stood there when they were begun
  * @param version of the conversation: what the customer wrote meanwhile can change it
  */
 export function useCheck(
   { id, version }: Conversation,
   words: string | undefined,
   reference: string,
+  seen: number | undefined,
 ): Check | undefined {
   const [settled, setSettled] = useState(words);
   useEffect(() => {
@@ -23,9 +25,12 @@ export function useCheck(
     return () => clearTimeout(timer);
   }, [words]);
   const query = useQuery({
-    queryKey: ['check', id, version, settled, reference],
+    queryKey: ['check', id, version, settled, reference, seen],
     queryFn: () =>
-      ask('POST', '/api/conversations/{id}/texts/check', { path: { id }, body: { words: settled ?? '', reference } }),
+      ask('POST', '/api/conversations/{id}/texts/check', {
+        path: { id },
+        body: { words: settled ?? '', reference, seen },
+      }),
     enabled: settled !== undefined,
     placeholderData: keepPreviousData,
     // The same words sent a moment ago may be sent now, and the night begins.

@@ -26,13 +26,21 @@ interface Sending {
   again?: number | undefined;
   /** What speaks against it and is confirmed. */
   confirmed?: string[] | undefined;
+  /** As the writer saw that it leaves, when they looked at it first. */
+  looked?: string | undefined;
   /** What the page showed, when the conversation is to be done once they went out. */
   finish?: Shown | undefined;
 }
 
+/** A text that waits before it leaves, so that it can be taken back. */
+interface Waits {
+  text: number;
+  leavesAt: string;
+}
+
 /** What becomes of the paper. Told also when someone has long gone on to another conversation. */
 interface Outcome {
-  onSent: (sending: Sending) => void;
+  onSent: (sending: Sending, waits: Waits | undefined) => void;
   /** `differs` when an earlier attempt under this reference went out with other words. */
   onStays: (sending: Sending, differs: boolean) => void;
 }
@@ -43,14 +51,18 @@ export function useSend(id: number, { onSent, onStays }: Outcome) {
   return useMutation({
     mutationKey: sendingKey(id),
     scope: sendScope(id),
-    mutationFn: ({ paper, words, reference, seen, again, confirmed }: Sending) =>
-      paper === 'NOTE'
-        ? ask('POST', '/api/conversations/{id}/notes', { path: { id }, body: { words, reference } })
-        : ask('POST', '/api/conversations/{id}/texts', {
-            path: { id },
-            body: { words, reference, seen, again, confirmed },
-          }),
-    onSuccess: (_, sending) => onSent(sending),
+    mutationFn: async ({ paper, words, reference, seen, again, confirmed, looked }: Sending) => {
+      if (paper === 'NOTE') {
+        await ask('POST', '/api/conversations/{id}/notes', { path: { id }, body: { words, reference } });
+        return undefined;
+      }
+      const { text, leavesAt } = await ask('POST', '/api/conversations/{id}/texts', {
+        path: { id },
+        body: { words, reference, seen, again, confirmed, looked },
+      });
+      return text !== undefined && leavesAt !== undefined ? { text, leavesAt } : undefined;
+    },
+    onSuccess: (waits, sending) => onSent(sending, waits),
     onError: (problem, sending) => onStays(sending, problem instanceof ApiProblem && problem.type === OTHER_WORDS),
     onSettled: () => {
       tellOwnAct();

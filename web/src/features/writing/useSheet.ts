@@ -1,6 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useEffectEvent, useRef, useState } from 'react';
 import { ask, type Dossier, keys, type Paper, shownNow } from '../../shared/api';
+import { WORDS_BACK, type WordsBack } from '../../shared/ui';
 import { afterSending, newest, readSheet, type Sheet, storageKey } from './model/draft';
 
 /** How long after the last stroke the server is told; this browser keeps every stroke at once. */
@@ -63,6 +64,22 @@ export function useSheet(staff: number, dossier: Dossier, paper: Paper) {
     clearTimeout(timer.current);
     timer.current = setTimeout(tell, TELL_AFTER_MS);
   };
+
+  // A text that was taken back before it left is on the paper again, above what was written since.
+  const putBack = useEffectEvent((words: string) => {
+    const rest = latest.current.words;
+    keep({ ...latest.current, words: rest === '' ? words : `${words}\n${rest}`, at: Date.now() });
+    tellSoon();
+  });
+  useEffect(() => {
+    if (paper !== 'REPLY') return undefined;
+    const heard = (event: Event) => {
+      const { conversation, words } = (event as CustomEvent<WordsBack>).detail;
+      if (conversation === id) putBack(words);
+    };
+    window.addEventListener(WORDS_BACK, heard);
+    return () => window.removeEventListener(WORDS_BACK, heard);
+  }, [id, paper]);
 
   return {
     sheet,

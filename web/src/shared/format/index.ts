@@ -1,2 +1,3 @@
+export * from './money';
 export * from './time';
 export * from './zoned';

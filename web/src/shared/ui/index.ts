@@ -13,7 +13,18 @@ export { anythingUnsaved, onUnsaved, useUnsaved } from './unsaved';
 export { BlankText } from './BlankText';
 export { StaffMark } from './StaffMark';
 export { TopicMark } from './TopicMark';
-export { MOVED_ON, offerUndo, OWN_ACT, tellMovedOn, tellOwnAct, useOffer, withdrawOffer } from './undo';
+export {
+  MOVED_ON,
+  offerUndo,
+  OWN_ACT,
+  tellMovedOn,
+  tellOwnAct,
+  useOffer,
+  withdrawOffer,
+  WORDS_BACK,
+  type WordsBack,
+} from './undo';
+export { useTakeBack } from './useTakeBack';
 export { TimeDialog } from './TimeDialog';
 export { MarkPicker } from './MarkPicker';
 export { PlaceTabs } from './PlaceTabs';

@@ -4,8 +4,18 @@ import { useSyncExternalStore } from 'react';
 export interface Offer {
   /** What was done, as "Done: Greta Moss". */
   words: string;
-  /** The server's name for it. */
-  undo: string;
+  /** The server's name for it; or the text that has not left yet. */
+  back: { undo: string } | { text: number };
+  /** How long it is offered; some seconds unless said otherwise. */
+  forMs?: number;
+}
+
+/** Told to the window when the words of a text that was taken back are on their writer's paper again. */
+export const WORDS_BACK = 'fabulum:words-back';
+
+export interface WordsBack {
+  conversation: number;
+  words: string;
 }
 
 /** Told to the window when someone did something themselves, so that the list follows at once. */
@@ -22,7 +32,7 @@ let timer: ReturnType<typeof setTimeout> | undefined;
 function show(next: Offer | undefined): void {
   clearTimeout(timer);
   offer = next;
-  if (next) timer = setTimeout(() => show(undefined), SHOWN_MS);
+  if (next) timer = setTimeout(() => show(undefined), next.forMs ?? SHOWN_MS);
   listeners.forEach((listener) => listener());
 }
 

@@ -93,6 +93,8 @@ export function direction(
       return `${who} marks the number as wrong.`;
     case 'NUMBER_RIGHT':
       return `${who} says that the number is right.`;
+    case 'TAKEN_BACK':
+      return `${who} takes back a text before it leaves.`;
     case 'TOPIC_ADDED':
       return `About ${entry.words ?? ''}, says ${who}.`;
     case 'TOPIC_REMOVED':

@@ -125,6 +125,24 @@ class AccessTableTest {
     return Map.of("words", words, "reference", Fabulum.reference());
   }
 
+  private Map<String, Object> costs() {
+    Long version =
+        office.fabulum.tables.queryForObject("select version from cost_settings", Long.class);
+    return Map.of(
+        "currency",
+        "USD",
+        "prices",
+        List.of(),
+        "allowances",
+        List.of(),
+        "version",
+        version == null ? 0 : version);
+  }
+
+  private static Map<String, Object> bought() {
+    return Map.of("day", "2026-06-01", "parts", 1000, "price", 9, "currency", "USD", "remark", "");
+  }
+
   /** As it is now, so that it can be saved. */
   private Map<String, Object> sending() {
     Long version =
@@ -134,6 +152,10 @@ class AccessTableTest {
             Map.of("business", "", "contact", "", "languages", List.of(), "stopEverywhere", true));
     settings.putAll(
         Map.of(
+            "serviceWords",
+            Map.of("words", "", "days", 30),
+            "newsWords",
+            Map.of("words", "", "days", 0),
             "sameTextMinutes",
             10,
             "nightFromMinute",
@@ -163,6 +185,7 @@ class AccessTableTest {
     fresh("POST", one + "/notes", Door.WORKS, asked -> said("a note"));
     fresh("POST", one + "/texts", Door.WORKS, asked -> said("a text " + Fabulum.reference()));
     row("POST", one + "/texts/check", Door.SEES, Map.of("words", "a text"));
+    row("GET", one + "/ways", Door.SEES);
     row("GET", one + "/agreement", Door.SEES);
     row("PUT", one + "/agreement/number", Door.WORKS, Map.of("wrong", false));
     row("POST", one + "/agreement", Door.WORKS, Map.of("given", true, "kinds", List.of("SERVICE")));
@@ -203,6 +226,7 @@ class AccessTableTest {
         asked -> Map.of("line", 1, "number", "312 555 0199", "makeCustomer", false));
     row("POST", "/api/parts", Door.EVERYBODY, Map.of("words", "hello"));
     row("POST", "/api/undo/{name}", Door.EVERYBODY);
+    row("POST", "/api/texts/{id}/take-back", Door.MISSING);
     row("GET", "/api/sentences", Door.EVERYBODY);
     fresh("POST", "/api/sentences", Door.WORKERS, asked -> sentence());
     row("DELETE", "/api/sentences/{id}", Door.MISSING);
@@ -248,6 +272,7 @@ class AccessTableTest {
     row("PUT", "/api/me/letter-keys", Door.EVERYBODY, Map.of("on", true));
     row("PUT", "/api/me/inbox", Door.EVERYBODY, Map.of("address", ""));
     row("PUT", "/api/me/stay", Door.EVERYBODY, Map.of("on", true));
+    row("PUT", "/api/me/sending", Door.EVERYBODY, Map.of("pauseSeconds", 0, "looksFirst", false));
     row("GET", "/api/me/plan", Door.EVERYBODY);
     row("PUT", "/api/me/plan", Door.EVERYBODY, plan());
     row("GET", "/api/me/sign-ins", Door.EVERYBODY);
@@ -260,6 +285,11 @@ class AccessTableTest {
     row("POST", "/api/office/people/{id}/off", Door.LEADS, Map.of());
     row("GET", "/api/setup/sending", Door.LEADS);
     fresh("PUT", "/api/setup/sending", Door.LEADS, asked -> sending());
+    row("GET", "/api/setup/countries", Door.EVERYBODY);
+    row("GET", "/api/setup/costs", Door.LEADS);
+    fresh("PUT", "/api/setup/costs", Door.LEADS, asked -> costs());
+    row("GET", "/api/setup/costs/bought", Door.LEADS);
+    row("POST", "/api/setup/costs/bought", Door.LEADS, bought());
     row("GET", "/api/setup/people", Door.LEADS);
     fresh("POST", "/api/setup/people", Door.LEADS, asked -> invite());
     row("PUT", "/api/setup/people/{id}", Door.LEADS, Map.of("role", "STAFF", "teams", List.of(1)));

@@ -365,12 +365,14 @@ class OptingOutTest {
   }
 
   private static SendDecision sendAtNight(Messaging messaging, String to) {
-    return messaging.send(
-        Recipient.on(new LineId(1), Participants.of(new PhoneNumber(to))),
-        Said.by(
-            new Author.Person(office.id("maren")),
-            "The gate is open.",
-            new ClientReference(Fabulum.reference())));
+    return messaging
+        .send(
+            Recipient.on(new LineId(1), Participants.of(new PhoneNumber(to))),
+            Said.by(
+                new Author.Person(office.id("maren")),
+                "The gate is open.",
+                new ClientReference(Fabulum.reference())))
+        .decision();
   }
 
   @Test

@@ -272,7 +272,9 @@ class OutboxTest {
     int before = conversations();
 
     SendDecision empty =
-        messaging.send(stranger, Said.by(author, " ", new ClientReference(Fabulum.reference())));
+        messaging
+            .send(stranger, Said.by(author, " ", new ClientReference(Fabulum.reference())))
+            .decision();
     assertThat(empty.verdict()).isEqualTo(SendDecision.Verdict.MAY_NOT_GO);
     assertThat(conversations()).isEqualTo(before);
 

@@ -116,6 +116,17 @@ public record ConversationState(Turn turn, Instant since, Standing standing) {
   }
 
   /**
+   * An answer of ours was taken back before it left, so nobody has answered: the customer waits as
+   * before, in sight, however it stood since.
+   *
+   * @param waiting since when the customer waits for the answer
+   */
+  public ConversationState answerTakenBack(Instant waiting) {
+    Standing next = standing instanceof Open ? standing : Standing.OPEN;
+    return new ConversationState(Turn.OURS, waiting, next);
+  }
+
+  /**
    * Someone has dealt with what was not delivered: the wait that is left goes on from where it
    * began, and without one it is their turn.
    *

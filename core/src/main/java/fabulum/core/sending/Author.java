@@ -16,16 +16,30 @@ public sealed interface Author {
     }
 
     @Override
+    public boolean pauses() {
+      return true;
+    }
+
+    @Override
     public Effect effect() {
       return Effect.ANSWER;
     }
   }
 
-  /** A member of staff, with the same words to several conversations in one act. */
-  record Several(long staff) implements Author {
+  /**
+   * A member of staff, with the same words to several conversations in one act.
+   *
+   * @param recipients how many get them
+   */
+  record Several(long staff, int recipients) implements Author {
     @Override
     public OptionalLong writer() {
       return OptionalLong.of(staff);
+    }
+
+    @Override
+    public boolean pauses() {
+      return true;
     }
 
     @Override
@@ -84,6 +98,11 @@ public sealed interface Author {
     }
 
     @Override
+    public boolean isItself() {
+      return true;
+    }
+
+    @Override
     public boolean isOwedToOptedOut() {
       return purpose == Purpose.STOP_CONFIRMED || purpose == Purpose.HELP;
     }
@@ -108,6 +127,21 @@ public sealed interface Author {
 
   /** What the text does to its conversation. */
   Effect effect();
+
+  /** Whether the writer sends at this moment, and may take the text back before it leaves. */
+  default boolean pauses() {
+    return false;
+  }
+
+  /** How many get the words by the same act. */
+  default int recipients() {
+    return 1;
+  }
+
+  /** Whether it is the program itself, with words of its own. */
+  default boolean isItself() {
+    return false;
+  }
 
   /** Whether the text must go also to those who opted out. */
   default boolean isOwedToOptedOut() {

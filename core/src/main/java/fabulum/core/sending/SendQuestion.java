@@ -9,6 +9,8 @@ import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * May this text go, to this number, now?
@@ -27,6 +29,21 @@ public record SendQuestion(
   public record Content(String typed, String leaving, TextKind kind, List<Attachment> attachments) {
     public Content {
       attachments = List.copyOf(attachments);
+    }
+
+    /**
+     * Words under which something else is put: a signature, and words that must stand there. Under
+     * nothing typed nothing is put.
+     *
+     * @param under each on a line of its own; blank ones are left out
+     */
+    public static Content with(String words, TextKind kind, List<String> under) {
+      String leaving =
+          words.isBlank()
+              ? words
+              : Stream.concat(Stream.of(words), under.stream().filter(each -> !each.isBlank()))
+                  .collect(Collectors.joining("\n"));
+      return new Content(words, leaving, kind, List.of());
     }
 
     /** Words that leave as they were written. */

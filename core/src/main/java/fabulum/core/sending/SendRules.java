@@ -55,11 +55,36 @@ public final class SendRules {
     return new SendDecision(rules.parts, rules.objections);
   }
 
-  private void when(boolean applies, Reason reason, String sentence) {
+  /**
+   * What speaks against an act as a whole that sends the same words to several.
+   *
+   * @param parts of all texts together
+   * @param allowances those all of them are counted in
+   */
+  public static List<Objection> ofAct(
+      int recipients, int parts, List<Allowance> allowances, SendPolicy policy) {
+    List<Objection> against = new ArrayList<>();
+    add(
+        against,
+        policy,
+        recipients >= policy.manyRecipients(),
+        Reason.MANY_RECIPIENTS,
+        "This goes to " + recipients + " customers.");
+    allowances.forEach(each -> allowance(against, policy, each, parts));
+    against.sort(Comparator.comparing(Objection::reason));
+    return against;
+  }
+
+  private static void add(
+      List<Objection> to, SendPolicy policy, boolean applies, Reason reason, String sentence) {
     Severity severity = policy.of(reason);
     if (applies && severity != Severity.IGNORE) {
-      objections.add(new Objection(reason, severity, sentence));
+      to.add(new Objection(reason, severity, sentence));
     }
+  }
+
+  private void when(boolean applies, Reason reason, String sentence) {
+    add(objections, policy, applies, reason, sentence);
   }
 
   private void content() {
@@ -126,10 +151,7 @@ public final class SendRules {
         !to.answering() && policy.isNight(there),
         Reason.NIGHT,
         "It is " + CLOCK.format(there) + " where the customer is.");
-    when(
-        !to.answering() && to.dayOff(),
-        Reason.DAY_OFF,
-        "It is a public holiday where the customer is.");
+    when(!to.answering() && to.dayOff(), Reason.DAY_OFF, "It is a day off where the customer is.");
   }
 
   private void number(NumberState state) {
@@ -183,30 +205,30 @@ public final class SendRules {
         .answered()
         .ifPresent(sent ->
             when(true, Reason.ANSWERED_MEANWHILE, sent.by() + " answered while you were writing."));
-    lately.allowances().forEach(this::allowance);
+    lately.allowances().forEach(each -> allowance(objections, policy, each, parts));
     when(
         lately.recipients() >= policy.manyRecipients(),
         Reason.MANY_RECIPIENTS,
         "This goes to " + lately.recipients() + " customers.");
   }
 
-  private void allowance(Allowance each) {
+  private static void allowance(List<Objection> to, SendPolicy policy, Allowance each, int parts) {
     boolean over = parts > each.left();
-    when(
+    String left = each.left() == 0 ? "no parts" : said(each.left());
+    add(
+        to,
+        policy,
         over,
         Reason.OVER_ALLOWANCE,
-        each.whose()
-            + " has "
-            + (each.left() == 0 ? "no parts" : said(each.left()))
-            + " left "
-            + each.span()
-            + ", and this takes "
-            + said(parts)
-            + ". A lead can allow more.");
-    when(
+        String.format(
+            "%s has %s left %s, and this takes %s. A lead can allow more.",
+            each.whose(), left, each.span(), said(parts)));
+    add(
+        to,
+        policy,
         !over && each.used() + parts > each.limit() * NEARLY,
         Reason.ALLOWANCE_NEARLY_USED,
-        each.whose() + " has " + said(each.left()) + " left " + each.span() + ".");
+        each.whose() + " has " + left + " left " + each.span() + ".");
   }
 
   private String ago(Instant then) {

@@ -104,7 +104,7 @@ class SendRulesTest {
     List<Author> authors =
         List.of(
             new Author.Person(1),
-            new Author.Several(1),
+            new Author.Several(1, 2),
             new Author.Schedule(1),
             new Author.Announcement(1, 1),
             new Author.Rule(1),

@@ -237,6 +237,22 @@ public class Bookkeeping {
     return id;
   }
 
+  /** A text of ours that has not left is not there any more; that it was taken back is. */
+  public void takeBack(Conversation row, Entry text) {
+    entries.takeBack(text.id());
+    entries.deleteDeliveries(text.id());
+    entries
+        .findLastSaid(row.id())
+        .ifPresentOrElse(
+            last ->
+                setLast(
+                    row,
+                    last.at(),
+                    String.valueOf(last.words()),
+                    last.kind() == EntryKind.IN ? SpokeLast.CUSTOMER : SpokeLast.US),
+            () -> setLast(row, text.at(), "", SpokeLast.US));
+  }
+
   /** An entry, if there is one. */
   public Optional<Entry> findEntry(long id) {
     return Optional.ofNullable(entries.find(id));

@@ -3,6 +3,7 @@ package fabulum.server.conversations;
 import fabulum.core.conversation.Back;
 import fabulum.core.conversation.ConversationState;
 import fabulum.core.conversation.Participants;
+import fabulum.core.cost.Money;
 import fabulum.core.phone.Sender;
 import fabulum.server.conversations.store.ConversationMapper;
 import fabulum.server.conversations.store.EntryMapper;
@@ -68,14 +69,15 @@ public class Conversations {
    * turn. To be used within a transaction, which then tells of the change.
    *
    * @param waits whether the customer waits for an answer to it
+   * @param cost what it cost; empty where no price holds
    */
-  public Received receive(ReceivedText text, boolean waits) {
+  public Received receive(ReceivedText text, boolean waits, Optional<Money> cost) {
     NumberId from = customers.numberOf(text.from());
     customers.wrote(from, text.when().at());
     Optional<Conversation> known = find(text.line(), text.participants());
     long id = known.map(Conversation::id).orElseGet(() -> begin(text, waits));
     List<Long> touched = new ArrayList<>();
-    touched.add(entries.insert(Entry.received(id, from, text)));
+    touched.add(entries.insert(Entry.received(id, from, text, cost)));
     Instant at = text.when().at();
     // A text that comes late stands where it belongs, and does not pass for the last one.
     if (known.isEmpty() || !at.isBefore(known.get().lastAt())) {

@@ -1,10 +1,12 @@
 package fabulum.server.conversations;
 
+import fabulum.core.cost.Money;
 import fabulum.core.delivery.DeliveryState;
-import fabulum.core.parts.PartCounter;
 import fabulum.core.sending.Author;
 import fabulum.server.customers.NumberId;
+import java.math.BigDecimal;
 import java.time.Instant;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -13,6 +15,9 @@ import org.jspecify.annotations.Nullable;
  * @param answeredSince of a text of ours: since when someone waits for what it says
  * @param needsHand of a text of ours: it was not delivered, and nobody has dealt with that yet
  * @param numberId of a text that came in: the number it came from
+ * @param leavesAt of a text of ours: until when it could be taken back; null where it left at once
+ * @param typed of a text of ours: how many of its characters were typed; null for all
+ * @param cost what it cost, in {@code currency}; null where no price held
  */
 public record Entry(
     long id,
@@ -41,32 +46,43 @@ public record Entry(
     @Nullable Instant answeredSince,
     boolean oneOfMany,
     boolean needsHand,
-    @Nullable Long numberId) {
+    @Nullable Long numberId,
+    @Nullable Instant leavesAt,
+    @Nullable Integer typed,
+    @Nullable BigDecimal cost,
+    @Nullable String currency) {
 
   /** The wait that an answer ends: how long it was, and whether it is the first since it opened. */
   public record WaitEnded(Instant since, long workingSeconds, boolean first) {}
 
   /** A text from the customer. */
-  static Entry received(long conversation, NumberId from, ReceivedText text) {
+  static Entry received(long conversation, NumberId from, ReceivedText text, Optional<Money> cost) {
     Fields draft = new Fields(conversation, text.when().at(), EntryKind.IN);
     draft.words = text.words();
     draft.networkId = text.networkId();
     draft.numberId = from.value();
     draft.claimedAt = text.when().claimed().orElse(null);
     draft.arrivedAt = text.when().arrivedAt().orElse(null);
+    draft.cost = cost.map(Money::amount).orElse(null);
+    draft.currency = cost.map(Money::currency).orElse(null);
     return draft.row();
   }
 
   /** A text of ours that waits to go, and the wait that it ends. */
-  public static Entry said(long conversation, Instant at, Said said, @Nullable WaitEnded wait) {
+  public static Entry said(
+      long conversation, Instant at, Said said, Leaving leaving, @Nullable WaitEnded wait) {
     Author author = said.author();
     Fields draft = new Fields(conversation, at, EntryKind.OUT);
-    draft.words = said.words();
+    draft.words = leaving.words();
+    draft.typed = leaving.words().equals(said.words()) ? null : said.words().length();
     draft.speakerId = author.writer().isPresent() ? author.writer().getAsLong() : null;
     draft.automatic = !author.effect().endsWait();
     draft.reference = said.reference().value();
     draft.delivery = DeliveryState.WAITING;
-    draft.parts = PartCounter.count(said.words()).count();
+    draft.parts = leaving.parts();
+    draft.leavesAt = leaving.at().isAfter(at) ? leaving.at() : null;
+    draft.cost = leaving.cost().map(Money::amount).orElse(null);
+    draft.currency = leaving.cost().map(Money::currency).orElse(null);
     draft.workingSeconds = wait == null ? null : wait.workingSeconds();
     draft.firstAnswer = wait != null && wait.first();
     draft.answeredSince = wait == null ? null : wait.since();
@@ -120,6 +136,12 @@ public record Entry(
     return draft.row();
   }
 
+  /** The words of a text of ours as its writer typed them. */
+  public String typedWords() {
+    String whole = words == null ? "" : words;
+    return typed == null ? whole : whole.substring(0, typed);
+  }
+
   /** How far a text of ours has come. */
   public DeliveryState deliveryState() {
     return delivery == null ? DeliveryState.WAITING : delivery;
@@ -148,6 +170,10 @@ public record Entry(
     private @Nullable Instant answeredSince;
     private boolean oneOfMany;
     private @Nullable Long numberId;
+    private @Nullable Instant leavesAt;
+    private @Nullable Integer typed;
+    private @Nullable BigDecimal cost;
+    private @Nullable String currency;
 
     Fields(long conversationId, Instant at, EntryKind kind) {
       this.conversationId = conversationId;
@@ -183,7 +209,11 @@ public record Entry(
           answeredSince,
           oneOfMany,
           false,
-          numberId);
+          numberId,
+          leavesAt,
+          typed,
+          cost,
+          currency);
     }
   }
 }

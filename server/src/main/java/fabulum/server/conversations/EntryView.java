@@ -2,6 +2,7 @@ package fabulum.server.conversations;
 
 import fabulum.core.delivery.DeliveryState;
 import fabulum.server.people.StaffView;
+import java.math.BigDecimal;
 import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -29,6 +30,9 @@ import org.jspecify.annotations.Nullable;
  * @param mentions colleagues whom a note names
  * @param number of a text that came in: the number it came from, in E.164, or the sender's name
  * @param deliveries of a text of ours to a group: how far it has come with each number
+ * @param leavesAt of a text of ours that waits: until then its writer can take it back
+ * @param cost what a text cost
+ * @param currency of the cost, ISO 4217
  */
 public record EntryView(
     long id,
@@ -54,7 +58,10 @@ public record EntryView(
     boolean needsHand,
     List<Long> mentions,
     @Nullable String number,
-    @Nullable List<To> deliveries) {
+    @Nullable List<To> deliveries,
+    @Nullable Instant leavesAt,
+    @Nullable BigDecimal cost,
+    @Nullable String currency) {
 
   /**
    * How far a text of ours has come with one number of a group.

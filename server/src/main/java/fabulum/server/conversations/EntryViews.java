@@ -107,7 +107,10 @@ public class EntryViews {
         row.needsHand(),
         mentions,
         number,
-        deliveries);
+        deliveries,
+        row.leavesAt(),
+        row.cost(),
+        row.currency());
   }
 
   private static @Nullable StaffView find(@Nullable Long id, Map<Long, StaffView> staff) {

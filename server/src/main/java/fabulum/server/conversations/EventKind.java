@@ -38,6 +38,8 @@ public enum EventKind {
   NUMBER_WRONG,
   /** The number is right after all. */
   NUMBER_RIGHT,
+  /** A text of ours was taken back by its writer before it left. */
+  TAKEN_BACK,
   /** Its words are the topic as it was called then. */
   TOPIC_ADDED,
   /** Its words are the topic as it was called then. */

@@ -19,6 +19,7 @@ import org.jspecify.annotations.Nullable;
  * @param when not to go before; what is written in the conversation after it goes after it. Null
  *     for at once
  * @param confirmed what its writer knows to speak against it and sends it all the same
+ * @param looked the words as its writer saw that they would leave; null when they did not look
  */
 public record Said(
     String words,
@@ -27,14 +28,15 @@ public record Said(
     @Nullable Long seen,
     @Nullable Long again,
     @Nullable Instant when,
-    Set<Reason> confirmed) {
+    Set<Reason> confirmed,
+    @Nullable String looked) {
   public Said {
     confirmed = Set.copyOf(confirmed);
   }
 
   /** A text that goes at once, whatever stands there, and replaces none. */
   public static Said by(Author author, String words, ClientReference reference) {
-    return new Said(words, author, reference, null, null, null, Set.of());
+    return new Said(words, author, reference, null, null, null, Set.of(), null);
   }
 
   /**
@@ -43,11 +45,17 @@ public record Said(
    */
   public static Said itself(Purpose purpose, String words, ClientReference reference) {
     Set<Reason> confirmed = EnumSet.complementOf(EnumSet.of(Reason.SAME_TEXT));
-    return new Said(words, new Author.Itself(purpose), reference, null, null, null, confirmed);
+    return new Said(
+        words, new Author.Itself(purpose), reference, null, null, null, confirmed, null);
+  }
+
+  /** The same text, with what its writer knows to speak against it. */
+  public Said confirming(Set<Reason> reasons) {
+    return new Said(words, author, reference, seen, again, when, reasons, looked);
   }
 
   /** The same text, not to go before a time. */
   public Said notBefore(Instant time) {
-    return new Said(words, author, reference, seen, again, time, confirmed);
+    return new Said(words, author, reference, seen, again, time, confirmed, looked);
   }
 }

@@ -15,6 +15,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import org.springframework.stereotype.Component;
 
 /** Whether a line can be set up so; all objections at once. */
@@ -22,6 +23,10 @@ import org.springframework.stereotype.Component;
 class LineCheck {
   private static final int LONGEST_NAME = 80;
   private static final int MOST_DAYS = 400;
+  private static final int MOST_PARTS = 25;
+  private static final int LARGEST_GROUP = 20;
+  private static final int MOST_COUNTRIES = 100;
+  private static final Set<String> COUNTRIES = Set.of(Locale.getISOCountries());
 
   private final Holidays holidays;
   private final NumberReader numbers = new NumberReader();
@@ -93,6 +98,7 @@ class LineCheck {
     if (wanted.closedDays().size() > MOST_DAYS || wanted.openHolidays().size() > MOST_DAYS) {
       bad.add(new FieldProblem("closedDays", "At most 400 closed days are kept."));
     }
+    sending(wanted.sending(), bad);
     HolidayCalendar calendar = wanted.holidays();
     if (calendar != null && !holidays.isKnown(calendar)) {
       bad.add(
@@ -101,6 +107,28 @@ class LineCheck {
               "There is no calendar of public holidays for " + calendar.country() + "."));
     }
     return bad;
+  }
+
+  private static void sending(LineSending sending, List<FieldProblem> bad) {
+    if (sending.mostParts() < 1 || sending.mostParts() > MOST_PARTS) {
+      bad.add(new FieldProblem("sending.mostParts", "1 to 25 parts."));
+    }
+    if (sending.groupLimit() < 2 || sending.groupLimit() > LARGEST_GROUP) {
+      bad.add(new FieldProblem("sending.groupLimit", "2 to 20 numbers."));
+    }
+    if (sending.signature().length() > LONGEST_NAME) {
+      bad.add(new FieldProblem("sending.signature", "Use at most 80 characters."));
+    }
+    OneLine.objection(sending.signature())
+        .ifPresent(why -> bad.add(new FieldProblem("sending.signature", why)));
+    if (!COUNTRIES.containsAll(sending.reaches())) {
+      bad.add(new FieldProblem("sending.reaches", "Choose countries from the list."));
+    }
+    if (sending.reaches().size() > MOST_COUNTRIES) {
+      bad.add(
+          new FieldProblem(
+              "sending.reaches", "Choose at most 100 countries, or none for all of them."));
+    }
   }
 
   private static String country(String region) {

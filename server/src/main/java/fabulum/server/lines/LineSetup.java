@@ -36,7 +36,8 @@ public record LineSetup(
     List<LocalDate> openHolidays,
     Way way,
     boolean narrowed,
-    List<Long> tellOfNobodys) {
+    List<Long> tellOfNobodys,
+    LineSending sending) {
 
   public LineSetup {
     week = List.copyOf(week);

@@ -1,6 +1,7 @@
 package fabulum.server.lines;
 
 import fabulum.core.assignment.Way;
+import java.util.Set;
 
 /**
  * A line.
@@ -15,6 +16,8 @@ import fabulum.core.assignment.Way;
  * @param groupLimit how many numbers a group conversation on it may have, at most 20
  * @param mostParts how many parts one text from it may take
  * @param registered whether the networks carry its texts
+ * @param signature what stands under every text from it; empty for nothing
+ * @param reaches the countries it sends to, ISO 3166-1; empty for all
  */
 public record LineView(
     long id,
@@ -31,4 +34,6 @@ public record LineView(
     boolean narrowed,
     int groupLimit,
     int mostParts,
-    boolean registered) {}
+    boolean registered,
+    String signature,
+    Set<String> reaches) {}

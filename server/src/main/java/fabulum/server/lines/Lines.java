@@ -19,6 +19,7 @@ import java.time.DayOfWeek;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -126,7 +127,21 @@ public class Lines implements CachedSetUp {
         lines.listOpenHolidays(row.id()),
         row.way(),
         row.narrowed(),
-        lines.listToldOfNobodys(row.id()));
+        lines.listToldOfNobodys(row.id()),
+        new LineSending(
+            row.mostParts(),
+            row.registered(),
+            countries(row.reaches()),
+            row.signature(),
+            row.groupLimit()));
+  }
+
+  private static Set<String> countries(String codes) {
+    return codes.isEmpty() ? Set.of() : Set.of(codes.split(" "));
+  }
+
+  private static String codes(LineSetup line) {
+    return line.sending().reaches().stream().sorted().collect(Collectors.joining(" "));
   }
 
   /** What a line set up so would promise. Refuses what cannot be. */
@@ -158,7 +173,8 @@ public class Lines implements CachedSetUp {
             List.of(),
             Way.NOBODY,
             false,
-            List.of());
+            List.of(),
+            LineSending.USUAL);
     return insert(setup, line.number());
   }
 
@@ -171,7 +187,7 @@ public class Lines implements CachedSetUp {
   }
 
   private LineId insert(LineSetup wanted, PhoneNumber number) {
-    long id = lines.insert(wanted, wanted.name().strip(), number.e164());
+    long id = lines.insert(wanted, wanted.name().strip(), number.e164(), codes(wanted));
     writeCalendar(id, wanted);
     forget();
     return new LineId(id);
@@ -191,7 +207,7 @@ public class Lines implements CachedSetUp {
         lines.list().stream().filter(row -> row.id() != id.value()).map(this::view).toList());
     requirePlaces(wanted);
     String number = check.number(wanted).e164();
-    if (lines.update(id.value(), wanted, wanted.name().strip(), number, seen) == 0) {
+    if (lines.update(id.value(), wanted, wanted.name().strip(), number, codes(wanted), seen) == 0) {
       throw Problem.changedMeanwhile("line");
     }
     lines.deleteSpans(id.value());
@@ -288,6 +304,8 @@ public class Lines implements CachedSetUp {
         row.narrowed(),
         row.groupLimit(),
         row.mostParts(),
-        row.registered());
+        row.registered(),
+        row.signature(),
+        countries(row.reaches()));
   }
 }

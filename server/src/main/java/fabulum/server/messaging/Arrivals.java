@@ -1,9 +1,12 @@
 package fabulum.server.messaging;
 
+import fabulum.core.cost.Money;
 import fabulum.server.conversations.Bookkeeping;
 import fabulum.server.conversations.Conversations;
 import fabulum.server.conversations.Conversations.Received;
 import fabulum.server.conversations.ReceivedText;
+import fabulum.server.cost.Costs;
+import fabulum.server.lines.Lines;
 import fabulum.server.messaging.KeywordAnswers.Asked;
 import fabulum.server.messaging.store.TextMapper;
 import fabulum.server.ownership.Assignment;
@@ -22,18 +25,24 @@ public class Arrivals {
   private final Assignment assignment;
   private final Bookkeeping books;
   private final KeywordAnswers keywords;
+  private final Lines lines;
+  private final Costs costs;
 
   Arrivals(
       TextMapper texts,
       Conversations conversations,
       Assignment assignment,
       Bookkeeping books,
-      KeywordAnswers keywords) {
+      KeywordAnswers keywords,
+      Lines lines,
+      Costs costs) {
     this.texts = texts;
     this.conversations = conversations;
     this.assignment = assignment;
     this.books = books;
     this.keywords = keywords;
+    this.lines = lines;
+    this.costs = costs;
   }
 
   /**
@@ -49,7 +58,8 @@ public class Arrivals {
     boolean history = text.when().history();
     Optional<Asked> asked = history ? Optional.empty() : keywords.read(text);
     boolean waits = !history && asked.filter(Asked::isSettled).isEmpty();
-    Received received = conversations.receive(text, waits);
+    Optional<Money> cost = costs.textIn(lines.get(text.line()), text.when().at());
+    Received received = conversations.receive(text, waits, cost);
     List<Long> touched = new ArrayList<>(received.touched());
     asked.ifPresent(it -> touched.addAll(keywords.act(it, received.id(), text)));
     if (waits) {

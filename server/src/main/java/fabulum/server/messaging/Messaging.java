@@ -2,8 +2,8 @@ package fabulum.server.messaging;
 
 import fabulum.core.access.Act;
 import fabulum.core.parts.PartCounter;
+import fabulum.core.phone.Sender;
 import fabulum.core.sending.Author;
-import fabulum.core.sending.Author.Lane;
 import fabulum.core.sending.SendDecision;
 import fabulum.core.sending.SendDecision.Verdict;
 import fabulum.server.access.Permits;
@@ -12,15 +12,20 @@ import fabulum.server.conversations.ConversationId;
 import fabulum.server.conversations.Conversations;
 import fabulum.server.conversations.EntryId;
 import fabulum.server.conversations.Said;
+import fabulum.server.lines.LineId;
 import fabulum.server.messaging.Saying.Ends;
-import fabulum.server.messaging.store.OutboxMapper;
+import fabulum.server.people.People;
+import fabulum.server.platform.Problem;
+import fabulum.server.platform.Problem.Kind;
 import fabulum.server.sending.Decisions;
+import fabulum.server.sending.Decisions.Decided;
 import fabulum.server.sending.Decisions.Wanted;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
-import org.springframework.context.ApplicationEventPublisher;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -28,60 +33,117 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Messaging {
   private final Saying saying;
+  private final Posting posting;
   private final Decisions decisions;
   private final Permits permits;
   private final Conversations conversations;
-  private final OutboxMapper outbox;
-  private final ApplicationEventPublisher events;
+  private final People people;
   private final Clock clock;
 
   Messaging(
       Saying saying,
+      Posting posting,
       Decisions decisions,
       Permits permits,
       Conversations conversations,
-      OutboxMapper outbox,
-      ApplicationEventPublisher events,
+      People people,
       Clock clock) {
     this.saying = saying;
+    this.posting = posting;
     this.decisions = decisions;
     this.permits = permits;
     this.conversations = conversations;
-    this.outbox = outbox;
-    this.events = events;
+    this.people = people;
     this.clock = clock;
   }
 
   /**
+   * What came of sending.
+   *
+   * @param text the entry of the text; empty when nothing went, or it was here already
+   * @param leavesAt until when its writer can take it back; empty where it leaves at once
+   */
+  public record Result(SendDecision decision, Optional<EntryId> text, Optional<Instant> leavesAt) {}
+
+  /**
    * The one way out. The text and its place in the outbox are committed together, and it goes out
-   * soon after, or at its time. Sending again under the same reference sends nothing more.
+   * soon after, or at its time: a person's text after the pause they have set. Sending again under
+   * the same reference sends nothing more.
    *
    * @return whether it may go; if not, nothing was changed
    */
   @Transactional
-  public SendDecision send(Recipient to, Said said) {
+  public Result send(Recipient to, Said said) {
     Author author = said.author();
     // Not seen is not there, so sight comes before permission.
-    Ends ends = ends(to, author);
+    LineId line = to instanceof Recipient.OnLine numbers ? numbers.from() : ends(to, author).line();
     author.writer().ifPresent(by -> permits.require(new StaffId(by), Act.TEXT));
+    decisions.hold(author, line);
+    Ends ends = heldEnds(to, author);
     if (saying.isSaid(ends, said)) {
-      return new SendDecision(PartCounter.count(said.words()).count(), List.of());
+      return nothing(new SendDecision(PartCounter.count(said.words()).count(), List.of()));
     }
-    SendDecision decision =
-        decide(ends, new Wanted(said.words(), author, said.reference().value()));
-    if (decision.verdict(said.confirmed()) == Verdict.MAY_GO) {
-      ConversationId conversation = conversation(to);
-      saying.say(conversation, said).ifPresent(entry -> putIntoOutbox(entry, conversation, said));
+    Decided decided = decide(ends, Wanted.of(said.words(), author, said.reference().value()));
+    SendDecision decision = decided.decision();
+    if (decision.verdict(said.confirmed()) != Verdict.MAY_GO) {
+      return nothing(decision);
     }
-    return decision;
+    if (said.looked() != null && !said.looked().equals(decided.content().leaving())) {
+      throw Problem.conflict(
+          Kind.LOOKS_DIFFERENT,
+          "What the customer would see is different by now. Nothing was sent; please look again.");
+    }
+    Instant at = leavesAt(said);
+    Optional<EntryId> text = posting.post(conversation(to), said, decided, at);
+    return new Result(
+        decision, text, Optional.of(at).filter(each -> each.isAfter(clock.instant())));
+  }
+
+  private static Result nothing(SendDecision decision) {
+    return new Result(decision, Optional.empty(), Optional.empty());
+  }
+
+  private Instant leavesAt(Said said) {
+    Instant now = clock.instant();
+    if (said.when() != null && said.when().isAfter(now)) {
+      return said.when();
+    }
+    return now.plus(pause(said.author()));
+  }
+
+  private Duration pause(Author author) {
+    return author.pauses() && author.writer().isPresent()
+        ? people.pause(new StaffId(author.writer().getAsLong()))
+        : Duration.ZERO;
   }
 
   /** Whether a text may go to the other side of a conversation, as far as its author sees it. */
   public SendDecision check(ConversationId id, Wanted wanted) {
-    return decide(saying.ends(id, wanted.author()), wanted);
+    return look(id, wanted, null).decided().decision();
   }
 
-  private SendDecision decide(Ends ends, Wanted wanted) {
+  /**
+   * A text as it would leave.
+   *
+   * @param to the number it would go to
+   * @param leavesAfter how long it would wait before it leaves
+   */
+  public record Look(Decided decided, LineId line, Sender to, Duration leavesAfter) {}
+
+  /**
+   * What would leave, and what speaks against it.
+   *
+   * @param seen the newest entry that its writer saw; null for whatever stands there
+   */
+  public Look look(ConversationId id, Wanted wanted, @Nullable Long seen) {
+    Author author = wanted.author();
+    Ends ends = saying.ends(id, author);
+    Wanted crossed =
+        new Wanted(wanted.words(), author, wanted.reference(), saying.answered(ends, seen, author));
+    return new Look(decide(ends, crossed), ends.line(), ends.other(), pause(author));
+  }
+
+  private Decided decide(Ends ends, Wanted wanted) {
     return decisions.decide(wanted, ends.line(), ends.other(), ends.conversation());
   }
 
@@ -94,38 +156,15 @@ public class Messaging {
         : saying.ends(conversation(to), author);
   }
 
+  private Ends heldEnds(Recipient to, Author author) {
+    return to instanceof Recipient.InConversation known
+        ? saying.heldEnds(known.id(), author)
+        : ends(to, author);
+  }
+
   private ConversationId conversation(Recipient to) {
     return to instanceof Recipient.OnLine numbers
         ? conversations.open(numbers.from(), numbers.others())
         : ((Recipient.InConversation) to).id();
-  }
-
-  private void putIntoOutbox(EntryId entry, ConversationId conversation, Said said) {
-    Instant now = clock.instant();
-    Instant when = said.when() == null || said.when().isBefore(now) ? now : said.when();
-    Lane lane = said.author().effect().lane();
-    boolean owed = said.author().isOwedToOptedOut();
-    outbox.insert(entry.value(), conversation.value(), lane, when, owed);
-    if (lane == Lane.SINGLE) {
-      // Texts of one conversation go in order, so earlier ones must not wait in the other lane.
-      outbox.moveUp(conversation.value());
-    }
-    events.publishEvent(new OutboxFilled(entry));
-  }
-
-  /**
-   * How the outbox stands.
-   *
-   * @param waiting texts that wait to go to the network
-   * @param oldest how long the first of them has been due; zero for none
-   */
-  public record Outbox(int waiting, Duration oldest) {}
-
-  /** How the outbox stands now. */
-  public Outbox outbox() {
-    Instant first = outbox.findFirstDue();
-    Instant now = clock.instant();
-    boolean late = first != null && first.isBefore(now);
-    return new Outbox(outbox.count(), late ? Duration.between(first, now) : Duration.ZERO);
   }
 }

@@ -4,6 +4,7 @@ import fabulum.core.conversation.ConversationState;
 import fabulum.core.phone.Sender;
 import fabulum.core.sending.Author;
 import fabulum.core.sending.Author.Effect;
+import fabulum.core.sending.SendQuestion.Sent;
 import fabulum.server.access.StaffId;
 import fabulum.server.conversations.Bookkeeping;
 import fabulum.server.conversations.Conversation;
@@ -14,9 +15,11 @@ import fabulum.server.conversations.EntryId;
 import fabulum.server.conversations.EntryKind;
 import fabulum.server.conversations.EventKind;
 import fabulum.server.conversations.InSight;
+import fabulum.server.conversations.Leaving;
 import fabulum.server.conversations.Said;
 import fabulum.server.conversations.SpokeLast;
 import fabulum.server.conversations.Undelivered;
+import fabulum.server.conversations.UndoStep.Snapshot;
 import fabulum.server.lines.LineId;
 import fabulum.server.messaging.store.TextMapper;
 import fabulum.server.people.People;
@@ -44,6 +47,7 @@ class Saying {
   private final InSight inSight;
   private final References references;
   private final People people;
+  private final TakeBackSteps takeBacks;
 
   Saying(
       TextMapper texts,
@@ -52,7 +56,8 @@ class Saying {
       Undelivered undelivered,
       InSight inSight,
       References references,
-      People people) {
+      People people,
+      TakeBackSteps takeBacks) {
     this.texts = texts;
     this.drafts = drafts;
     this.books = books;
@@ -60,6 +65,7 @@ class Saying {
     this.inSight = inSight;
     this.references = references;
     this.people = people;
+    this.takeBacks = takeBacks;
   }
 
   /** A line and the other side, and the conversation they have, if any. */
@@ -67,9 +73,22 @@ class Saying {
 
   /** The line and the other side of a conversation, as far as the author sees it. */
   Ends ends(ConversationId id, Author author) {
-    Optional<StaffId> writer = writer(author);
-    Conversation row = writer.map(by -> inSight.row(id, by)).orElseGet(() -> books.row(id));
+    return ends(writer(author).map(by -> inSight.row(id, by)).orElseGet(() -> books.row(id)));
+  }
+
+  /** The same, with the conversation held until the end of the transaction. */
+  Ends heldEnds(ConversationId id, Author author) {
+    return ends(hold(id, writer(author)));
+  }
+
+  private static Ends ends(Conversation row) {
     return new Ends(new LineId(row.lineId()), Sender.ofAddress(row.address()), Optional.of(row));
+  }
+
+  /** A colleague's answer that the writer has not seen. */
+  Optional<Sent> answered(Ends ends, @Nullable Long seen, Author author) {
+    return ends.conversation()
+        .flatMap(row -> writer(author).flatMap(by -> references.findAnswer(row, seen, by)));
   }
 
   private static Optional<StaffId> writer(Author author) {
@@ -90,7 +109,7 @@ class Saying {
    *
    * @return the new entry, or empty when a text with this reference is already here
    */
-  Optional<EntryId> say(ConversationId id, Said said) {
+  Optional<EntryId> say(ConversationId id, Said said, Leaving leaving) {
     Optional<StaffId> writer = writer(said.author());
     Optional<Entry> lost = lost(said);
     Optional<Conversation> elsewhere =
@@ -106,10 +125,12 @@ class Saying {
     Instant at = books.now();
     Effect effect = said.author().effect();
     List<Long> touched = new ArrayList<>();
+    boolean pauses = writer.isPresent() && leaving.at().isAfter(at);
+    Optional<Snapshot> before = pauses ? Optional.of(books.snapshot(row)) : Optional.empty();
     if (effect.takesOwnership()) {
       writer.ifPresent(by -> touched.addAll(own(row, by)));
     }
-    long entry = append(row, said, at);
+    long entry = append(row, said, leaving, at);
     touched.add(entry);
     if (here != 0) {
       touched.add(here);
@@ -120,9 +141,15 @@ class Saying {
       people.answered(by, at);
     });
     books.changed(row.id(), touched);
+    before.ifPresent(had -> takeBacks.keep(row, writer.orElseThrow(), new EntryId(entry), had));
     elsewhere
         .filter(other -> again != 0)
-        .ifPresent(other -> sentElsewhere(other, again, row, writer.orElse(null)));
+        .ifPresent(other -> {
+          Optional<Snapshot> there = pauses ? Optional.of(books.snapshot(other)) : Optional.empty();
+          sentElsewhere(other, again, row, writer.orElse(null));
+          there.ifPresent(
+              had -> takeBacks.keep(other, writer.orElseThrow(), new EntryId(entry), had));
+        });
     return Optional.of(new EntryId(entry));
   }
 
@@ -137,9 +164,9 @@ class Saying {
         .filter(text -> text.kind() == EntryKind.OUT);
   }
 
-  private long append(Conversation row, Said said, Instant at) {
+  private long append(Conversation row, Said said, Leaving leaving, Instant at) {
     WaitEnded wait = said.author().effect().endsWait() ? waitEnded(row, at) : null;
-    long entry = books.appendText(row, Entry.said(row.id(), at, said, wait));
+    long entry = books.appendText(row, Entry.said(row.id(), at, said, leaving, wait));
     books.setLast(row, at, said.words(), SpokeLast.US);
     return entry;
   }

@@ -8,7 +8,9 @@
       "lines",
       "customers",
       "conversations",
+      "cost",
       "sending",
+      "undo",
       "ownership",
       "writing"
     })

@@ -1,7 +1,7 @@
 package fabulum.server.ops;
 
 import fabulum.server.live.LiveStream;
-import fabulum.server.messaging.Messaging;
+import fabulum.server.messaging.OutboxState;
 import fabulum.server.platform.Troubles;
 import io.micrometer.core.instrument.Gauge;
 import io.micrometer.core.instrument.binder.MeterBinder;
@@ -13,12 +13,12 @@ import org.springframework.context.annotation.Configuration;
 class OpsMetrics {
 
   @Bean
-  MeterBinder ownMetrics(Messaging messaging, LiveStream live, Troubles troubles) {
+  MeterBinder ownMetrics(OutboxState outbox, LiveStream live, Troubles troubles) {
     return registry -> {
-      Gauge.builder("fabulum.outbox.waiting", messaging, m -> m.outbox().waiting())
+      Gauge.builder("fabulum.outbox.waiting", outbox, o -> o.now().waiting())
           .description("Texts that wait to go to the phone network")
           .register(registry);
-      Gauge.builder("fabulum.outbox.oldest", messaging, m -> m.outbox().oldest().toSeconds())
+      Gauge.builder("fabulum.outbox.oldest", outbox, o -> o.now().oldest().toSeconds())
           .description("How long the oldest of them has waited beyond its time")
           .baseUnit("seconds")
           .register(registry);

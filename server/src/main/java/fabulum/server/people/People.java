@@ -13,6 +13,7 @@ import fabulum.server.people.store.StaffRow;
 import fabulum.server.platform.BriefMemory;
 import fabulum.server.platform.Problem;
 import fabulum.server.platform.Problem.FieldProblem;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -29,11 +30,15 @@ import org.springframework.transaction.annotation.Transactional;
 /** The staff: who they are. */
 @Service
 public class People {
+  /** The longest that a text waits before it leaves. */
+  static final Duration LONGEST_PAUSE = Duration.ofSeconds(20);
+
   private final StaffMapper staff;
   private final Passwords passwords;
   private final AccessRecord record;
   private final Permits permits;
   private final ApplicationEventPublisher events;
+  private final PeopleSettings settings;
   private final BriefMemory<List<StaffView>> everybody;
 
   People(
@@ -41,12 +46,14 @@ public class People {
       Passwords passwords,
       AccessRecord record,
       Permits permits,
-      ApplicationEventPublisher events) {
+      ApplicationEventPublisher events,
+      PeopleSettings settings) {
     this.staff = staff;
     this.passwords = passwords;
     this.record = record;
     this.permits = permits;
     this.events = events;
+    this.settings = settings;
     this.everybody = new BriefMemory<>(() -> staff.list().stream().map(People::view).toList());
   }
 
@@ -81,13 +88,36 @@ public class People {
    * @param inbox the group, order and sentence of their inbox when they last changed it, as its
    *     address has them
    * @param stays whether they stay in a conversation that an act has moved on; else the next opens
+   * @param pauseSeconds how long their texts wait before they leave, and can be taken back; 0 to 20
+   * @param looksFirst whether they look at each text before it is sent
    */
-  public record PageChoices(boolean letterKeys, String inbox, boolean stays) {}
+  public record PageChoices(
+      boolean letterKeys, String inbox, boolean stays, int pauseSeconds, boolean looksFirst) {}
 
   /** How the page is for someone. */
   public PageChoices pageChoices(StaffId id) {
     StaffRow row = row(id);
-    return new PageChoices(row.letterKeys(), row.inbox(), row.stays());
+    return new PageChoices(
+        row.letterKeys(), row.inbox(), row.stays(), (int) pause(row).toSeconds(), row.looksFirst());
+  }
+
+  /** How long a person's texts wait before they leave. */
+  public Duration pause(StaffId id) {
+    return pause(row(id));
+  }
+
+  private Duration pause(StaffRow row) {
+    Integer chosen = row.pauseSeconds();
+    return chosen == null ? settings.pause() : Duration.ofSeconds(chosen);
+  }
+
+  /** Sets how one's own texts are sent. */
+  @Transactional
+  public void setSending(StaffId me, Duration pause, boolean looksFirst) {
+    if (pause.isNegative() || pause.compareTo(LONGEST_PAUSE) > 0) {
+      throw Problem.fields(List.of(new FieldProblem("pauseSeconds", "0 to 20 seconds.")));
+    }
+    staff.setSending(me.value(), (int) pause.toSeconds(), looksFirst);
   }
 
   /** Keeps how a person's inbox looks, for when they come back to it. */

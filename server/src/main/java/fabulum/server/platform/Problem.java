@@ -75,6 +75,7 @@ public final class Problem extends RuntimeException {
     STALE_PAGE("stale-page", 403, "This page is out of date"),
     MAY_NOT_BE_SENT("may-not-be-sent", 422, "The text may not be sent"),
     NEEDS_CONFIRMATION("needs-confirmation", 409, "Please confirm before this is sent"),
+    LOOKS_DIFFERENT("looks-different", 409, "It looks different by now"),
     SENT_WITH_OTHER_WORDS("sent-with-other-words", 409, "Sent with other words"),
     ANSWERED_MEANWHILE("answered-meanwhile", 409, "A colleague answered meanwhile"),
     NEW_MEANWHILE("new-meanwhile", 409, "Something new came in meanwhile"),

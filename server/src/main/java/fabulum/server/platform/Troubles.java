@@ -35,7 +35,9 @@ public class Troubles {
     /** The network told us of texts that could not be taken. */
     KEPT_ASIDE,
     /** Mail could not be sent. */
-    MAIL
+    MAIL,
+    /** The parts bought ahead will soon be used up, or are. */
+    PARTS
   }
 
   /**

@@ -2,13 +2,15 @@ package fabulum.server.sending;
 
 import fabulum.core.agreement.Agreement;
 import fabulum.core.agreement.TextKind;
+import fabulum.core.cost.Money;
 import fabulum.core.phone.PhoneNumber;
+import fabulum.core.phone.Region;
 import fabulum.core.phone.Sender;
 import fabulum.core.phone.Whereabouts;
 import fabulum.core.sending.Author;
 import fabulum.core.sending.SendDecision;
-import fabulum.core.sending.SendPolicy;
 import fabulum.core.sending.SendQuestion;
+import fabulum.core.sending.SendQuestion.Allowance;
 import fabulum.core.sending.SendQuestion.Content;
 import fabulum.core.sending.SendQuestion.From;
 import fabulum.core.sending.SendQuestion.Lately;
@@ -16,36 +18,36 @@ import fabulum.core.sending.SendQuestion.NumberState;
 import fabulum.core.sending.SendQuestion.Sent;
 import fabulum.core.sending.SendQuestion.To;
 import fabulum.core.sending.SendRules;
+import fabulum.server.access.StaffId;
 import fabulum.server.conversations.Conversation;
+import fabulum.server.conversations.EntryId;
+import fabulum.server.cost.Costs;
 import fabulum.server.customers.Customers;
 import fabulum.server.customers.NumberFacts;
+import fabulum.server.customers.NumberId;
 import fabulum.server.lines.LineId;
 import fabulum.server.lines.LineView;
 import fabulum.server.lines.Lines;
-import fabulum.server.platform.Troubles;
-import fabulum.server.sending.store.LatelyMapper;
 import java.time.Clock;
-import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
 /** The one decision before anything goes, with what is known of line, number and customer. */
 @Service
 public class Decisions {
-  /** A text is an answer for so long after the customer's last one. */
-  private static final Duration ANSWERING = Duration.ofDays(1);
-
   private final Lines lines;
   private final Customers customers;
   private final Agreements agreements;
   private final SendSetup setup;
-  private final LatelyMapper lately;
-  private final Troubles troubles;
+  private final Circumstances circumstances;
+  private final Costs costs;
   private final Clock clock;
   private final Whereabouts whereabouts = new Whereabouts();
 
@@ -54,15 +56,15 @@ public class Decisions {
       Customers customers,
       Agreements agreements,
       SendSetup setup,
-      LatelyMapper lately,
-      Troubles troubles,
+      Circumstances circumstances,
+      Costs costs,
       Clock clock) {
     this.lines = lines;
     this.customers = customers;
     this.agreements = agreements;
     this.setup = setup;
-    this.lately = lately;
-    this.troubles = troubles;
+    this.circumstances = circumstances;
+    this.costs = costs;
     this.clock = clock;
   }
 
@@ -70,25 +72,105 @@ public class Decisions {
    * A text that its author would send.
    *
    * @param reference of the text, when it has one already; null while it is being written
+   * @param answered a colleague's answer that its writer has not seen
    */
-  public record Wanted(String words, Author author, @Nullable String reference) {}
+  public record Wanted(
+      String words, Author author, @Nullable String reference, Optional<Sent> answered) {
+    /** A text that crosses no colleague's answer. */
+    public static Wanted of(String words, Author author, @Nullable String reference) {
+      return new Wanted(words, author, reference, Optional.empty());
+    }
+  }
+
+  /**
+   * What was decided about a text.
+   *
+   * @param content as it would leave
+   * @param cost what it would cost; empty where no price holds
+   * @param allowances those it is counted in
+   * @param number to which it would go; empty for one that was never heard of
+   */
+  public record Decided(
+      SendDecision decision,
+      Content content,
+      Optional<Money> cost,
+      List<Allowance> allowances,
+      Optional<NumberId> number) {
+    public Decided {
+      allowances = List.copyOf(allowances);
+    }
+
+    boolean hasAppended(SendSettings settings) {
+      String words = settings.appended(content.kind()).words();
+      return !words.isBlank()
+          && content.leaving().length() > content.typed().length()
+          && content.leaving().endsWith("\n" + words);
+    }
+  }
 
   /** Whether a text may go from a line to a number, in the conversation they have, if any. */
-  public SendDecision decide(
+  public Decided decide(
       Wanted wanted, LineId line, Sender other, Optional<Conversation> conversation) {
     Instant now = clock.instant();
-    SendPolicy policy = setup.get().policy();
+    SendSettings settings = setup.get();
     LineView from = lines.get(line);
     Optional<NumberFacts> facts = customers.facts(other);
+    Content content = circumstances.content(wanted, from, facts, settings);
+    List<Allowance> counting =
+        writer(wanted.author()).map(by -> costs.allowances(by, from)).orElse(List.of());
     SendQuestion question =
         new SendQuestion(
-            Content.of(wanted.words()),
+            content,
             wanted.author(),
             from(from),
             to(other, from, facts, conversation, now),
-            new Lately(same(wanted, facts, policy, now), Optional.empty(), List.of(), 1),
+            new Lately(
+                circumstances.same(wanted, facts, settings.policy()),
+                wanted.answered(),
+                counting,
+                wanted.author().recipients()),
             now);
-    return SendRules.decide(question, policy);
+    SendDecision decision = SendRules.decide(question, settings.policy());
+    return new Decided(
+        decision,
+        content,
+        decision.parts() == 0 ? Optional.empty() : costs.textOut(from, decision.parts(), now),
+        counting,
+        facts.map(known -> new NumberId(known.id())));
+  }
+
+  private static Optional<StaffId> writer(Author author) {
+    return author.writer().isPresent()
+        ? Optional.of(new StaffId(author.writer().getAsLong()))
+        : Optional.empty();
+  }
+
+  /**
+   * Holds what texts of an author from a line are counted in. To be used first within the
+   * transaction that sends one.
+   */
+  public void hold(Author author, LineId line) {
+    writer(author).ifPresent(by -> costs.hold(by, lines.get(line)));
+  }
+
+  /** Counts a text that goes. To be used within the transaction that sends it. */
+  public void goes(Decided decided, Author author, LineId line, NumberId to, EntryId entry) {
+    int parts = decided.decision().parts();
+    costs.count(writer(author), lines.get(line), clock.instant(), 1, parts);
+    if (decided.hasAppended(setup.get())) {
+      circumstances.appended(to, decided.content().kind(), entry);
+    }
+  }
+
+  /**
+   * Counts a text no more, because it was taken back before it left. To be used within the
+   * transaction that takes it back.
+   *
+   * @param at when it was sent
+   */
+  public void staysHere(StaffId writer, LineId line, EntryId entry, Instant at, int parts) {
+    costs.count(Optional.of(writer), lines.get(line), at, -1, -parts);
+    circumstances.notAppended(entry);
   }
 
   /** Whether the holders of a number opted out of texts from a line. */
@@ -101,9 +183,16 @@ public class Decisions {
   }
 
   private From from(LineView line) {
-    boolean waits = troubles.list().stream().anyMatch(each -> each.kind() == Troubles.Kind.NETWORK);
+    Set<Region> reaches =
+        line.reaches().stream().map(Region::new).collect(Collectors.toUnmodifiableSet());
     return new From(
-        line.inUse(), line.registered(), waits, line.mostParts(), Set.of(), Set.of(), 0);
+        line.inUse(),
+        line.registered(),
+        circumstances.isNetworkWaiting(),
+        line.mostParts(),
+        reaches,
+        Set.of(),
+        0);
   }
 
   private To to(
@@ -113,30 +202,16 @@ public class Decisions {
       Optional<Conversation> conversation,
       Instant now) {
     Optional<PhoneNumber> number = other.answerable();
+    LineId id = new LineId(line.id());
+    ZoneId there = number.flatMap(whereabouts::zone).orElseGet(() -> ZoneId.of(line.zone()));
     return new To(
         other,
         number.flatMap(whereabouts::country),
         facts.map(NumberFacts::state).orElse(NumberState.GOOD),
-        facts.map(known -> agreements.of(known, new LineId(line.id()))).orElse(Agreement.UNKNOWN),
+        facts.map(known -> agreements.of(known, id)).orElse(Agreement.UNKNOWN),
         facts.map(NumberFacts::firstWroteAt).isPresent(),
-        conversation.filter(row -> isAnswered(row, now)).isPresent(),
-        number.flatMap(whereabouts::zone).orElseGet(() -> ZoneId.of(line.zone())),
-        false);
-  }
-
-  private boolean isAnswered(Conversation row, Instant now) {
-    return row.state().waitingSince().isPresent()
-        || lately.existsReceived(row.id(), now.minus(ANSWERING));
-  }
-
-  private Optional<Sent> same(
-      Wanted wanted, Optional<NumberFacts> facts, SendPolicy policy, Instant now) {
-    if (wanted.words().isBlank() || policy.sameTextWithin().isZero()) {
-      return Optional.empty();
-    }
-    Instant since = now.minus(policy.sameTextWithin());
-    return facts
-        .flatMap(known -> lately.findSame(known.id(), wanted.words(), since, wanted.reference()))
-        .map(row -> new Sent(row.at(), row.writer() == null ? "Fabulum" : row.writer()));
+        conversation.filter(circumstances::isAnswered).isPresent(),
+        there,
+        lines.promise(id).hours().closedDays().contains(LocalDate.ofInstant(now, there)));
   }
 }

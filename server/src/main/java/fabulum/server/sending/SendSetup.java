@@ -6,6 +6,7 @@ import fabulum.core.sending.Severity;
 import fabulum.core.text.Language;
 import fabulum.server.platform.BriefMemory;
 import fabulum.server.platform.CachedSetUp;
+import fabulum.server.sending.SendSettings.Appended;
 import fabulum.server.sending.store.SendSettingsMapper;
 import fabulum.server.sending.store.SendSettingsRow;
 import fabulum.server.sending.store.SeverityRow;
@@ -46,6 +47,8 @@ public class SendSetup implements CachedSetUp {
         row.contact(),
         languages(row.languages()),
         row.stopEverywhere(),
+        new Appended(row.serviceWords(), row.serviceDays()),
+        new Appended(row.newsWords(), row.newsDays()),
         new SendPolicy(
             severities,
             Duration.ofMinutes(row.sameTextMinutes()),
@@ -79,6 +82,10 @@ public class SendSetup implements CachedSetUp {
                     .map(Language::name)
                     .collect(Collectors.joining(" ")),
                 wanted.stopEverywhere(),
+                wanted.serviceWords().words(),
+                wanted.serviceWords().days(),
+                wanted.newsWords().words(),
+                wanted.newsWords().days(),
                 (int) policy.sameTextWithin().toMinutes(),
                 policy.nightFrom().toSecondOfDay() / MINUTES,
                 policy.nightUntil().toSecondOfDay() / MINUTES,

@@ -8,6 +8,7 @@
       "accounts",
       "people",
       "lines",
+      "cost",
       "customers",
       "conversations"
     })

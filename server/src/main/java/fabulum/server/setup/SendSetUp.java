@@ -6,6 +6,7 @@ import fabulum.core.text.Language;
 import fabulum.server.access.StaffId;
 import fabulum.server.platform.Problem;
 import fabulum.server.sending.SendSettings;
+import fabulum.server.sending.SendSettings.Appended;
 import fabulum.server.sending.SendSetup;
 import java.util.LinkedHashMap;
 import java.util.Locale;
@@ -54,6 +55,8 @@ public class SendSetUp {
             .map(SendSetUp::name)
             .collect(Collectors.joining(", ")));
     said.put("STOP holds for", settings.stopEverywhere() ? "the whole business" : "the line");
+    said.put("words under texts", said(settings.serviceWords()));
+    said.put("words under news and offers", said(settings.newsWords()));
     said.put("same text within", policy.sameTextWithin().toMinutes() + " minutes");
     said.put("night", policy.nightFrom() + " to " + policy.nightUntil());
     said.put("many customers", "from " + policy.manyRecipients());
@@ -64,6 +67,14 @@ public class SendSetUp {
       }
     }
     return said;
+  }
+
+  private static String said(Appended appended) {
+    if (appended.words().isBlank()) {
+      return "none";
+    }
+    String often = appended.days() == 0 ? "each time" : "once in " + appended.days() + " days";
+    return "“" + appended.words() + "”, " + often;
   }
 
   private static String name(Language language) {

@@ -3,6 +3,7 @@ package fabulum.server.setup;
 import fabulum.core.assignment.Way;
 import fabulum.core.hours.Stretch;
 import fabulum.server.lines.HolidayCalendar;
+import fabulum.server.lines.LineSending;
 import fabulum.server.lines.LineSetup;
 import fabulum.server.topics.TopicSetup;
 import java.time.DayOfWeek;
@@ -13,6 +14,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.LongFunction;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -38,7 +40,19 @@ final class Wording {
     said.put("public holidays", calendar(line.holidays()));
     said.put("open on holidays", days(line.openHolidays()));
     said.put("new work", way(line.way()));
+    LineSending sending = line.sending();
+    said.put("longest text", sending.mostParts() + " parts");
+    said.put("registered", sending.registered() ? "yes" : "no");
+    said.put("sends to", countries(sending.reaches()));
+    said.put("signature", sending.signature());
+    said.put("largest group", sending.groupLimit() + " numbers");
     return said;
+  }
+
+  private static String countries(Set<String> reaches) {
+    return reaches.isEmpty()
+        ? "all countries"
+        : reaches.stream().sorted().collect(Collectors.joining(", "));
   }
 
   private static String way(Way way) {

@@ -9,6 +9,7 @@
       "lines",
       "topics",
       "conversations",
+      "cost",
       "sending",
       "ownership",
       "notices"

@@ -2,6 +2,7 @@ package fabulum.server.several;
 
 import fabulum.core.delivery.ClientReference;
 import fabulum.core.sending.Author;
+import fabulum.core.sending.Reason;
 import fabulum.core.sending.SendDecision;
 import fabulum.server.access.StaffId;
 import fabulum.server.conversations.Acts;
@@ -97,6 +98,8 @@ class BatchRunner {
     batches.setOutcome(batch, conversation, ItemRow.Outcome.SKIPPED, why);
   }
 
+  private static final Set<Reason> MANY = Set.of(Reason.MANY_RECIPIENTS);
+
   private Optional<UndoStep> one(BatchRow batch, PendingRow pending) {
     ConversationId id = new ConversationId(pending.conversationId());
     Shown shown = pending.shown() == null ? null : Shown.read(pending.shown());
@@ -115,11 +118,11 @@ class BatchRunner {
   private Optional<UndoStep> text(BatchRow batch, ConversationId id, StaffId by) {
     String reference = reference(batch.id()) + id.value();
     String words = Objects.requireNonNull(batch.words());
-    SendDecision decision =
-        messaging.send(
-            Recipient.in(id),
-            Said.by(new Author.Several(by.value()), words, new ClientReference(reference)));
-    decision.against(Set.of()).stream()
+    Author author = new Author.Several(by.value(), batches.countChosen(batch.id()));
+    // That it goes to many was confirmed when the act was.
+    Said said = Said.by(author, words, new ClientReference(reference)).confirming(MANY);
+    SendDecision decision = messaging.send(Recipient.in(id), said).decision();
+    decision.against(MANY).stream()
         .findFirst()
         .ifPresent(why -> skip(batch.id(), id.value(), why.sentence()));
     return Optional.empty();

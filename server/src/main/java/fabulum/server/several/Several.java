@@ -93,8 +93,12 @@ public class Several {
     requirePermit(act, by);
     check.require(act);
     List<ConversationView> chosen = chosen(selection, by);
+    CheckView outcome = check.check(act, chosen, by);
+    if (outcome.refused()) {
+      throw bad("words", String.join(" ", outcome.against()) + " Nothing was sent.");
+    }
     Map<Long, Skipped> skipped =
-        check.check(act, chosen, by).skipped().stream()
+        outcome.skipped().stream()
             .collect(Collectors.toMap(Skipped::conversationId, Function.identity()));
     long id = book.write(act, chosen, skipped, new BatchBook.By(by, reference));
     runner.begin(id);

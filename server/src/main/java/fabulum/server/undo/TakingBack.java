@@ -57,4 +57,27 @@ class TakingBack {
     books.changed(row.id(), touched);
     return true;
   }
+
+  /**
+   * Lets a conversation be as it was before a text that never left, or, where something has
+   * happened to it since, lets at least the customer wait as before.
+   */
+  void unsay(UndoStep step) {
+    Conversation row = books.lock(step.conversation());
+    Snapshot now = books.snapshot(row);
+    Snapshot before = step.before();
+    if (now.equals(step.after())) {
+      undelivered.restore(row, before.undelivered());
+      books.restore(row, now, before);
+      books.sightChanged(step.conversation(), row.spot());
+    } else {
+      before
+          .state()
+          .waitingSince()
+          .ifPresent(since -> books.save(row, row.state().answerTakenBack(since), books.now()));
+    }
+    List<Long> touched = new ArrayList<>(List.of(step.event().value()));
+    touched.addAll(before.undelivered());
+    books.changed(row.id(), touched);
+  }
 }

@@ -3,6 +3,8 @@ package fabulum.server.undo;
 import fabulum.server.access.StaffId;
 import fabulum.server.conversations.ActDone;
 import fabulum.server.conversations.Bookkeeping;
+import fabulum.server.conversations.ConversationId;
+import fabulum.server.conversations.EventKind;
 import fabulum.server.conversations.UndoStep;
 import fabulum.server.platform.DiskReserve;
 import fabulum.server.platform.Problem;
@@ -78,7 +80,7 @@ public class Undo {
 
   /** Takes back what someone did themselves; each conversation on its own. */
   public TakenBack undo(String name, StaffId by) {
-    if (!isKept(name, by)) {
+    if (!isKept(name, by) || isOfText(name, by)) {
       throw Problem.conflict(
           Problem.Kind.TOO_LATE, "That is too long ago to undo. Nothing was changed.");
     }
@@ -99,6 +101,28 @@ public class Undo {
           Problem.Kind.CHANGED_MEANWHILE, "Something changed there since, so it was not undone.");
     }
     return new TakenBack(undone, left);
+  }
+
+  private boolean isOfText(String name, StaffId by) {
+    return steps.list(name, by.value()).stream()
+        .anyMatch(row -> row.kind() == EventKind.TAKEN_BACK);
+  }
+
+  /**
+   * Lets conversations be as they were before a text of ours that never left. Where something has
+   * happened since, only the wait that the text had ended goes on. To be used within the
+   * transaction that takes the text back, which holds its conversation.
+   *
+   * @return the conversations for which a step was kept
+   */
+  public List<ConversationId> unsay(String name, StaffId by) {
+    List<ConversationId> restored = new ArrayList<>();
+    for (UndoRow row : steps.list(name, by.value())) {
+      takingBack.unsay(row.step());
+      restored.add(row.step().conversation());
+    }
+    steps.delete(name);
+    return restored;
   }
 
   @Scheduled(initialDelay = 1, fixedDelay = 1, timeUnit = TimeUnit.MINUTES)

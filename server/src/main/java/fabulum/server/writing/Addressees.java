@@ -86,7 +86,7 @@ public class Addressees {
         customers.search(words, FOUND).stream()
             .filter(number -> Sender.ofAddress(number.address()).answerable().isPresent())
             .toList();
-    Map<Long, List<Known>> known = known(found, SightColumns.of(sights.of(asking)));
+    Map<Long, List<Known>> known = known(found, asking);
     List<Person> people =
         found.stream()
             .map(number ->
@@ -107,16 +107,20 @@ public class Addressees {
         typed.map(number -> numbers.forPeople(number, region)).orElse(null));
   }
 
-  private Map<Long, List<Known>> known(List<FoundNumber> found, SightColumns sight) {
+  private Map<Long, List<Known>> known(List<FoundNumber> found, StaffId asking) {
     List<Long> ids = found.stream().map(FoundNumber::numberId).distinct().toList();
-    return ids.isEmpty()
-        ? Map.of()
-        : rows.listOfNumbers(ids, sight).stream()
-            .collect(
-                Collectors.groupingBy(
-                    Conversation::numberId,
-                    Collectors.mapping(
-                        row -> new Known(row.id(), row.lineId()), Collectors.toList())));
+    return conversations(ids, asking).stream()
+        .collect(
+            Collectors.groupingBy(
+                Conversation::numberId,
+                Collectors.mapping(row -> new Known(row.id(), row.lineId()), Collectors.toList())));
+  }
+
+  /** The conversations there are with numbers, as far as someone sees them; the newest first. */
+  List<Conversation> conversations(List<Long> numbers, StaffId asking) {
+    return numbers.isEmpty()
+        ? List.of()
+        : rows.listOfNumbers(numbers, SightColumns.of(sights.of(asking)));
   }
 
   /** Refuses a line that someone does not see, as if it were not there. */

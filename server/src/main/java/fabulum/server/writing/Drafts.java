@@ -4,6 +4,7 @@ import fabulum.core.access.Act;
 import fabulum.server.access.Permits;
 import fabulum.server.access.StaffId;
 import fabulum.server.conversations.ConversationId;
+import fabulum.server.conversations.Entry;
 import fabulum.server.conversations.InSight;
 import fabulum.server.writing.store.DraftMapper;
 import java.time.Clock;
@@ -51,6 +52,22 @@ public class Drafts {
     } else {
       drafts.keep(by.value(), id.value(), draft, clock.instant());
     }
+  }
+
+  /**
+   * Puts the words of a text that never left onto its writer's paper again, above what they have
+   * written since.
+   */
+  public void giveBack(ConversationId id, Entry text, StaffId by) {
+    String since =
+        list(id, by).stream()
+            .filter(draft -> draft.paper() == Paper.REPLY)
+            .map(DraftView::words)
+            .findFirst()
+            .orElse("");
+    String words = since.isBlank() ? text.typedWords() : text.typedWords() + "\n" + since;
+    Draft draft = new Draft(Paper.REPLY, words, text.id(), null, null);
+    drafts.keep(by.value(), id.value(), draft, clock.instant());
   }
 
   /** Throws away what someone has begun to write on one paper. */

@@ -1,12 +1,15 @@
 package fabulum.server.writing;
 
+import fabulum.core.sending.SendQuestion.Sent;
 import fabulum.server.access.StaffId;
 import fabulum.server.conversations.Bookkeeping;
 import fabulum.server.conversations.Conversation;
 import fabulum.server.conversations.Entry;
+import fabulum.server.conversations.EventKind;
 import fabulum.server.people.People;
 import fabulum.server.platform.Problem;
 import fabulum.server.writing.store.WritingMapper;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
@@ -24,12 +27,16 @@ public class References {
   }
 
   /**
-   * Whether an entry with this reference is here already. With other words, or elsewhere, it is not
-   * the same one again, and is refused.
+   * Whether an entry with this reference is here already, or was and was taken back. With other
+   * words, or elsewhere, it is not the same one again, and is refused.
    */
   public boolean isKnown(Conversation row, String words, String reference) {
     Entry known = books.findByReference(reference).orElse(null);
-    if (known != null && (known.conversationId() != row.id() || !words.equals(known.words()))) {
+    if (known != null && known.event() == EventKind.TAKEN_BACK) {
+      return true;
+    }
+    if (known != null
+        && (known.conversationId() != row.id() || !words.equals(known.typedWords()))) {
       throw Problem.conflict(
           Problem.Kind.SENT_WITH_OTHER_WORDS,
           "An earlier try did go out, with other words; the script shows them."
@@ -44,22 +51,33 @@ public class References {
    * @param seen the newest entry that the writer saw; null to send it whatever stands there
    */
   public void requireNobodyAnswered(Conversation row, @Nullable Long seen, StaffId by) {
-    if (seen == null) {
-      return;
-    }
-    texts
-        .findAnswerAfter(row.id(), seen, by.value())
+    findAnswerAfter(row, seen, by)
         .ifPresent(other -> {
-          String who =
-              other.speakerId() == null
-                  ? "A colleague"
-                  : people.get(new StaffId(other.speakerId())).name();
           throw Problem.conflict(
               Problem.Kind.ANSWERED_MEANWHILE,
-              who
+              name(other)
                   + " answered since you began to write: “"
                   + Conversation.beginning(String.valueOf(other.words()))
                   + "” Nothing was sent; your words are kept.");
         });
+  }
+
+  /**
+   * The answer of a colleague that a writer has not seen.
+   *
+   * @param seen the newest entry that they saw; null for whatever stands there
+   */
+  public Optional<Sent> findAnswer(Conversation row, @Nullable Long seen, StaffId by) {
+    return findAnswerAfter(row, seen, by).map(other -> new Sent(other.at(), name(other)));
+  }
+
+  private Optional<Entry> findAnswerAfter(Conversation row, @Nullable Long seen, StaffId by) {
+    return seen == null ? Optional.empty() : texts.findAnswerAfter(row.id(), seen, by.value());
+  }
+
+  private String name(Entry answer) {
+    return answer.speakerId() == null
+        ? "A colleague"
+        : people.get(new StaffId(answer.speakerId())).name();
   }
 }

@@ -8,6 +8,7 @@
       "lines",
       "customers",
       "conversations",
+      "sending",
       "ownership"
     })
 @NullMarked

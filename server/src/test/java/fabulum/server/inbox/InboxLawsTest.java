@@ -322,7 +322,8 @@ class InboxLawsTest {
             null,
             null,
             null,
-            Set.of(Reason.values())));
+            Set.of(Reason.values()),
+            null));
     one.owner = one.owner == null ? Long.valueOf(by.value()) : one.owner;
     one.startedBy = one.state.isOpen() ? one.startedBy : Long.valueOf(by.value());
     one.now(one.state.personAnswered(now()), now());

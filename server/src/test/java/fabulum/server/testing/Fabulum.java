@@ -132,6 +132,7 @@ public final class Fabulum implements AutoCloseable {
                     "--server.port=0",
                     // Nothing here kills the process, and each commit is much quicker so.
                     "--fabulum.write-delay=500ms",
+                    "--fabulum.people.pause=0s",
                     "--springdoc.api-docs.enabled=true",
                     "--fabulum.data=" + folder,
                     "--fabulum.clock.at=2026-06-09T14:05:00-05:00",

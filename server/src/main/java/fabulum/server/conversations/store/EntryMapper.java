@@ -44,6 +44,15 @@ public interface EntryMapper {
   /** Whether someone must still deal with the failure of a text of ours. */
   void setNeedsHand(long id, boolean needsHand);
 
+  /** A text of ours that never left becomes the event that it was taken back. */
+  void takeBack(long id);
+
+  /** A text to several numbers goes to none of them. */
+  void deleteDeliveries(long id);
+
+  /** The newest text of a conversation. */
+  Optional<Entry> findLastSaid(long conversationId);
+
   /** Since when someone waits for what a text of ours says. */
   void setWaitedSince(long id, Instant since);
 

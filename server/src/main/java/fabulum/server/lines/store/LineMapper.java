@@ -26,10 +26,16 @@ public interface LineMapper {
 
   int renameSite(long id, String name);
 
-  long insert(LineSetup line, String name, String number);
+  /**
+   * Adds a line.
+   *
+   * @param reaches codes of countries, with spaces between
+   */
+  long insert(LineSetup line, String name, String number, String reaches);
 
   /** How many were changed: none when the line is no longer in the state that was seen. */
-  int update(long id, LineSetup line, String name, String number, @Nullable Long seen);
+  int update(
+      long id, LineSetup line, String name, String number, String reaches, @Nullable Long seen);
 
   List<SpanRow> listSpans(long lineId);
 

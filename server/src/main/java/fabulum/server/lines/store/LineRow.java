@@ -22,4 +22,6 @@ public record LineRow(
     int groupLimit,
     int mostParts,
     boolean registered,
+    String signature,
+    String reaches,
     long version) {}

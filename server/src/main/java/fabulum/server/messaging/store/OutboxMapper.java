@@ -23,6 +23,13 @@ public interface OutboxMapper {
   /** Returns 0 when a process has it by now, or it is gone. */
   int deleteUnclaimed(long id, Instant now);
 
+  /**
+   * Takes a text out that was never on its way.
+   *
+   * @return 0 when it is gone, or a process has or had it
+   */
+  int deleteUntried(long entryId);
+
   /** All that waits in a conversation waits in the lane of single texts from now on. */
   void moveUp(long conversationId);
 

@@ -1,25 +1,23 @@
 package fabulum.server.messaging.web;
 
 import fabulum.core.delivery.ClientReference;
-import fabulum.core.parts.Encoding;
-import fabulum.core.parts.PartCount;
-import fabulum.core.parts.PartCounter;
 import fabulum.core.sending.Author;
 import fabulum.core.sending.Reason;
 import fabulum.core.sending.SendDecision;
 import fabulum.core.sending.SendDecision.Verdict;
-import fabulum.core.sending.Severity;
 import fabulum.server.access.StaffId;
 import fabulum.server.accounts.SignedIn;
 import fabulum.server.conversations.ConversationId;
+import fabulum.server.conversations.EntryId;
 import fabulum.server.conversations.Said;
 import fabulum.server.messaging.Messaging;
 import fabulum.server.messaging.Recipient;
+import fabulum.server.messaging.TextsTakenBack;
+import fabulum.server.messaging.TextsTakenBack.TakenBack;
 import fabulum.server.platform.Problem.FieldProblem;
 import fabulum.server.platform.Problem.Kind;
 import fabulum.server.platform.web.ProblemDocument;
 import fabulum.server.platform.web.Problems;
-import fabulum.server.sending.Decisions.Wanted;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
@@ -27,6 +25,7 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Pattern;
 import jakarta.validation.constraints.Size;
+import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
@@ -39,13 +38,15 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
 
-/** Answering, and what an answer costs. */
+/** Sending an answer, and taking it back. */
 @RestController
 class TextController {
   private final Messaging messaging;
+  private final TextsTakenBack takenBack;
 
-  TextController(Messaging messaging) {
+  TextController(Messaging messaging, TextsTakenBack takenBack) {
     this.messaging = messaging;
+    this.takenBack = takenBack;
   }
 
   /**
@@ -57,6 +58,8 @@ class TextController {
    * @param again a text that was not delivered, here or in another conversation, and is sent again
    *     with this one
    * @param confirmed the codes of the reasons that speak against it and that its writer confirms
+   * @param looked the words as the writer saw that they would leave, with what is appended; when
+   *     they would leave otherwise by now, nothing is sent. Empty when they did not look
    */
   record AnswerRequest(
       @NotNull(message = "Write something first.") String words,
@@ -66,7 +69,8 @@ class TextController {
       @Nullable Long seen,
       @Nullable Long again,
       @Nullable List<@Pattern(regexp = "[a-z-]{1,40}", message = "That is no reason.") String>
-          confirmed) {
+          confirmed,
+      @Nullable @Size(max = 20_000, message = "That is too long.") String looked) {
 
     Said by(StaffId writer) {
       return new Said(
@@ -76,7 +80,8 @@ class TextController {
           seen,
           again,
           null,
-          reasons());
+          reasons(),
+          looked);
     }
 
     /** A reason that this program does not know cannot speak against a text, either. */
@@ -88,39 +93,20 @@ class TextController {
     }
   }
 
-  /** What came of sending. */
-  record AnswerResponse(int parts) {}
-
-  /** Words to be counted. */
-  record WordsRequest(
-      @NotNull(message = "Words are needed.") @Size(max = 20_000, message = "That is too long.")
-          String words) {}
-
   /**
-   * What a text costs.
+   * What came of sending.
    *
-   * @param encoding how it travels
-   * @param parts billed parts; 0 for no words
-   * @param units septets or UCS-2 units in all
-   * @param unitsLeft units left in the last part
-   * @param forcing the characters that force the more expensive encoding
+   * @param text the entry of the text; empty when it was sent before under this reference
+   * @param leavesAt until when it can be taken back; empty when it leaves at once
    */
-  record PartsResponse(
-      Encoding encoding,
-      int parts,
-      int units,
-      int unitsLeft,
-      List<String> forcing,
-      @Nullable PlainResponse plain) {}
-
-  /** The same in plain wording, where that is no more expensive. */
-  record PlainResponse(String words, int parts, int saved, int unitsLeft) {}
+  record AnswerResponse(int parts, @Nullable Long text, @Nullable Instant leavesAt) {}
 
   /** Sends a text in a conversation; under one reference it is sent once. */
   @Problems({
     Kind.MAY_NOT_BE_SENT,
     Kind.NEEDS_CONFIRMATION,
     Kind.SENT_WITH_OTHER_WORDS,
+    Kind.LOOKS_DIFFERENT,
     Kind.ANSWERED_MEANWHILE
   })
   @PostMapping("/api/conversations/{id}/texts")
@@ -132,10 +118,16 @@ class TextController {
       @PathVariable long id,
       @Valid @RequestBody AnswerRequest answer) {
     Said said = answer.by(me.id());
-    SendDecision decision = messaging.send(Recipient.in(new ConversationId(id)), said);
+    Messaging.Result result = messaging.send(Recipient.in(new ConversationId(id)), said);
+    SendDecision decision = result.decision();
     Verdict verdict = decision.verdict(said.confirmed());
     return switch (verdict) {
-      case MAY_GO -> ResponseEntity.ok(new AnswerResponse(decision.parts()));
+      case MAY_GO ->
+          ResponseEntity.ok(
+              new AnswerResponse(
+                  decision.parts(),
+                  result.text().map(EntryId::value).orElse(null),
+                  result.leavesAt().orElse(null)));
       case NEEDS_CONFIRMATION -> stopped(Kind.NEEDS_CONFIRMATION, decision, said);
       case MAY_NOT_GO -> stopped(Kind.MAY_NOT_BE_SENT, decision, said);
     };
@@ -152,68 +144,21 @@ class TextController {
   }
 
   /**
-   * What speaks against a text, and what it costs.
+   * A text that was taken back.
    *
-   * @param words as they are written so far
-   * @param reference under which they are sent, so that an attempt whose answer got lost does not
-   *     speak against them
+   * @param conversation where its words are a draft again
+   * @param words as they were typed
    */
-  record CheckRequest(
-      @NotNull(message = "Words are needed.") @Size(max = 20_000, message = "That is too long.")
-          String words,
-      @Nullable @Pattern(regexp = ClientReference.FORM, message = ClientReference.SAID)
-          String reference) {}
+  record TakenBackResponse(long conversation, String words) {}
 
   /**
-   * What speaks against a text, and what it costs.
-   *
-   * @param verdict what comes of it with nothing confirmed
-   * @param objections what speaks against it, the weightiest kinds first
+   * Takes back a text of mine that has not left: everything is as if it had not been sent, and its
+   * words are my draft again.
    */
-  record CheckResponse(PartsResponse parts, Verdict verdict, List<ObjectionResponse> objections) {}
-
-  /**
-   * A reason that speaks against a text.
-   *
-   * @param code stable; to be given back to confirm it
-   * @param severity how much it weighs
-   * @param sentence what a person reads
-   */
-  record ObjectionResponse(String code, Severity severity, String sentence) {}
-
-  /** Says what speaks against a text in a conversation and what it costs, while it is written. */
-  @PostMapping("/api/conversations/{id}/texts/check")
-  CheckResponse check(
-      @AuthenticationPrincipal SignedIn me,
-      @PathVariable long id,
-      @Valid @RequestBody CheckRequest text) {
-    SendDecision decision =
-        messaging.check(
-            new ConversationId(id),
-            new Wanted(text.words(), new Author.Person(me.id().value()), text.reference()));
-    return new CheckResponse(
-        parts(text.words()),
-        decision.verdict(),
-        decision.objections().stream()
-            .map(each ->
-                new ObjectionResponse(each.reason().code(), each.severity(), each.sentence()))
-            .toList());
-  }
-
-  /** Counts the parts of a text, and names the characters that cost extra. */
-  @PostMapping("/api/parts")
-  PartsResponse count(@Valid @RequestBody WordsRequest text) {
-    return parts(text.words());
-  }
-
-  private static PartsResponse parts(String words) {
-    PartCount count = PartCounter.count(words);
-    PlainResponse plain =
-        count
-            .plain()
-            .map(p -> new PlainResponse(p.text(), p.parts(), p.saved(), p.unitsLeft()))
-            .orElse(null);
-    return new PartsResponse(
-        count.encoding(), count.count(), count.units(), count.unitsLeft(), count.forcing(), plain);
+  @Problems({Kind.TOO_LATE})
+  @PostMapping("/api/texts/{id}/take-back")
+  TakenBackResponse takeBack(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {
+    TakenBack taken = takenBack.takeBack(new EntryId(id), me.id());
+    return new TakenBackResponse(taken.conversation().value(), taken.words());
   }
 }

@@ -51,6 +51,8 @@ public interface StaffMapper {
 
   void setLetterKeys(long id, boolean on);
 
+  void setSending(long id, int pauseSeconds, boolean looksFirst);
+
   void insertPermission(long id, Permission permission);
 
   void deletePermissions(long id);

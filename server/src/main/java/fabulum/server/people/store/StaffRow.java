@@ -27,7 +27,9 @@ public record StaffRow(
     @Nullable Instant lastAnswerAt,
     boolean letterKeys,
     String inbox,
-    boolean stays) {
+    boolean stays,
+    @Nullable Integer pauseSeconds,
+    boolean looksFirst) {
 
   /** Whether they may come in. */
   public boolean isActive() {

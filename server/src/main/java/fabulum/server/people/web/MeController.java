@@ -6,8 +6,11 @@ import fabulum.server.accounts.SignedIn;
 import fabulum.server.people.Attendances;
 import fabulum.server.people.People;
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
+import java.time.Duration;
 import java.util.List;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -72,6 +75,24 @@ class MeController {
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void setStays(@AuthenticationPrincipal SignedIn me, @RequestBody StayRequest wanted) {
     people.setStays(me.id(), wanted.on());
+  }
+
+  /**
+   * How my texts are sent.
+   *
+   * @param pauseSeconds how long they wait before they leave, and can be taken back
+   * @param looksFirst whether I look at each text before it is sent
+   */
+  record SendingRequest(
+      @Min(value = 0, message = "0 to 20 seconds.") @Max(value = 20, message = "0 to 20 seconds.")
+          int pauseSeconds,
+      boolean looksFirst) {}
+
+  /** Changes how my texts are sent. */
+  @PutMapping("/sending")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void setSending(@AuthenticationPrincipal SignedIn me, @Valid @RequestBody SendingRequest wanted) {
+    people.setSending(me.id(), Duration.ofSeconds(wanted.pauseSeconds()), wanted.looksFirst());
   }
 
   /** Single-letter keys. */

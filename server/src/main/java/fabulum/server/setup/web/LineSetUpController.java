@@ -9,6 +9,7 @@ import fabulum.server.lines.HolidayCalendar;
 import fabulum.server.lines.Holidays;
 import fabulum.server.lines.LineId;
 import fabulum.server.lines.LinePromise;
+import fabulum.server.lines.LineSending;
 import fabulum.server.lines.LineSetup;
 import fabulum.server.lines.LineView;
 import fabulum.server.lines.Lines;
@@ -25,7 +26,11 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
+import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -72,6 +77,7 @@ class LineSetUpController {
    * @param narrowed whether a person sees on it only what nobody owns or is their own; leads see
    *     all
    * @param tellOfNobodys who is told when something could be given to nobody
+   * @param sending what it sends; empty for what is usual
    * @param version which state of the line this is; sent back, a change is refused when the line
    *     has been changed since; without it, the change holds whatever the line is now
    */
@@ -94,6 +100,7 @@ class LineSetUpController {
       @Nullable Way way,
       boolean narrowed,
       @Nullable List<@NotNull Long> tellOfNobodys,
+      @Valid @Nullable SendingMessage sending,
       @Nullable Long version) {
 
     LineSetup setup() {
@@ -113,7 +120,8 @@ class LineSetUpController {
           openHolidays,
           way == null ? Way.NOBODY : way,
           narrowed,
-          tellOfNobodys == null ? List.of() : tellOfNobodys);
+          tellOfNobodys == null ? List.of() : tellOfNobodys,
+          sending == null ? LineSending.USUAL : sending.sending());
     }
 
     static LineMessage of(LineSetup line, String shownNumber, long version) {
@@ -133,7 +141,34 @@ class LineSetUpController {
           line.way(),
           line.narrowed(),
           line.tellOfNobodys(),
+          SendingMessage.of(line.sending()),
           version);
+    }
+  }
+
+  /**
+   * What a line sends.
+   *
+   * @param mostParts how many parts one text may take, 1 to 25
+   * @param registered whether the networks carry its texts
+   * @param reaches the countries it sends to, ISO 3166-1; empty for all
+   * @param signature what stands under every text; empty for nothing
+   * @param groupLimit how many numbers a group conversation may have, 2 to 20
+   */
+  record SendingMessage(
+      int mostParts,
+      boolean registered,
+      @NotNull(message = "Say which countries, or none.") Set<@NotNull String> reaches,
+      @NotNull(message = "Write a signature, or nothing.") String signature,
+      int groupLimit) {
+
+    LineSending sending() {
+      return new LineSending(mostParts, registered, reaches, signature.strip(), groupLimit);
+    }
+
+    static SendingMessage of(LineSending line) {
+      return new SendingMessage(
+          line.mostParts(), line.registered(), line.reaches(), line.signature(), line.groupLimit());
     }
   }
 
@@ -197,6 +232,22 @@ class LineSetUpController {
     LinePromise promise = lines.preview(line.setup());
     Instant then = at == null ? clock.instant() : at;
     return new PreviewResponse(then, promise.hours().isOpen(then), promise.due(then).orElse(null));
+  }
+
+  /** A country by its code, ISO 3166-1, and its English name. */
+  record CountryName(String code, String name) {}
+
+  /** All countries, by name. */
+  @GetMapping("/countries")
+  List<CountryName> allCountries() {
+    return Arrays.stream(Locale.getISOCountries())
+        .map(code -> new CountryName(code, name(code)))
+        .sorted(Comparator.comparing(CountryName::name))
+        .toList();
+  }
+
+  private static String name(String code) {
+    return new Locale.Builder().setRegion(code).build().getDisplayCountry(Locale.ENGLISH);
   }
 
   /** Countries and regions whose public holidays are known. */

@@ -13,6 +13,7 @@ import fabulum.server.platform.Problem.FieldProblem;
 import fabulum.server.platform.Problem.Kind;
 import fabulum.server.platform.web.Problems;
 import fabulum.server.sending.SendSettings;
+import fabulum.server.sending.SendSettings.Appended;
 import fabulum.server.sending.SendSetup;
 import fabulum.server.setup.Outcome;
 import fabulum.server.setup.SendSetUp;
@@ -75,6 +76,27 @@ class SendSetUpController {
   }
 
   /**
+   * Words that must stand under texts of a kind.
+   *
+   * @param words empty for none
+   * @param days once in so many days for each number; 0 for under every text
+   */
+  record AppendedMessage(
+      @NotNull(message = "Say which words, or none.")
+          @Size(max = 400, message = "Use at most 400 characters.")
+          String words,
+      @Min(value = 0, message = "0 to 365 days.") @Max(value = 365, message = "0 to 365 days.")
+          int days) {
+    static AppendedMessage of(Appended appended) {
+      return new AppendedMessage(appended.words(), appended.days());
+    }
+
+    Appended appended() {
+      return new Appended(words.strip(), days);
+    }
+  }
+
+  /**
    * What is asked before a text goes.
    *
    * @param business the name under which customers know us, in the answers to STOP, START and HELP;
@@ -83,6 +105,8 @@ class SendSetUpController {
    *     number of the line
    * @param languages those besides English whose keywords count
    * @param stopEverywhere whether STOP holds for the whole business, or for the line it was sent to
+   * @param serviceWords what must stand under answers and service texts
+   * @param newsWords what must stand under news and offers
    * @param sameTextMinutes for how long the same text counts as sent a moment ago; 0 for never
    * @param nightFromMinute when the night begins where the customer is, in minutes of the day
    * @param nightUntilMinute when it ends
@@ -99,6 +123,8 @@ class SendSetUpController {
           String contact,
       @NotNull(message = "Say which languages, or none.") Set<Language> languages,
       boolean stopEverywhere,
+      @Valid @NotNull(message = "Say which words, or none.") AppendedMessage serviceWords,
+      @Valid @NotNull(message = "Say which words, or none.") AppendedMessage newsWords,
       @Min(value = 0, message = "0 to 1440 minutes.")
           @Max(value = MINUTES_OF_DAY, message = "0 to 1440 minutes.")
           int sameTextMinutes,
@@ -120,6 +146,8 @@ class SendSetUpController {
           settings.contact(),
           settings.languages(),
           settings.stopEverywhere(),
+          AppendedMessage.of(settings.serviceWords()),
+          AppendedMessage.of(settings.newsWords()),
           (int) policy.sameTextWithin().toMinutes(),
           policy.nightFrom().toSecondOfDay() / 60,
           policy.nightUntil().toSecondOfDay() / 60,
@@ -146,6 +174,8 @@ class SendSetUpController {
           contact.strip(),
           languages,
           stopEverywhere,
+          serviceWords.appended(),
+          newsWords.appended(),
           new SendPolicy(
               severities,
               Duration.ofMinutes(sameTextMinutes),

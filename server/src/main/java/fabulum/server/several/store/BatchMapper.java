@@ -29,6 +29,9 @@ public interface BatchMapper {
 
   List<ItemRow> listItems(long batchId);
 
+  /** How many an act is done to, those it was not yet done to among them. */
+  int countChosen(long batchId);
+
   void setOutcome(long batchId, long conversationId, ItemRow.Outcome outcome, @Nullable String why);
 
   void finish(long id);

@@ -1,9 +1,11 @@
 package fabulum.server.writing.web;
 
 import fabulum.server.accounts.SignedIn;
+import fabulum.server.conversations.ConversationId;
 import fabulum.server.lines.LineId;
 import fabulum.server.lines.LineView;
 import fabulum.server.writing.Addressees;
+import fabulum.server.writing.Ways;
 import fabulum.server.writing.WriteTo;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
@@ -12,6 +14,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -22,8 +25,10 @@ import org.springframework.web.bind.annotation.RestController;
 class WriteToController {
   private final WriteTo writeTo;
   private final Addressees addressees;
+  private final Ways ways;
 
-  WriteToController(WriteTo writeTo, Addressees addressees) {
+  WriteToController(WriteTo writeTo, Addressees addressees, Ways ways) {
+    this.ways = ways;
     this.addressees = addressees;
     this.writeTo = writeTo;
   }
@@ -65,5 +70,11 @@ class WriteToController {
     WriteTo.Wanted whom =
         new WriteTo.Wanted(new LineId(wanted.line()), wanted.number(), wanted.makeCustomer(), name);
     return new OpenResponse(writeTo.open(whom, me.id()).value());
+  }
+
+  /** From which lines, and to which numbers, I can write to the customer; this way first. */
+  @GetMapping("/api/conversations/{id}/ways")
+  List<Ways.Way> ways(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {
+    return ways.list(new ConversationId(id), me.id());
   }
 }

@@ -1,0 +1,85 @@
+package fabulum.server.cost;
+
+import fabulum.core.cost.Stock;
+import fabulum.server.access.StaffId;
+import fabulum.server.cost.store.BoughtRow;
+import fabulum.server.cost.store.CostMapper;
+import java.math.BigDecimal;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The ledger of parts bought ahead. What is in it is never changed; a mistake is balanced. */
+@Service
+public class PartsBought {
+  private final CostMapper rows;
+  private final Clock clock;
+
+  PartsBought(CostMapper rows, Clock clock) {
+    this.rows = rows;
+    this.clock = clock;
+  }
+
+  /**
+   * Parts bought at once.
+   *
+   * @param parts negative to balance a mistake
+   * @param price of all of them
+   * @param currency of the price, ISO 4217
+   * @param staffId who noted it
+   */
+  public record Purchase(
+      LocalDate day,
+      int parts,
+      BigDecimal price,
+      String currency,
+      String remark,
+      @Nullable Long staffId) {}
+
+  /** All purchases, the first one first. */
+  public List<Purchase> list() {
+    return rows.listBought().stream()
+        .map(row ->
+            new Purchase(
+                row.onDay(), row.parts(), row.price(), row.currency(), row.remark(), row.staffId()))
+        .toList();
+  }
+
+  /** Notes a purchase. */
+  @Transactional
+  public void add(Purchase bought, StaffId by) {
+    rows.insertBought(
+        new BoughtRow(
+            bought.day(),
+            bought.parts(),
+            bought.price(),
+            bought.currency(),
+            bought.remark(),
+            by.value()));
+  }
+
+  /**
+   * What is left, and how long it lasts; empty when nothing was ever bought ahead.
+   *
+   * @param zone in which today is meant
+   */
+  public Optional<Stock> stock(ZoneId zone) {
+    List<BoughtRow> bought = rows.listBought();
+    if (bought.isEmpty()) {
+      return Optional.empty();
+    }
+    LocalDate first = bought.get(0).onDay();
+    LocalDate today = LocalDate.ofInstant(clock.instant(), zone);
+    int days = Stock.paceDays(first, today);
+    long sum = bought.stream().mapToLong(BoughtRow::parts).sum();
+    // Lines in other zones may be a day ahead.
+    long used = rows.sumSent(first, today.plusDays(1));
+    long lately = rows.sumSent(today.minusDays(days), today.minusDays(1));
+    return Optional.of(new Stock(sum, used, lately, days));
+  }
+}

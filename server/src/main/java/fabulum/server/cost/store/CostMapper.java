@@ -1,0 +1,67 @@
+package fabulum.server.cost.store;
+
+import fabulum.server.cost.AllowanceSetup;
+import fabulum.server.cost.PriceSetup;
+import java.time.LocalDate;
+import java.util.List;
+import org.apache.ibatis.annotations.Mapper;
+import org.jspecify.annotations.Nullable;
+
+/** Prices, allowances and what was counted in them. */
+@Mapper
+public interface CostMapper {
+  CostSettingsRow settings();
+
+  /** Returns 0 when the version is another by now. */
+  int update(String currency, long version);
+
+  List<PriceSetup> listPrices();
+
+  void insertPrice(PriceSetup price);
+
+  void deletePrices();
+
+  List<AllowanceRow> listAllowances();
+
+  void insertAllowance(AllowanceSetup allowance);
+
+  void setParts(long id, int parts);
+
+  void deleteUsed(long allowanceId);
+
+  void deleteAllowance(long id);
+
+  /**
+   * Holds allowances, in the order of their ids, so that texts counted in them follow each other.
+   */
+  List<Long> lock(List<Long> ids);
+
+  /** How many parts were counted in a span; null when none was counted yet. */
+  @Nullable Integer findUsed(long allowanceId, LocalDate firstDay);
+
+  void insertUsed(long allowanceId, LocalDate firstDay, int parts);
+
+  void addUsed(long allowanceId, LocalDate firstDay, int parts);
+
+  /** Parts that everyone and the program sent on some days. */
+  long sumSent(LocalDate first, LocalDate last);
+
+  /**
+   * Parts that people sent on some days.
+   *
+   * @param staffId by whom; null for everyone
+   * @param teamId from the lines of which team; null for all
+   */
+  long sumSentByPeople(
+      @Nullable Long staffId, @Nullable Long teamId, LocalDate first, LocalDate last);
+
+  /** Adds to a row; returns 0 when it is not there. */
+  int addSent(SentRow row);
+
+  /** Adds an empty row, if it is not there. */
+  int insertSent(SentRow row);
+
+  List<BoughtRow> listBought();
+
+  void insertBought(BoughtRow row);
+}

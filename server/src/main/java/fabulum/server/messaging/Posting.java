@@ -1,0 +1,75 @@
+package fabulum.server.messaging;
+
+import fabulum.core.sending.Author;
+import fabulum.core.sending.Author.Lane;
+import fabulum.server.conversations.Bookkeeping;
+import fabulum.server.conversations.Conversation;
+import fabulum.server.conversations.ConversationId;
+import fabulum.server.conversations.EntryId;
+import fabulum.server.conversations.Leaving;
+import fabulum.server.conversations.Said;
+import fabulum.server.customers.NumberId;
+import fabulum.server.lines.LineId;
+import fabulum.server.messaging.store.OutboxMapper;
+import fabulum.server.sending.Decisions;
+import fabulum.server.sending.Decisions.Decided;
+import java.time.Instant;
+import java.util.Optional;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.stereotype.Component;
+
+/**
+ * Puts a text that may go into its script and into the outbox. To be used within the transaction
+ * that decided about it.
+ */
+@Component
+class Posting {
+  private final Saying saying;
+  private final Decisions decisions;
+  private final Bookkeeping books;
+  private final OutboxMapper outbox;
+  private final ApplicationEventPublisher events;
+
+  Posting(
+      Saying saying,
+      Decisions decisions,
+      Bookkeeping books,
+      OutboxMapper outbox,
+      ApplicationEventPublisher events) {
+    this.saying = saying;
+    this.decisions = decisions;
+    this.books = books;
+    this.outbox = outbox;
+    this.events = events;
+  }
+
+  /**
+   * Posts a text.
+   *
+   * @param at not to go before
+   * @return the new entry; empty when a text with this reference is here already
+   */
+  Optional<EntryId> post(ConversationId id, Said said, Decided decided, Instant at) {
+    Leaving leaving =
+        new Leaving(decided.content().leaving(), decided.decision().parts(), at, decided.cost());
+    Optional<EntryId> entry = saying.say(id, said, leaving);
+    entry.ifPresent(text -> {
+      Author author = said.author();
+      putIntoOutbox(text, id, author, at);
+      Conversation row = books.row(id);
+      NumberId to = new NumberId(row.numberId());
+      decisions.goes(decided, author, new LineId(row.lineId()), to, text);
+      events.publishEvent(new OutboxFilled(text));
+    });
+    return entry;
+  }
+
+  private void putIntoOutbox(EntryId text, ConversationId id, Author author, Instant at) {
+    Lane lane = author.effect().lane();
+    outbox.insert(text.value(), id.value(), lane, at, author.isOwedToOptedOut());
+    if (lane == Lane.SINGLE) {
+      // Texts of one conversation go in order, so earlier ones must not wait in the other lane.
+      outbox.moveUp(id.value());
+    }
+  }
+}

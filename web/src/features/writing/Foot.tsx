@@ -1,0 +1,53 @@
+import { Box } from '@mui/material';
+import type { Check } from '../../shared/api';
+import { ActButton } from '../../shared/ui';
+import { below } from './model/leaving';
+import { sendWords } from './model/meter';
+import { asking } from './model/objections';
+import { PartMeter } from './PartMeter';
+
+interface Props {
+  isNote: boolean;
+  words: string;
+  check: Check | undefined;
+  refusal: string;
+  disabled: boolean;
+  looksFirst: boolean;
+  onPlain: (words: string) => void;
+  onGo: (finish: boolean) => void;
+}
+
+/** What leaves below the words, what it all costs, and the buttons that send it. */
+export function Foot({ isNote, words, check, refusal, disabled, looksFirst, onPlain, onGo }: Props) {
+  const parts = words === '' ? undefined : check?.parts;
+  const appended = isNote ? '' : below(check, words);
+  const label = looksFirst ? 'Look at it' : sendWords(parts, asking(check).length > 0);
+  return (
+    <>
+      {appended !== '' && (
+        <Box sx={{ typography: 'caption', color: 'text.secondary', whiteSpace: 'pre-line', pt: 0.5 }}>
+          Added below: {appended}
+        </Box>
+      )}
+      <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', mt: 0.5 }}>
+        <Box sx={{ flex: 1, minWidth: 0 }}>
+          {!isNote && <PartMeter parts={parts} check={check} onPlain={onPlain} />}
+        </Box>
+        {!isNote && (
+          <ActButton hint="Alt+Enter" refusal={refusal} onClick={() => onGo(true)} disabled={disabled}>
+            {looksFirst ? 'Look, then done' : 'Send and done'}
+          </ActButton>
+        )}
+        <ActButton
+          hint="Ctrl+Enter"
+          refusal={refusal}
+          variant="contained"
+          onClick={() => onGo(false)}
+          disabled={disabled}
+        >
+          {isNote ? 'Add the note' : label}
+        </ActButton>
+      </Box>
+    </>
+  );
+}
