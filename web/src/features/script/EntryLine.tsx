@@ -29,6 +29,11 @@ function speakerName(entry: Entry, customer: string): string {
   return entry.kind === 'NOTE' ? initials : `${name.split(' ')[0] ?? ''} ${initials}`;
 }
 
+/** What the text cost, where that is known. */
+function costWords({ cost, currency }: Entry): string {
+  return cost === undefined || currency === undefined ? '' : `It cost ${money({ amount: cost, currency })}.`;
+}
+
 function Aside({ children }: { children: ReactNode }) {
   return <Box sx={{ typography: 'caption', color: 'text.secondary', fontStyle: 'italic' }}>{children}</Box>;
 }
@@ -154,19 +159,19 @@ export const EntryLine = memo(function EntryLine(props: Props) {
                 </Box>
               )}
               {entry.delivery && (
-                <Box
-                  className="figures"
-                  sx={{
-                    typography: 'caption',
-                    color: entry.delivery === 'NOT_DELIVERED' ? 'error.main' : 'text.secondary',
-                  }}
-                >
-                  {deliveryWords(entry)}
-                  {entry.parts !== undefined && entry.parts > 1 && ` · ${entry.parts} parts`}
-                  {entry.cost !== undefined &&
-                    entry.currency !== undefined &&
-                    ` · ${money({ amount: entry.cost, currency: entry.currency })}`}
-                </Box>
+                <Tooltip title={costWords(entry)}>
+                  <Box
+                    className="figures"
+                    sx={{
+                      typography: 'caption',
+                      width: 'fit-content',
+                      color: entry.delivery === 'NOT_DELIVERED' ? 'error.main' : 'text.secondary',
+                    }}
+                  >
+                    {deliveryWords(entry)}
+                    {entry.parts !== undefined && entry.parts > 1 && ` · ${entry.parts} parts`}
+                  </Box>
+                </Tooltip>
               )}
               {children}
               {entry.claimedAt && (

@@ -8,6 +8,7 @@ import { EntryLine } from './EntryLine';
 import { TakeBack } from './TakeBack';
 import { firstUnread, printed } from './model/scene';
 import { usePrinting } from './usePrinting';
+import { useStayAtEnd } from './useStayAtEnd';
 
 /** Fetched when the first text was not delivered. */
 const LostText = lazy(() => import('./LostText').then((part) => ({ default: part.LostText })));
@@ -70,6 +71,7 @@ export const Lines = memo(function Lines({ id, onWriteAgain, onLeave, line, numb
   useLayoutEffect(() => {
     if (loaded) virtual.scrollToEnd();
   }, [loaded, virtual]);
+  useStayAtEnd(scroller, virtual.scrollToEnd, loaded);
   const items = virtual.getVirtualItems();
   const first = items[0]?.index ?? Infinity;
   const { hasNextPage, isFetchingNextPage, isFetchNextPageError, fetchNextPage } = query;

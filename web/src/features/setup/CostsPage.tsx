@@ -157,8 +157,8 @@ function CostsForm({ first }: { first: CostSettings }) {
       </Part>
       <Part title="Allowances">
         <Box sx={{ typography: 'body2' }}>
-          Whoever has used most of an allowance is told while writing. What is over it is not sent, unless Sending says
-          otherwise.
+          Colleagues are told while they write when most of an allowance is used. Texts over it are not sent; under
+          Sending this can be changed.
         </Box>
         <Allowances rows={now.allowances} onChange={(allowances) => change({ allowances })} />
       </Part>

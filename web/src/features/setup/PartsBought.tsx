@@ -2,7 +2,7 @@ import { Box, Table, TableBody, TableCell, TableHead, TableRow, TextField } from
 import { useQuery } from '@tanstack/react-query';
 import { ask, linesQuery } from '../../shared/api';
 import { Form, SaveBar, useForm } from '../../shared/form';
-import { localOf, money } from '../../shared/format';
+import { day, localOf, money } from '../../shared/format';
 import { Answered, useNow } from '../../shared/ui';
 import { numberOf, stockWords } from './model/costs';
 import { Part } from './Part';
@@ -12,6 +12,7 @@ const FIELDS = { day: 'the day', parts: 'how many', price: 'the price', remark: 
 
 /** The ledger of parts bought ahead, what is left, and how long it lasts. */
 export function PartsBought({ currency }: { currency: string }) {
+  const now = useNow();
   const ledger = useQuery(ledgerQuery);
   return (
     <Part title="Parts bought ahead">
@@ -32,7 +33,7 @@ export function PartsBought({ currency }: { currency: string }) {
                 <TableBody>
                   {is.purchases.map((each, i) => (
                     <TableRow key={i}>
-                      <TableCell className="figures">{each.day}</TableCell>
+                      <TableCell className="figures">{day(new Date(`${each.day}T12:00:00Z`), now, 'UTC')}</TableCell>
                       <TableCell align="right" className="figures">
                         {each.parts.toLocaleString('en-US')}
                       </TableCell>

@@ -29,8 +29,17 @@ export function Foot({ isNote, words, check, refusal, disabled, looksFirst, onPl
           Added below: {appended}
         </Box>
       )}
-      <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', mt: 0.5 }}>
-        <Box sx={{ flex: 1, minWidth: 0 }}>
+      <Box
+        sx={{
+          display: 'flex',
+          flexWrap: { xs: 'wrap', sm: 'nowrap' },
+          justifyContent: 'flex-end',
+          gap: 1,
+          alignItems: 'center',
+          mt: 0.5,
+        }}
+      >
+        <Box sx={{ flex: { xs: '1 0 100%', sm: 1 }, minWidth: 0 }}>
           {!isNote && <PartMeter parts={parts} check={check} onPlain={onPlain} />}
         </Box>
         {!isNote && (

@@ -38,6 +38,9 @@ export function LookFirst({ check, anyway, busy, onSend, onBack }: Props) {
   return (
     // Keys act on the whole of it, whichever of its buttons has the focus.
     <Box component="section" aria-label="Look before sending" onKeyDown={pressed}>
+      <Box component="h3" sx={{ m: 0, mt: 0.5, typography: 'caption', color: 'text.secondary' }}>
+        As the customer will see it
+      </Box>
       <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: 'minmax(0, 1fr) auto' }, gap: 2, mt: 0.5 }}>
         <Box
           sx={{

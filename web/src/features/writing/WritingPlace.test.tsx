@@ -5,7 +5,7 @@ import { describe, expect, it, vi } from 'vitest';
 import { type Dossier, keys } from '../../shared/api';
 import { checked, conversation, dock, maren, priya, session } from '../../testing/data';
 import { WORDS_BACK, type WordsBack } from '../../shared/ui';
-import { type Answers, No, show } from '../../testing/show';
+import { type Answers, type Asked, No, show } from '../../testing/show';
 import { type WritingHandle, WritingPlace } from './WritingPlace';
 
 const dossier: Dossier = {
@@ -83,8 +83,34 @@ describe('the writing place', () => {
     expect(paper().value).toBe('Are you sure?');
   });
 
+  it('is not stopped by what was said of the words of a moment ago', async () => {
+    const tooLong = {
+      ...checked,
+      objections: [{ code: 'too-many-parts', severity: 'REFUSE', sentence: 'Shorten it.' }],
+    };
+    const page = lay({
+      [CHECK]: ({ body }: Asked) => {
+        const { words } = body as { words: string };
+        if (words === 'Yes.') return new Promise(() => undefined);
+        return words === '' ? checked : tooLong;
+      },
+      [TEXTS]: { parts: 1 },
+    });
+    write('Far too long.');
+    await screen.findByText('Shorten it.');
+    send();
+    write('Yes.');
+    send();
+    await waitFor(() => expect(paper().value).toBe(''));
+    expect(page.told('POST', '/api/conversations/7/texts')).toMatchObject([{ words: 'Yes.' }]);
+  });
+
   it('asks only when there is a reason; the same keys again send it anyway, and say what was confirmed', async () => {
-    const page = lay({ ...against('same-text', 'ASK', 'Priya sent the same text 3 minutes ago.'), [TEXTS]: {} });
+    const same = against('same-text', 'ASK', 'Priya sent the same text 3 minutes ago.')[CHECK];
+    const page = lay({
+      [CHECK]: ({ body }: Asked) => ((body as { words: string }).words === '' ? checked : same),
+      [TEXTS]: {},
+    });
     write('Yes.');
     await screen.findByRole('button', { name: 'Send anyway' });
     send();

@@ -71,14 +71,19 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting }: Pr
   const isNote = paper === 'NOTE';
   const writing = sheetOf(paper);
   const { sheet } = writing;
-  const check = useCheck(
+  const { check, fresh } = useCheck(
     conversation,
     paper === 'REPLY' && conversation.answerable ? sheet.words : undefined,
     sheet.reference,
     sheet.seen,
   );
-  const confirm = asking(check);
+  // What was said of the words of a moment ago neither stops these nor is confirmed of them: the server then says so.
+  const confirm = fresh ? asking(check) : [];
   const { looksFirst } = useMe().page;
+  useEffect(() => {
+    // So that it is there when it is asked for.
+    if (looksFirst) void import('./LookFirst');
+  }, [looksFirst]);
   const [looking, setLooking] = useState<'send' | 'finish'>();
   const [choosing, setChoosing] = useState(false);
   // For which reasons sending was pressed by keys already.
@@ -112,7 +117,7 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting }: Pr
     if (!writes) onWriting(false);
   }, [writes, onWriting]);
 
-  const cannot = empty || send.isPending || (!isNote && isRefused(check));
+  const cannot = empty || send.isPending || (!isNote && fresh && isRefused(check));
   const go = (finish: boolean, whateverStandsThere = false, confirmed = confirm) => {
     if (cannot || refusal !== '') return;
     setPressedFor('');
@@ -251,7 +256,7 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting }: Pr
           words={sheet.words}
           check={check}
           refusal={refusal}
-          disabled={cannot}
+          disabled={cannot || (!isNote && isRefused(check))}
           looksFirst={looksFirst}
           onPlain={reply.write}
           onGo={lookOrGo}

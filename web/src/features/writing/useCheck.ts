@@ -8,6 +8,7 @@ const SETTLE_MS = 15;
 /**
  * What speaks against the words and what they cost, by the server: asked while one types, so that it is said before one presses. Also
  * of no words, since a number may not get any; none while the server has not answered.
+ * `fresh` when it is about these very words, and not about those of a moment ago.
  *
  * @param reference under which they are sent: an attempt whose answer got lost does not speak against them
  * @param seen the newest line that stood there when they were begun
@@ -18,7 +19,7 @@ export function useCheck(
   words: string | undefined,
   reference: string,
   seen: number | undefined,
-): Check | undefined {
+): { check: Check | undefined; fresh: boolean } {
   const [settled, setSettled] = useState(words);
   useEffect(() => {
     const timer = setTimeout(() => setSettled(words), SETTLE_MS);
@@ -26,11 +27,11 @@ export function useCheck(
   }, [words]);
   const query = useQuery({
     queryKey: ['check', id, version, settled, reference, seen],
-    queryFn: () =>
-      ask('POST', '/api/conversations/{id}/texts/check', {
-        path: { id },
-        body: { words: settled ?? '', reference, seen },
-      }),
+    queryFn: async () => {
+      const about = settled ?? '';
+      const body = { words: about, reference, seen };
+      return { about, check: await ask('POST', '/api/conversations/{id}/texts/check', { path: { id }, body }) };
+    },
     enabled: settled !== undefined,
     placeholderData: keepPreviousData,
     // The same words sent a moment ago may be sent now, and the night begins.
@@ -38,5 +39,6 @@ export function useCheck(
     gcTime: 30_000,
     retry: false,
   });
-  return words === undefined ? undefined : query.data;
+  const told = words === undefined ? undefined : query.data;
+  return { check: told?.check, fresh: told?.about === words };
 }

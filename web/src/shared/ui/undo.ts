@@ -29,16 +29,23 @@ const listeners = new Set<() => void>();
 let offer: Offer | undefined;
 let timer: ReturnType<typeof setTimeout> | undefined;
 
+let after: Offer | undefined;
+
 function show(next: Offer | undefined): void {
   clearTimeout(timer);
   offer = next;
-  if (next) timer = setTimeout(() => show(undefined), next.forMs ?? SHOWN_MS);
+  after = undefined;
+  if (next) timer = setTimeout(() => show(after), next.forMs ?? SHOWN_MS);
   listeners.forEach((listener) => listener());
 }
 
-/** Offers to take something back; the one before can no longer be taken back here. */
+/**
+ * Offers to take something back; the one before can no longer be taken back here. A text that is about to leave goes first: with it,
+ * what was done after it is taken back as well.
+ */
 export function offerUndo(next: Offer): void {
-  show(next);
+  if (offer && 'text' in offer.back && 'undo' in next.back) after = next;
+  else show(next);
 }
 
 export function withdrawOffer(): void {

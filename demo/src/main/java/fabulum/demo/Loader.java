@@ -75,6 +75,7 @@ final class Loader {
       insertCustomers(data);
       insertConversations(data);
       insertAgreements();
+      insertCosts(now.atZone(Quillhaven.ZONE).toLocalDate());
       insertAbsence(now);
       insertRead(now);
     });
@@ -247,6 +248,29 @@ final class Loader {
         "insert into agreement_change (number_id, noted_at, given, service, news, ground, words)"
             + " select id, first_wrote_at, true, true, true, 'FORM', 'berth form' from number"
             + " where first_wrote_at is not null and mod(id, 3) = 0");
+  }
+
+  /** What texts have cost since the season before last, what was bought ahead, and an allowance. */
+  private void insertCosts(LocalDate today) {
+    tables.update(
+        "insert into price (kind, from_day, amount) values ('PART', ?, 0.0079), ('PART', ?, 0.0083), ('TEXT_IN', ?, 0.0025)",
+        today.minusYears(2),
+        today.withDayOfYear(1),
+        today.minusYears(2));
+    tables.update(
+        "update entry set currency = 'USD', cost = case when kind = 'IN' then 0.0025"
+            + " when cast(at as date) < ? then 0.0079 * parts else 0.0083 * parts end"
+            + " where kind in ('IN', 'OUT')",
+        today.withDayOfYear(1));
+    tables.update(
+        "insert into parts_sent (on_day, line_id, team_id, staff_id, texts, parts)"
+            + " select cast(e.at as date), c.line_id, l.team_id, coalesce(e.speaker_id, 0), count(*), sum(e.parts)"
+            + " from entry e join conversation c on c.id = e.conversation_id join line l on l.id = c.line_id"
+            + " where e.kind = 'OUT' group by cast(e.at as date), c.line_id, l.team_id, coalesce(e.speaker_id, 0)");
+    tables.update(
+        "insert into parts_bought (on_day, parts, price, currency, remark, staff_id) values (?, 2500, 19.75, 'USD', 'for the spring', 2)",
+        today.minusDays(70));
+    tables.update("insert into allowance (span, parts) values ('MONTH', 1500)");
   }
 
   /** Of the team that has the line. */

@@ -236,6 +236,20 @@ class LeavingTest {
   }
 
   @Test
+  void plainWordingIsOfferedOfWhatWasTypedAndSavesPartsOfAllThatLeaves() {
+    fabulum.tables.update("update line set signature = ?", "y".repeat(40));
+    forget();
+    String typed = "x".repeat(110) + "’";
+    JsonNode parts = check(priya, typed).path("parts");
+    assertThat(parts.path("parts").asInt()).isEqualTo(3);
+    assertThat(parts.path("plain").path("words").asString()).isEqualTo("x".repeat(110) + "'");
+    assertThat(parts.path("plain").path("saved").asInt()).isEqualTo(2);
+    fabulum.tables.update("update line set signature = 'North Dock…'");
+    forget();
+    assertThat(check(priya, "Yes.").path("parts").path("plain").isMissingNode()).isTrue();
+  }
+
+  @Test
   void wordsThatNeverLeftDoNotCountAsSaid() {
     fabulum.tables.update("update send_settings set service_words = 'Reply STOP to opt out.'");
     forget();

@@ -7,12 +7,12 @@ import java.util.Map;
  * Plain wording for the typographic characters that writing programs put in unasked. Letters with
  * accents are left alone: they belong to words and names.
  */
-final class PlainWording {
+public final class PlainWording {
   private static final Map<Integer, String> PLAIN = table();
 
   private PlainWording() {}
 
-  static String of(String text) {
+  public static String of(String text) {
     StringBuilder plain = new StringBuilder(text.length());
     text.codePoints()
         .forEach(c -> {

@@ -5,7 +5,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import fabulum.core.Rounds;
+import fabulum.core.agreement.TextKind;
 import fabulum.core.sending.SendDecision.Verdict;
+import fabulum.core.sending.SendQuestion.Allowance;
+import fabulum.core.sending.SendQuestion.Content;
 import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -225,5 +228,68 @@ class SendRulesTest {
     asking.everWrote = false;
     assertThat(SendRules.decide(asking.question(), SendPolicy.USUAL).objections())
         .hasSize(is ? 1 : 0);
+  }
+
+  /** Each reason, whoever writes and whatever a lead has set it to. */
+  @ParameterizedTest
+  @EnumSource(Reason.class)
+  void whatComesOfAReasonIsItsSettingWhoeverWrites(Reason reason) {
+    List<Author> authors =
+        List.of(
+            new Author.Person(1),
+            new Author.Several(1, 2),
+            new Author.Schedule(1),
+            new Author.Rule(1),
+            new Author.Program(1),
+            new Author.Itself(Author.Purpose.CODE));
+    for (Author author : authors) {
+      for (Severity set : Severity.values()) {
+        if (!SendPolicy.allows(reason, set)) {
+          continue;
+        }
+        Asking asking = new Asking().with(reason);
+        asking.author = author;
+        SendDecision decision =
+            SendRules.decide(asking.question(), SendPolicy.USUAL.with(reason, set));
+        assertThat(decision.verdict())
+            .as("%s by %s set to %s", reason, author, set)
+            .isEqualTo(
+                switch (set) {
+                  case IGNORE, TELL -> Verdict.MAY_GO;
+                  case ASK -> Verdict.NEEDS_CONFIRMATION;
+                  case REFUSE -> Verdict.MAY_NOT_GO;
+                });
+        assertThat(decision.objections()).hasSize(set == IGNORE ? 0 : 1);
+      }
+    }
+  }
+
+  @Test
+  void whatStandsBelowTheWordsIsCountedAndUnderNothingStandsNothing() {
+    Content content =
+        Content.with("x".repeat(150), TextKind.SERVICE, List.of("North Dock", "", "Reply STOP."));
+    assertThat(content.leaving()).isEqualTo("x".repeat(150) + "\nNorth Dock\nReply STOP.");
+    assertThat(Content.with(" ", TextKind.SERVICE, List.of("North Dock")).leaving()).isEqualTo(" ");
+    Asking asking = new Asking();
+    SendQuestion plain = asking.question();
+    SendQuestion appended =
+        new SendQuestion(
+            content, plain.author(), plain.from(), plain.to(), plain.lately(), plain.at());
+    assertThat(SendRules.decide(appended, SendPolicy.USUAL).parts()).isEqualTo(2);
+  }
+
+  @Test
+  void anActOnSeveralIsHeldAgainstItsAllowancesAsAWhole() {
+    Allowance day = new Allowance("Priya", "today", 10, 4);
+    assertThat(SendRules.ofAct(6, 6, List.of(day), SendPolicy.USUAL))
+        .extracting(Objection::reason)
+        .containsExactly(Reason.ALLOWANCE_NEARLY_USED);
+    assertThat(SendRules.ofAct(7, 7, List.of(day), SendPolicy.USUAL))
+        .extracting(Objection::reason)
+        .containsExactly(Reason.OVER_ALLOWANCE);
+    assertThat(SendRules.ofAct(25, 25, List.of(), SendPolicy.USUAL))
+        .extracting(Objection::reason)
+        .containsExactly(Reason.MANY_RECIPIENTS);
+    assertThat(SendRules.ofAct(24, 5, List.of(day), SendPolicy.USUAL)).isEmpty();
   }
 }

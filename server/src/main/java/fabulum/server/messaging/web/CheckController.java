@@ -5,6 +5,7 @@ import fabulum.core.delivery.ClientReference;
 import fabulum.core.parts.Encoding;
 import fabulum.core.parts.PartCount;
 import fabulum.core.parts.PartCounter;
+import fabulum.core.parts.PlainWording;
 import fabulum.core.phone.NumberReader;
 import fabulum.core.phone.Region;
 import fabulum.core.sending.Author;
@@ -78,10 +79,16 @@ class CheckController {
 
   /** The same in plain wording, where that is no more expensive. */
   record PlainResponse(String words, int parts, int saved, int unitsLeft) {
-    static @Nullable PlainResponse of(PartCount count) {
-      return count
+    /**
+     * The offer for words that leave with something below them: what is saved is said of all that
+     * leaves, and what can be changed is what was typed.
+     */
+    static @Nullable PlainResponse of(PartCount leaving, String typed) {
+      String plain = PlainWording.of(typed);
+      return leaving
           .plain()
-          .map(p -> new PlainResponse(p.text(), p.parts(), p.saved(), p.unitsLeft()))
+          .filter(offer -> !plain.equals(typed))
+          .map(p -> new PlainResponse(plain, p.parts(), p.saved(), p.unitsLeft()))
           .orElse(null);
     }
   }
@@ -176,7 +183,7 @@ class CheckController {
     LineView line = lines.get(look.line());
     PartCount leaving = PartCounter.count(decided.content().leaving());
     return new CheckResponse(
-        PartsResponse.of(leaving, PlainResponse.of(PartCounter.count(text.words()))),
+        PartsResponse.of(leaving, PlainResponse.of(leaving, text.words())),
         decided.decision().verdict(),
         decided.decision().objections().stream()
             .map(each ->
@@ -194,6 +201,6 @@ class CheckController {
   @PostMapping("/api/parts")
   PartsResponse count(@Valid @RequestBody WordsRequest text) {
     PartCount count = PartCounter.count(text.words());
-    return PartsResponse.of(count, PlainResponse.of(count));
+    return PartsResponse.of(count, PlainResponse.of(count, text.words()));
   }
 }
