@@ -48,7 +48,6 @@ async function write(page, key, words) {
   await page.keyboard.type(words);
 }
 
-await picture('sign-in', { signedIn: false }, (page) => page.getByLabel('Name').waitFor());
 await picture('inbox', {}, (page) => row(page, /club regatta|41 ft/));
 await picture('inbox-dark', { colorScheme: 'dark' }, async (page) => {
   await row(page, /touched ground/);
@@ -72,12 +71,6 @@ await picture('several', {}, async (page) => {
   await page.keyboard.press('b');
   await page.getByRole('menuitem', { name: 'visitors' }).first().click();
   await page.getByRole('list', { name: 'Skipped' }).waitFor();
-});
-await picture('set-aside', {}, async (page) => {
-  await row(page, /35 knots/);
-  await page.getByRole('region', { name: 'Script' }).focus();
-  await page.keyboard.press('a');
-  await page.getByRole('menuitem', { name: /^Later today.*\d/ }).waitFor();
 });
 await picture('office', {}, async (page) => {
   await page.getByRole('link', { name: 'Office', exact: true }).click();
@@ -113,19 +106,44 @@ await picture('line-setup', { viewport: { width: 1280, height: 1180 } }, async (
   await page.getByRole('button', { name: 'The month after' }).click();
   await page.getByText('United States of America').waitFor();
 });
-await picture('topics', {}, async (page) => {
-  await page.goto(`${APP}/setup/topics`);
-  await page.getByRole('button', { name: 'Change weather' }).click();
-});
 await picture('to-identify', {}, async (page) => {
   await page.getByRole('link', { name: /^To identify/ }).click();
   await page.getByRole('region', { name: 'Conversations' }).getByText('please take us off auto pay').click();
   await page.getByRole('region', { name: 'Script' }).waitFor();
 });
-await picture('part-meter', {}, async (page) => {
+await picture('writing-place', {}, async (page) => {
   await row(page, /charged twice/);
-  await write(page, 'r', 'Hello — we’ve found it… the “November” invoice was printed twice. Please pay only one, Wen takes the other back');
+  await write(page, 'r', '{first name}, we’ve found it… the “November” invoice was printed twice. Please pay only one, Wen takes the other back');
+  await page.getByRole('status', { name: 'Before it is sent' }).getByText('first name').waitFor();
   await page.getByRole('button', { name: /^Use plain characters/ }).waitFor();
+});
+await picture('look-first', {}, async (page) => {
+  await page.goto(`${APP}/me`);
+  const look = page.getByRole('switch', { name: 'Look at each text before it is sent' });
+  await look.click();
+  await page.goto(`${APP}/inbox`);
+  await row(page, /charged twice/);
+  await write(page, 'r', 'You are right: the November invoice was printed twice. Please pay only one, Wen takes the other back.');
+  await page.keyboard.press('Control+Enter');
+  await page.getByRole('region', { name: 'Look before sending' }).waitFor();
+  const other = await page.context().newPage();
+  await other.goto(`${APP}/me`);
+  await other.getByRole('switch', { name: 'Look at each text before it is sent' }).click();
+  await other.close();
+});
+await picture('agreement', {}, async (page) => {
+  await row(page, /35 knots/);
+  await page.getByRole('region', { name: 'Script' }).focus();
+  await page.keyboard.press('c');
+  await page.getByRole('region', { name: 'Agreement to texts' }).scrollIntoViewIfNeeded();
+});
+await picture('costs', {}, async (page) => {
+  await page.goto(`${APP}/setup/costs`);
+  await page.getByRole('table', { name: 'Parts bought ahead' }).waitFor();
+});
+await picture('sending', {}, async (page) => {
+  await page.goto(`${APP}/setup/sending`);
+  await page.getByRole('heading', { name: 'Before a text goes' }).scrollIntoViewIfNeeded();
 });
 await picture('phone', { viewport: PHONE }, async (page) => {
   await page.getByRole('region', { name: 'Conversations' }).getByText(/student card/).first().click();

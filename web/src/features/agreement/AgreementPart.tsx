@@ -2,7 +2,7 @@ import { Box, Button, Checkbox, FormControlLabel, Radio, RadioGroup, TextField }
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { Agreement, Conversation, Said, TextKind } from '../../shared/api';
-import { ActButton, Answered, Moment, ProblemNote, useRefusal } from '../../shared/ui';
+import { ActButton, Answered, Moment, ProblemNote, useRefusal, whyOf } from '../../shared/ui';
 import { agreementWords, changeGround, changeWords, groundWords, numberWords } from './model/agreement';
 import { agreementQuery, useMarkNumber, useNoteAgreement } from './queries';
 
@@ -23,6 +23,11 @@ function Kind({ name, said, zone }: { name: string; said: Said; zone: string }) 
       {said.since && (
         <>
           , <Moment at={said.since} zone={zone} />
+        </>
+      )}
+      {said.until && (
+        <>
+          , until <Moment at={said.until} zone={zone} />
         </>
       )}
     </Box>
@@ -107,13 +112,22 @@ function NoteForm({ conversation }: { conversation: Conversation }) {
   const [given, setGiven] = useState(true);
   const [kinds, setKinds] = useState<TextKind[]>(['SERVICE']);
   const [words, setWords] = useState('');
+  const [lastDay, setLastDay] = useState('');
   return (
     <Box
       component="form"
       aria-label="Note what they said"
       onSubmit={(event) => {
         event.preventDefault();
-        note.mutate({ given, kinds, words: words.trim() || undefined }, { onSuccess: () => setWords('') });
+        note.mutate(
+          { given, kinds, words: words.trim() || undefined, lastDay: (given && lastDay) || undefined },
+          {
+            onSuccess: () => {
+              setWords('');
+              setLastDay('');
+            },
+          },
+        );
       }}
       sx={{ display: 'grid', gap: 0.5, mt: 1 }}
     >
@@ -146,6 +160,15 @@ function NoteForm({ conversation }: { conversation: Conversation }) {
         onChange={(event) => setWords(event.target.value)}
         slotProps={{ htmlInput: { maxLength: 400 } }}
       />
+      {given && (
+        <TextField
+          label="Until, if it ends"
+          type="date"
+          value={lastDay}
+          {...whyOf(note.error, 'lastDay')}
+          onChange={(event) => setLastDay(event.target.value)}
+        />
+      )}
       {note.error && <ProblemNote problem={note.error} />}
       <Box>
         <ActButton type="submit" variant="outlined" refusal={refusal} disabled={note.isPending || kinds.length === 0}>

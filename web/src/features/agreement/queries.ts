@@ -14,6 +14,8 @@ interface Noted {
   given: boolean;
   kinds: TextKind[];
   words?: string | undefined;
+  /** The last day on which an agreement holds. */
+  lastDay?: string | undefined;
 }
 
 /** What is decided before a text goes may be another one now. */

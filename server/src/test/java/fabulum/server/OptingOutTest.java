@@ -18,6 +18,9 @@ import fabulum.server.testing.Browser;
 import fabulum.server.testing.Fabulum;
 import fabulum.server.testing.TwoTeams;
 import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.HashMap;
 import java.util.List;
@@ -119,6 +122,36 @@ class OptingOutTest {
     assertThat(refused.path("fields").path(0).path("field").asString()).isEqualTo("opted-out");
     assertThat(check(id, "Are you sure?").path("verdict").asString()).isEqualTo("MAY_NOT_GO");
     assertThat(handed()).containsExactly("At nine", CONFIRMED);
+  }
+
+  @Test
+  void anAgreementThatEndsIsAsIfNothingHadBeenSaidAfterwards() {
+    long id = text(Fabulum.DOCK, "Hello");
+    LocalDate today = LocalDate.ofInstant(fabulum.clock.instant(), ZoneId.of("America/Chicago"));
+    Map<String, Object> said =
+        Map.of("given", true, "kinds", List.of("NEWS"), "lastDay", today.plusDays(1).toString());
+    String address = "/api/conversations/" + id + "/agreement";
+    maren.post(address, said).require(204);
+    JsonNode news = maren.get(address).require(200).json().path("news");
+    assertThat(news.path("answer").asString()).isEqualTo("AGREED");
+    assertThat(Instant.parse(news.path("until").asString()))
+        .isEqualTo(today.plusDays(2).atStartOfDay(ZoneId.of("America/Chicago")).toInstant());
+    fabulum.clock.advance(Duration.ofDays(2));
+    assertThat(maren.get(address).require(200).json().path("news").path("answer").asString())
+        .isEqualTo("NOT_SAID");
+    maren.post(address, said).require(422);
+  }
+
+  @Test
+  void aStopForANumberOfTwoCustomersHoldsForBoth() {
+    fabulum.customer("Ada Brandt", number);
+    fabulum.customer("Ben Brandt", number);
+    long dock = text(Fabulum.DOCK, "STOP");
+    long yard = text(Fabulum.YARD, "When do you open?");
+    for (long id : List.of(dock, yard)) {
+      assertThat(check(id, "At eight").path("verdict").asString()).isEqualTo("MAY_NOT_GO");
+    }
+    comesToHanded(CONFIRMED);
   }
 
   @Test

@@ -2,8 +2,10 @@ package fabulum.server.sending;
 
 import fabulum.core.agreement.Agreement;
 import fabulum.core.agreement.Agreement.Answer;
+import fabulum.core.agreement.Ground;
 import fabulum.core.agreement.StopWish;
 import fabulum.core.agreement.TextKind;
+import fabulum.core.hours.PossibleDates;
 import fabulum.core.phone.Sender;
 import fabulum.core.sending.SendQuestion.NumberState;
 import fabulum.server.access.StaffId;
@@ -18,8 +20,15 @@ import fabulum.server.customers.Customers;
 import fabulum.server.customers.NumberFacts;
 import fabulum.server.customers.NumberId;
 import fabulum.server.lines.LineId;
+import fabulum.server.lines.Lines;
+import fabulum.server.platform.Problem;
+import fabulum.server.platform.Problem.FieldProblem;
 import fabulum.server.sending.Agreements.Noted;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.List;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -38,18 +47,21 @@ public class AgreementNotes {
   private final Customers customers;
   private final Agreements agreements;
   private final SendSetup setup;
+  private final Lines lines;
 
   AgreementNotes(
       InSight inSight,
       Bookkeeping books,
       Customers customers,
       Agreements agreements,
-      SendSetup setup) {
+      SendSetup setup,
+      Lines lines) {
     this.inSight = inSight;
     this.books = books;
     this.customers = customers;
     this.agreements = agreements;
     this.setup = setup;
+    this.lines = lines;
   }
 
   /** What the customer of a conversation allows. */
@@ -93,12 +105,36 @@ public class AgreementNotes {
   }
 
   /**
+   * What a customer said to a member of staff.
+   *
+   * @param given whether they agreed, or want no more texts
+   * @param lastDay the last day on which an agreement holds; null for no end
+   * @param words what they said; null for nothing
+   */
+  public record Said(
+      boolean given, Set<TextKind> kinds, @Nullable LocalDate lastDay, @Nullable String words) {}
+
+  private @Nullable Instant until(Said said, Conversation row) {
+    if (said.lastDay() == null || !said.given()) {
+      return null;
+    }
+    ZoneId zone = ZoneId.of(lines.get(new LineId(row.lineId())).zone());
+    LocalDate today = LocalDate.ofInstant(books.now(), zone);
+    if (said.lastDay().isBefore(today) || !PossibleDates.isOne(said.lastDay())) {
+      throw Problem.fields(List.of(new FieldProblem("lastDay", "Choose today or a later day.")));
+    }
+    return said.lastDay().plusDays(1).atStartOfDay(zone).toInstant();
+  }
+
+  /**
    * Notes what a customer said. Who opted out by a keyword opts in by a keyword only: that somebody
    * agreed is kept in the history then, and changes nothing.
    */
   @Transactional
-  public void note(ConversationId id, Noted noted, StaffId by) {
+  public void note(ConversationId id, Said said, StaffId by) {
     Conversation row = inSight.lock(id, by);
+    Noted noted =
+        new Noted(said.given(), said.kinds(), Ground.BY_WORD, until(said, row), said.words());
     agreements.note(new NumberId(row.numberId()), noted, null, by);
     EventKind kind = noted.given() ? EventKind.OPTED_IN : EventKind.OPTED_OUT;
     boolean newsOnly = !noted.kinds().contains(TextKind.SERVICE);

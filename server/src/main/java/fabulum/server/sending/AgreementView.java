@@ -33,14 +33,19 @@ public record AgreementView(
    *
    * @param ground on what ground; null when nothing is known
    * @param since since when; null when nothing is known
+   * @param until until when; null for no end
    */
   public record SaidView(
-      Agreement.Answer answer, @Nullable Ground ground, @Nullable Instant since) {
+      Agreement.Answer answer,
+      @Nullable Ground ground,
+      @Nullable Instant since,
+      @Nullable Instant until) {
     static SaidView of(Said said) {
       return new SaidView(
           said.answer(),
           said.by().map(Change::ground).orElse(null),
-          said.by().map(Change::at).orElse(null));
+          said.by().map(Change::at).orElse(null),
+          said.by().flatMap(Change::until).orElse(null));
     }
   }
 }

@@ -10,6 +10,7 @@ import fabulum.server.customers.NumberId;
 import fabulum.server.lines.LineId;
 import fabulum.server.sending.store.AgreementMapper;
 import java.time.Clock;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
@@ -80,7 +81,7 @@ public class Agreements {
             noted.kinds().contains(TextKind.SERVICE),
             noted.kinds().contains(TextKind.NEWS),
             noted.ground(),
-            null,
+            noted.until(),
             by == null ? null : by.value(),
             null,
             noted.words()));
@@ -89,12 +90,18 @@ public class Agreements {
   /**
    * What is noted.
    *
+   * @param until when an agreement ends by itself; null for never
    * @param words what was said; null for nothing
    */
-  public record Noted(boolean given, Set<TextKind> kinds, Ground ground, @Nullable String words) {
+  public record Noted(
+      boolean given,
+      Set<TextKind> kinds,
+      Ground ground,
+      @Nullable Instant until,
+      @Nullable String words) {
     /** What a keyword says: all texts, or none. */
     public static Noted byKeyword(boolean given, String words) {
-      return new Noted(given, EnumSet.allOf(TextKind.class), Ground.KEYWORD, words);
+      return new Noted(given, EnumSet.allOf(TextKind.class), Ground.KEYWORD, null, words);
     }
   }
 

@@ -1,15 +1,14 @@
 package fabulum.server.sending.web;
 
-import fabulum.core.agreement.Ground;
 import fabulum.core.agreement.TextKind;
 import fabulum.server.accounts.SignedIn;
 import fabulum.server.conversations.ConversationId;
 import fabulum.server.sending.AgreementNotes;
 import fabulum.server.sending.AgreementView;
-import fabulum.server.sending.Agreements.Noted;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotEmpty;
 import jakarta.validation.constraints.Size;
+import java.time.LocalDate;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -38,11 +37,14 @@ class AgreementController {
    *
    * @param given whether they agreed, or want no more texts
    * @param kinds to which kinds of text
+   * @param lastDay the last day, on the line of the conversation, on which an agreement holds;
+   *     empty for no end
    * @param words what they said, in a few words
    */
   record AgreementRequest(
       boolean given,
       @NotEmpty(message = "Say which kind of text it is about.") Set<TextKind> kinds,
+      @Nullable LocalDate lastDay,
       @Nullable @Size(max = 400, message = "Use at most 400 characters.") String words) {}
 
   /** Says what the customer of a conversation allows, and since when. */
@@ -77,7 +79,7 @@ class AgreementController {
       @Valid @RequestBody AgreementRequest said) {
     agreements.note(
         new ConversationId(id),
-        new Noted(said.given(), said.kinds(), Ground.BY_WORD, said.words()),
+        new AgreementNotes.Said(said.given(), said.kinds(), said.lastDay(), said.words()),
         me.id());
   }
 }
