@@ -42,6 +42,12 @@ async function narrow(page, part) {
   await page.getByRole('menuitem', { name: part }).click();
 }
 
+/** Switches looking first on, or off again. */
+async function lookFirst(page) {
+  await page.goto(`${APP}/me`);
+  await page.getByRole('switch', { name: 'Look at each text before it is sent' }).click();
+}
+
 async function write(page, key, words) {
   await page.getByRole('region', { name: 'Script' }).focus();
   await page.keyboard.press(key);
@@ -118,20 +124,16 @@ await picture('writing-place', {}, async (page) => {
   await page.getByRole('button', { name: /^Use plain characters/ }).waitFor();
 });
 await picture('look-first', {}, async (page) => {
-  await page.goto(`${APP}/me`);
-  const look = page.getByRole('switch', { name: 'Look at each text before it is sent' });
-  await look.click();
-  await page.goto(`${APP}/inbox`);
-  await row(page, /charged twice/);
-  await write(page, 'r', 'You are right: the November invoice was printed twice. Please pay only one, Wen takes the other back.');
+  await lookFirst(page);
+  await page.goto(`${APP}/inbox?group=our-turn`);
+  await row(page, /35 knots/);
+  await write(page, 'r', 'Tobias doubles your lines before six, and we look at her again at ten tonight.');
   await page.keyboard.press('Control+Enter');
   await page.getByRole('region', { name: 'Look before sending' }).waitFor();
-  const other = await page.context().newPage();
-  await other.goto(`${APP}/me`);
-  await other.getByRole('switch', { name: 'Look at each text before it is sent' }).click();
-  await other.close();
 });
 await picture('agreement', {}, async (page) => {
+  await lookFirst(page);
+  await page.goto(`${APP}/inbox?group=our-turn`);
   await row(page, /35 knots/);
   await page.getByRole('region', { name: 'Script' }).focus();
   await page.keyboard.press('c');
@@ -140,10 +142,6 @@ await picture('agreement', {}, async (page) => {
 await picture('costs', {}, async (page) => {
   await page.goto(`${APP}/setup/costs`);
   await page.getByRole('table', { name: 'Parts bought ahead' }).waitFor();
-});
-await picture('sending', {}, async (page) => {
-  await page.goto(`${APP}/setup/sending`);
-  await page.getByRole('heading', { name: 'Before a text goes' }).scrollIntoViewIfNeeded();
 });
 await picture('phone', { viewport: PHONE }, async (page) => {
   await page.getByRole('region', { name: 'Conversations' }).getByText(/student card/).first().click();

@@ -30,7 +30,7 @@ const enter = () => fireEvent.submit(screen.getByLabelText('To'));
 describe('writing to someone', () => {
   it('goes on in a conversation there is, with the cursor where one writes', async () => {
     const page = begin({ people: [greta(1)] });
-    await screen.findByRole('button', { name: /^From which line: Dock office/ });
+    await screen.findByRole('button', { name: /^From which line/ });
     type('tansy');
     const found = await screen.findByRole('menuitem', { name: /Greta Moss.*boat Tansy.*Open conversation/ });
     fireEvent.click(found);
@@ -39,19 +39,27 @@ describe('writing to someone', () => {
     expect(page.onClose).toHaveBeenCalled();
   });
 
+  it('writes from the line they wrote to last, and says so, unless another is chosen', async () => {
+    const page = begin({ people: [{ ...greta(2), usualLine: 2 }] });
+    await screen.findByRole('button', { name: 'From which line: the line they wrote to last' });
+    type('tansy');
+    fireEvent.click(await screen.findByRole('menuitem', { name: /Open conversation, Yard and lift/ }));
+    await waitFor(() => expect(page.opened()).toMatchObject([{ line: 2, number: '+14145550150' }]));
+  });
+
   it('looks on the line that is chosen', async () => {
     begin(({ query }: Asked) => ({ people: [greta(query.get('line') === '2' ? 2 : 9)] }));
-    fireEvent.click(await screen.findByRole('button', { name: /^From which line: Dock office/ }));
-    fireEvent.click(screen.getByRole('menuitem', { name: /Yard and lift/ }));
+    fireEvent.click(await screen.findByRole('button', { name: /^From which line/ }));
+    fireEvent.click(await screen.findByRole('menuitem', { name: /Yard and lift/ }));
     type('tansy');
     expect(await screen.findByRole('menuitem', { name: /Open conversation/ })).toBeTruthy();
   });
 
   it('makes a number nobody holds a customer, with a name or without, unless one does not want to', async () => {
     const page = begin({ people: [], number: '+13125550177', shownNumber: '(312) 555-0177' });
-    await screen.findByRole('button', { name: /Dock office/ });
+    await screen.findByRole('button', { name: /^From which line/ });
     type('312 555 0177');
-    await screen.findByRole('button', { name: 'Write to (312) 555-0177' });
+    await screen.findByRole('button', { name: 'Write to (312) 555-0177 from Dock office' });
     enter();
     await waitFor(() => expect(page.opened()).toHaveLength(1));
     fireEvent.change(screen.getByLabelText('Name, if you know it'), { target: { value: 'Ada Brandt' } });
@@ -74,7 +82,7 @@ describe('writing to someone', () => {
         'POST /api/write-to': new No(400, 'bad-request', 'There is no such number.'),
       },
     );
-    await screen.findByRole('button', { name: /Dock office/ });
+    await screen.findByRole('button', { name: /^From which line/ });
     type('greta');
     await screen.findByRole('menuitem', { name: /Greta Moss/ });
     type('gretel');
@@ -95,7 +103,7 @@ describe('writing to someone', () => {
     ['nobody', /^No customer with that name/],
   ])('says of %s what one can do', async (words, said) => {
     begin({ people: [] });
-    await screen.findByRole('button', { name: /Dock office/ });
+    await screen.findByRole('button', { name: /^From which line/ });
     type(words);
     expect(await screen.findByText(said)).toBeTruthy();
   });

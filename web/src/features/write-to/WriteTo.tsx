@@ -16,7 +16,11 @@ import { ask } from '../../shared/api';
 import { writeLinesQuery } from './queries';
 import { Field, Blank, ProblemNote } from '../../shared/ui';
 
+/** As long as no line is chosen, each customer is written to from the line they last wrote to, or one of their site. */
+const USUAL = 0;
+
 interface Whom {
+  line: number;
   number: string;
   makeCustomer: boolean;
   name: string;
@@ -37,7 +41,10 @@ export function WriteTo({ carry, onClose }: Props) {
   const [words, setWords] = useState('');
   const [makeCustomer, setMakeCustomer] = useState(true);
   const [name, setName] = useState('');
-  const line = chosenLine ?? lines[0]?.id ?? 0;
+  const line = chosenLine === undefined || chosenLine === USUAL ? (lines[0]?.id ?? 0) : chosenLine;
+  const chosen = line === chosenLine;
+  const lineOf = (usual: number | undefined) => (chosen ? line : (usual ?? line));
+  const nameOf = (id: number) => lines.find((each) => each.id === id)?.name ?? '';
   // Never who was found for other words: the person who types and presses Enter at once would write to another person.
   const found = useQuery({
     queryKey: ['write-to', line, words],
@@ -46,14 +53,15 @@ export function WriteTo({ carry, onClose }: Props) {
     staleTime: 0,
   }).data;
   const open = useMutation({
-    mutationFn: (whom: Whom) => ask('POST', '/api/write-to', { body: { line, ...whom } }),
+    mutationFn: (whom: Whom) => ask('POST', '/api/write-to', { body: whom }),
     onSuccess: ({ id }) => {
       onClose();
       void navigate(`/inbox/${id}`, { state: { write: true, ...carry } });
     },
   });
   const people = words.trim() === '' ? [] : (found?.people ?? []);
-  const goOn = (number: string) => open.mutate({ number, makeCustomer: false, name: '' });
+  const goOn = ({ address, usualLine }: (typeof people)[number]) =>
+    open.mutate({ line: lineOf(usualLine), number: address, makeCustomer: false, name: '' });
   const typed = words.trim() === '' ? undefined : found?.number;
   const digits = words.replace(/\D/g, '').length;
   return (
@@ -74,9 +82,9 @@ export function WriteTo({ carry, onClose }: Props) {
           onSubmit={(event) => {
             event.preventDefault();
             const first = people[0];
-            if (typed) open.mutate({ number: typed, makeCustomer, name });
-            else if (first) goOn(first.address);
-            else open.mutate({ number: words, makeCustomer, name });
+            if (typed) open.mutate({ line, number: typed, makeCustomer, name });
+            else if (first) goOn(first);
+            else open.mutate({ line, number: words, makeCustomer, name });
           }}
           sx={{ display: 'grid', gap: 1.5 }}
         >
@@ -84,8 +92,11 @@ export function WriteTo({ carry, onClose }: Props) {
             {'From '}
             <Blank
               name="From which line"
-              value={line}
-              options={lines.map((each) => ({ value: each.id, words: `${each.name}, ${each.shownNumber}` }))}
+              value={chosenLine ?? USUAL}
+              options={[
+                { value: USUAL, words: 'the line they wrote to last' },
+                ...lines.map((each) => ({ value: each.id, words: `${each.name}, ${each.shownNumber}` })),
+              ]}
               onChange={setLine}
             />
           </Box>
@@ -107,16 +118,17 @@ export function WriteTo({ carry, onClose }: Props) {
               {people.map((person) => (
                 <MenuItem
                   key={`${person.address} ${person.name ?? ''}`}
-                  onClick={() => goOn(person.address)}
+                  onClick={() => goOn(person)}
                   sx={{ gap: 1.5, px: 1, alignItems: 'baseline', whiteSpace: 'normal' }}
                 >
                   <Box sx={{ fontWeight: 650 }}>{person.name ?? 'unknown number'}</Box>
                   <Box className="figures">{person.number}</Box>
                   <Box sx={{ flex: 1, color: 'text.secondary', typography: 'caption' }}>{person.detail}</Box>
                   <Box sx={{ color: 'text.secondary', typography: 'caption' }}>
-                    {person.conversations.some((each) => each.lineId === line)
+                    {person.conversations.some((each) => each.lineId === lineOf(person.usualLine))
                       ? 'Open conversation'
                       : 'New conversation'}
+                    {!chosen && `, ${nameOf(lineOf(person.usualLine))}`}
                   </Box>
                 </MenuItem>
               ))}
@@ -140,6 +152,7 @@ export function WriteTo({ carry, onClose }: Props) {
               )}
               <Button type="submit" variant="contained" disabled={open.isPending}>
                 Write to {found?.shownNumber ?? typed}
+                {!chosen && ` from ${nameOf(line)}`}
               </Button>
             </Box>
           )}

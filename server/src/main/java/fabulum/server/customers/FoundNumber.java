@@ -7,6 +7,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param address in E.164, or a sender's name
  * @param customerId a holder; empty when nobody is known to hold it
+ * @param siteId the site of the holder, where it is known
  * @param detail the detail that contains what was sought
  */
 public record FoundNumber(
@@ -14,4 +15,5 @@ public record FoundNumber(
     String address,
     @Nullable Long customerId,
     @Nullable String customerName,
+    @Nullable Long siteId,
     @Nullable String detail) {}

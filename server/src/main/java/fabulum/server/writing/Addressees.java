@@ -18,8 +18,10 @@ import fabulum.server.platform.Problem;
 import fabulum.server.writing.store.WritingMapper;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
@@ -48,6 +50,8 @@ public class Addressees {
    * @param address in E.164
    * @param name of the customer; empty when nobody is known to hold the number
    * @param detail the detail that contains what was sought
+   * @param usualLine the line one would write from: the one the customer wrote to last, else one of
+   *     their site; null when there is none such
    * @param conversations those there are with the number, the newest first
    */
   public record Person(
@@ -55,6 +59,7 @@ public class Addressees {
       String address,
       @Nullable String name,
       @Nullable String detail,
+      @Nullable Long usualLine,
       List<Known> conversations) {}
 
   /** A conversation there is. */
@@ -87,15 +92,19 @@ public class Addressees {
             .filter(number -> Sender.ofAddress(number.address()).answerable().isPresent())
             .toList();
     Map<Long, List<Known>> known = known(found, asking);
+    List<LineView> mine = lines(asking);
     List<Person> people =
         found.stream()
-            .map(number ->
-                new Person(
-                    numbers.forPeople(Sender.ofAddress(number.address()), region),
-                    number.address(),
-                    number.customerName(),
-                    number.detail(),
-                    known.getOrDefault(number.numberId(), List.of())))
+            .map(number -> {
+              List<Known> there = known.getOrDefault(number.numberId(), List.of());
+              return new Person(
+                  numbers.forPeople(Sender.ofAddress(number.address()), region),
+                  number.address(),
+                  number.customerName(),
+                  number.detail(),
+                  usualLine(number, there, mine),
+                  there);
+            })
             .toList();
     Optional<PhoneNumber> typed =
         numbers
@@ -105,6 +114,17 @@ public class Addressees {
         people,
         typed.map(PhoneNumber::e164).orElse(null),
         typed.map(number -> numbers.forPeople(number, region)).orElse(null));
+  }
+
+  private @Nullable Long usualLine(FoundNumber number, List<Known> there, List<LineView> mine) {
+    List<Long> ids = there.stream().map(Known::id).toList();
+    Long last = ids.isEmpty() ? null : rows.findLastWrittenTo(ids);
+    return Stream.concat(
+            mine.stream().filter(line -> Objects.equals(line.id(), last)),
+            mine.stream().filter(line -> Objects.equals(line.siteId(), number.siteId())))
+        .findFirst()
+        .map(LineView::id)
+        .orElse(null);
   }
 
   private Map<Long, List<Known>> known(List<FoundNumber> found, StaffId asking) {

@@ -8,11 +8,15 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import org.apache.ibatis.annotations.Mapper;
+import org.jspecify.annotations.Nullable;
 
 /** Notes, and what stands in the way of a text. */
 @Mapper
 public interface WritingMapper {
   List<Conversation> listOfNumbers(List<Long> ids, SightColumns sight);
+
+  /** The line on which a customer wrote last, in any of these conversations; null for never. */
+  @Nullable Long findLastWrittenTo(List<Long> conversations);
 
   /** The newest answer that another person gave after an entry. */
   Optional<Entry> findAnswerAfter(long conversationId, long after, long butBy);
