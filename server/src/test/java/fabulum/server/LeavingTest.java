@@ -3,6 +3,7 @@ package fabulum.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fabulum.core.delivery.Gateway.OutgoingText;
+import fabulum.core.delivery.SendOutcome;
 import fabulum.server.cost.Costs;
 import fabulum.server.cost.StockWatch;
 import fabulum.server.lines.Lines;
@@ -191,6 +192,18 @@ class LeavingTest {
     assertThat(after.path("since")).isEqualTo(before.path("since"));
     // Nor can the other way to take back acts bring it half back.
     priya.post("/api/undo/text-" + text, null).require(409);
+  }
+
+  @Test
+  void whatTheNetworkMayHaveIsNotTakenBack() {
+    fabulum.network.script.add(new SendOutcome.Unclear("no answer"));
+    long text = send(priya, said("Perhaps, " + id)).require(200).json().path("text").asLong();
+    assertThat(fabulum.comesTo("select attempts from outbox where entry_id = " + text, "1"))
+        .isTrue();
+    priya.post("/api/texts/" + text + "/take-back", null).require(409);
+    assertThat(maren.script(id).toString()).contains("Perhaps, " + id);
+    fabulum.clock.advance(Duration.ofMinutes(5));
+    assertThat(handed("Perhaps, " + id)).isNotEmpty();
   }
 
   @Test
