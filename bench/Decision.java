@@ -73,7 +73,8 @@ public final class Decision {
   private static void measure(ConfigurableApplicationContext program) throws Exception {
     JdbcTemplate sql = program.getBean(JdbcTemplate.class);
     sql.update("insert into customer (name) select 'Customer ' || x from system_range(1, 50000)");
-    sql.update("insert into holder (number_id, customer_id) select n.id, c.id from number n join customer c on mod(c.id, 50000) = mod(n.id, 50000) where c.name like 'Customer %'");
+    Long first = sql.queryForObject("select min(id) from customer where name like 'Customer %'", Long.class);
+    sql.update("insert into holder (number_id, customer_id) select id, ? + mod(id, 50000) from number", first);
     say(sql, "customers", "select count(*) from customer");
     say(sql, "texts", "select count(*) from entry where kind in ('IN', 'OUT')");
     sql.update("update line set signature = 'The harbour office'");
