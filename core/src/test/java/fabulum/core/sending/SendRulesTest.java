@@ -230,7 +230,7 @@ class SendRulesTest {
         .hasSize(is ? 1 : 0);
   }
 
-  /** Each reason, whoever writes and whatever a lead has set it to. */
+  /** Each reason, with each author and each setting that is allowed. */
   @ParameterizedTest
   @EnumSource(Reason.class)
   void whatComesOfAReasonIsItsSettingWhoeverWrites(Reason reason) {

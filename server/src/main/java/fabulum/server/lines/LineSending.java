@@ -8,7 +8,7 @@ import java.util.Set;
  * @param mostParts how many parts one text from it may take, 1 to 25
  * @param registered whether the networks carry its texts
  * @param reaches the countries it sends to, ISO 3166-1; empty for all
- * @param signature what stands under every text from it; empty for nothing
+ * @param signature words below every text from it; empty for none
  * @param groupLimit how many numbers a group conversation on it may have, 2 to 20
  */
 public record LineSending(

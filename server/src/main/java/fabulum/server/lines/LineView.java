@@ -16,7 +16,7 @@ import java.util.Set;
  * @param groupLimit how many numbers a group conversation on it may have, at most 20
  * @param mostParts how many parts one text from it may take
  * @param registered whether the networks carry its texts
- * @param signature what stands under every text from it; empty for nothing
+ * @param signature words below every text from it; empty for none
  * @param reaches the countries it sends to, ISO 3166-1; empty for all
  */
 public record LineView(

@@ -60,8 +60,9 @@ public class TextsTakenBack {
   public record TakenBack(ConversationId conversation, String words) {}
 
   /**
-   * Takes back a text of one's own that has not left: everything is as if it had not been sent, and
-   * its words are a draft again. Its script tells that a text was taken back, but not what it said.
+   * Takes back a text of the writer's own that has not left: everything is as if it had not been
+   * sent, and its words are a draft again. Its script tells that a text was taken back, but not
+   * what it said.
    *
    * @throws Problem when it is not there, or is on its way or has left; nothing was changed then
    */

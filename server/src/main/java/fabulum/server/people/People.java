@@ -111,7 +111,7 @@ public class People {
     return chosen == null ? settings.pause() : Duration.ofSeconds(chosen);
   }
 
-  /** Sets how one's own texts are sent. */
+  /** Sets how a person's own texts are sent. */
   @Transactional
   public void setSending(StaffId me, Duration pause, boolean looksFirst) {
     if (pause.isNegative() || pause.compareTo(LONGEST_PAUSE) > 0) {

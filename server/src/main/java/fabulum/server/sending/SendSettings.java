@@ -33,7 +33,8 @@ public record SendSettings(
    * Words that must stand under texts of a kind.
    *
    * @param words empty for none
-   * @param days once in so many days for each number; 0 for under every text
+   * @param days the number of days after which a number gets the words again; 0 for below every
+   *     text
    */
   public record Appended(String words, int days) {}
 

@@ -152,7 +152,7 @@ class LineSetUpController {
    * @param mostParts how many parts one text may take, 1 to 25
    * @param registered whether the networks carry its texts
    * @param reaches the countries it sends to, ISO 3166-1; empty for all
-   * @param signature what stands under every text; empty for nothing
+   * @param signature words below every text; empty for none
    * @param groupLimit how many numbers a group conversation may have, 2 to 20
    */
   record SendingMessage(
