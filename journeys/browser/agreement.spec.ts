@@ -43,3 +43,18 @@ test('the same text twice is asked about before it goes', async ({ office }) => 
   }
   await expect.poll(() => office.arrivedOn(number)).toEqual(['We did, thank you.', 'We did, thank you.']);
 });
+
+test('what waits for a customer who texts STOP is held back, and its writer reads why', async ({ office }) => {
+  await office.lead.ask('PUT', '/api/me/sending', { pauseSeconds: 20, looksFirst: false });
+  const page = await office.pageOf();
+  const number = await office.text('Is the gate open?');
+  await open(page, number);
+  await reply(page).fill('Until nine.');
+  await page.keyboard.press('Control+Enter');
+  await expect(script(page).getByRole('button', { name: 'Take back' })).toBeVisible();
+  await office.keyword(number, 'STOP');
+  await expect(script(page)).toContainText('not delivered: The customer opted out before it went.');
+  await expect(script(page).getByRole('button', { name: 'Take back' })).toBeHidden();
+  const arrived = await office.arrivedOn(number);
+  expect(arrived.join(' ')).not.toContain('Until nine.');
+});

@@ -21,6 +21,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Random;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -58,7 +59,7 @@ class LeavingTest {
   @AfterEach
   void asUsual() {
     fabulum.tables.update("update staff set pause_seconds = null");
-    fabulum.tables.update("update send_settings set service_words = ''");
+    fabulum.tables.update("update send_settings set service_words = '', service_days = 30");
     fabulum.tables.update("update line set signature = '', reaches = '', most_parts = 10");
     fabulum.tables.update("delete from allowance_used");
     fabulum.tables.update("delete from allowance");
@@ -186,12 +187,12 @@ class LeavingTest {
     JsonNode before = row(id).path("conversation");
     long text = send(priya, said("Bye, " + id)).require(200).json().path("text").asLong();
     priya.post("/api/conversations/" + id + "/done", Map.of()).require(200);
+    // The way to undo acts would bring back the turn and let the text go.
+    priya.post("/api/undo/text-" + text, null).require(409);
     priya.post("/api/texts/" + text + "/take-back", null).require(200);
     JsonNode after = row(id).path("conversation");
     assertThat(after.path("group").asString()).isEqualTo("OUR_TURN");
     assertThat(after.path("since")).isEqualTo(before.path("since"));
-    // Nor can the other way to take back acts bring it half back.
-    priya.post("/api/undo/text-" + text, null).require(409);
   }
 
   @Test
@@ -246,6 +247,39 @@ class LeavingTest {
     fabulum.clock.advance(Duration.ofDays(30));
     assertThat(check(priya, "Bring a rope.").path("leaving").asString()).contains("Reply STOP");
     assertThat(check(priya, " ").path("leaving").asString()).isEqualTo(" ");
+  }
+
+  @Test
+  void whateverIsWrittenLeavesAsItWasShownToTheLastCharacterAndPart() {
+    fabulum.tables.update("update line set signature = 'North Dock – harbour office'");
+    fabulum.tables.update(
+        "update send_settings set service_words = 'Reply STOP to opt out.', service_days = 0");
+    forget();
+    Random random = new Random(20261127);
+    for (int i = 0; i < 40; i++) {
+      String words = "No. " + i + " of " + id + " " + written(random);
+      JsonNode shown = check(priya, words);
+      send(priya, said(words)).require(200);
+      String leaving = shown.path("leaving").asString();
+      assertThat(leaving).startsWith(words);
+      assertThat(handed("No. " + i + " of " + id + " ")).as("text %s", i).isEqualTo(leaving);
+      Integer parts =
+          fabulum.tables.queryForObject(
+              "select parts from entry where words = ?", Integer.class, leaving);
+      assertThat(parts)
+          .as("parts of text %s", i)
+          .isEqualTo(shown.path("parts").path("parts").asInt());
+    }
+  }
+
+  /** Basic, extended, other and astral characters, line breaks among them. */
+  private static String written(Random random) {
+    List<String> characters = List.of("a", "é", "€", "{", "ж", "🙏", " ", "\n", "’", "ß", "[", "x");
+    StringBuilder words = new StringBuilder();
+    for (int length = random.nextInt(300); length > 0; length--) {
+      words.append(characters.get(random.nextInt(characters.size())));
+    }
+    return words.append('.').toString();
   }
 
   @Test
