@@ -254,7 +254,7 @@ test('going away shows what one owns and hands over what is picked', async ({ of
 test('new places can be used by everybody', async ({ office }) => {
   await office.text('for somebody');
   const page = await office.pageOf(office.lead);
-  for (const place of ['/office', '/setup/teams', '/setup/sign-ins', '/me/profile', '/me/plan', '/me/notices', '/me/security']) {
+  for (const place of ['/office', '/setup/costs', '/setup/sign-ins', '/me/profile', '/me/plan', '/me/notices', '/me/security']) {
     await page.goto(place);
     await expect(page.getByRole('main')).toBeVisible();
     await expect(page.getByRole('button', { name: `${office.lead.name}, in` })).toBeVisible();

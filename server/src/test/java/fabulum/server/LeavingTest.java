@@ -61,7 +61,6 @@ class LeavingTest {
     fabulum.tables.update("update staff set pause_seconds = null");
     fabulum.tables.update("update send_settings set service_words = '', service_days = 30");
     fabulum.tables.update("update line set signature = '', reaches = '', most_parts = 10");
-    fabulum.tables.update("delete from allowance_used");
     fabulum.tables.update("delete from allowance");
     fabulum.tables.update("delete from price");
     fabulum.tables.update("delete from parts_sent");
@@ -370,6 +369,7 @@ class LeavingTest {
 
   @Test
   void anAllowanceOfAPersonIsUsedUpAndTheRefusalSaysWhoCanAllowMore() {
+    send(maren, said("Somebody else’s, " + id)).require(200);
     costs(
         "USD",
         List.of(),
@@ -443,7 +443,9 @@ class LeavingTest {
     assertThat(coming.path("cost").asDouble()).isEqualTo(0.02);
     assertThat(coming.path("refused").asBoolean()).isTrue();
     assertThat(coming.path("against").toString()).contains("1 part left today, and this takes 2");
-    maren.post("/api/several", with(act, "reference", Fabulum.reference())).require(422);
+    Answer refused =
+        maren.post("/api/several", Map.of("act", act, "reference", Fabulum.reference()));
+    assertThat(refused.require(422).body()).contains("1 part left today", "Nothing was sent.");
   }
 
   @Test

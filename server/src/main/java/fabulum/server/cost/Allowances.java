@@ -23,8 +23,8 @@ import org.springframework.stereotype.Component;
 
 /**
  * How many parts may be sent, and how many have been. What was sent is counted once for each day,
- * line and writer, and once for each allowance and span, so that nobody ever has to read the texts
- * again to know.
+ * line and writer; an allowance is held against the sum of its span, so nobody has to read the
+ * texts again to know.
  */
 @Component
 class Allowances {
@@ -57,12 +57,6 @@ class Allowances {
   }
 
   private int used(AllowanceRow row, LocalDate today) {
-    Integer counted = rows.findUsed(row.id(), row.span().first(today));
-    return counted == null ? sent(row, today) : counted;
-  }
-
-  /** What was sent in a span before it was first counted. */
-  private int sent(AllowanceRow row, LocalDate today) {
     Span span = row.span();
     return Math.toIntExact(
         rows.sumSentByPeople(row.staffId(), row.teamId(), span.first(today), span.last(today)));
@@ -87,10 +81,9 @@ class Allowances {
     }
   }
 
-  /** Counts a text of a person in them, and every text by day, line and writer. */
+  /** Counts a text by day, line and writer. */
   void count(Optional<StaffId> writer, LineView line, Instant at, int texts, int parts) {
     LocalDate day = Costs.day(line, at);
-    writer.ifPresent(by -> counting(by, line).forEach(row -> count(row, day, parts)));
     long staff = writer.map(StaffId::value).orElse(0L);
     SentRow sent = new SentRow(day, line.id(), line.teamId(), staff, texts, parts);
     if (rows.addSent(sent) == 0) {
@@ -103,35 +96,22 @@ class Allowances {
     }
   }
 
-  private void count(AllowanceRow row, LocalDate day, int parts) {
-    LocalDate first = row.span().first(day);
-    if (rows.findUsed(row.id(), first) == null) {
-      rows.insertUsed(row.id(), first, sent(row, day));
-    }
-    rows.addUsed(row.id(), first, parts);
-  }
-
   List<AllowanceSetup> list() {
     return rows.listAllowances().stream().map(AllowanceRow::setup).toList();
   }
 
-  /** What was counted in one that stays is kept. */
   void set(List<AllowanceSetup> wanted) {
     List<AllowanceRow> had = rows.listAllowances();
     for (AllowanceRow row : had) {
       wanted.stream()
           .filter(each -> isSame(row, each))
           .findFirst()
-          .ifPresentOrElse(each -> rows.setParts(row.id(), each.parts()), () -> remove(row));
+          .ifPresentOrElse(
+              each -> rows.setParts(row.id(), each.parts()), () -> rows.deleteAllowance(row.id()));
     }
     wanted.stream()
         .filter(each -> had.stream().noneMatch(row -> isSame(row, each)))
         .forEach(rows::insertAllowance);
-  }
-
-  private void remove(AllowanceRow row) {
-    rows.deleteUsed(row.id());
-    rows.deleteAllowance(row.id());
   }
 
   private static boolean isSame(AllowanceRow row, AllowanceSetup wanted) {

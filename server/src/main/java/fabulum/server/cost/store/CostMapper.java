@@ -27,21 +27,12 @@ public interface CostMapper {
 
   void setParts(long id, int parts);
 
-  void deleteUsed(long allowanceId);
-
   void deleteAllowance(long id);
 
   /**
    * Holds allowances, in the order of their ids, so that texts counted in them follow each other.
    */
   List<Long> lock(List<Long> ids);
-
-  /** How many parts were counted in a span; null when none was counted yet. */
-  @Nullable Integer findUsed(long allowanceId, LocalDate firstDay);
-
-  void insertUsed(long allowanceId, LocalDate firstDay, int parts);
-
-  void addUsed(long allowanceId, LocalDate firstDay, int parts);
 
   /** Parts that everyone and the program sent on some days. */
   long sumSent(LocalDate first, LocalDate last);
