@@ -26,6 +26,7 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
@@ -403,6 +404,43 @@ class LeavingTest {
 
     costs("USD", List.of(), List.of(Map.of("teamId", 1, "span", "WEEK", "parts", 0)));
     assertThat(send(maren, said("Nothing, " + id)).require(422).body()).contains("over-allowance");
+  }
+
+  @Test
+  void whatTheNetworkNeverTookCostsNothingAndIsNotUsed() {
+    costs(
+        "USD",
+        List.of(Map.of("kind", "PART", "from", "2026-01-01", "amount", 0.01)),
+        List.of(Map.of("staffId", office.id("priya"), "span", "DAY", "parts", 2)));
+    pause(priya, 20);
+    send(priya, said("Held back, " + id)).require(200);
+    assertThat(used()).isEqualTo(1);
+    fabulum.webhook().text(office.numberOf(id), Fabulum.DOCK, "STOP").require(200);
+    assertThat(used()).isZero();
+    assertThat(costOf("Held back, " + id)).isNull();
+    fabulum.webhook().text(office.numberOf(id), Fabulum.DOCK, "START").require(200);
+
+    pause(priya, 0);
+    fabulum.network.script.add(new SendOutcome.RefusedForGood("gone", "Out of service."));
+    send(priya, said("Refused, " + id)).require(200);
+    assertThat(
+            fabulum.comesTo(
+                "select delivery from entry where words = 'Refused, " + id + "'", "NOT_DELIVERED"))
+        .isTrue();
+    assertThat(used()).isZero();
+    send(priya, said("Taken, " + id)).require(200);
+    assertThat(handed("Taken, " + id)).isNotEmpty();
+    assertThat(used()).isEqualTo(1);
+    assertThat(costOf("Taken, " + id)).isEqualTo("0.01000");
+  }
+
+  private static @Nullable String costOf(String words) {
+    return fabulum.tables.queryForObject(
+        "select cost from entry where words = ?", String.class, words);
+  }
+
+  private int used() {
+    return check(priya, "?").path("allowances").path(0).path("used").asInt();
   }
 
   @Test

@@ -253,6 +253,11 @@ public class Bookkeeping {
             () -> setLast(row, text.at(), "", SpokeLast.US));
   }
 
+  /** A text of ours that never left costs nothing. */
+  public void costsNothing(EntryId text) {
+    entries.clearCost(text.value());
+  }
+
   /** An entry, if there is one. */
   public Optional<Entry> findEntry(long id) {
     return Optional.ofNullable(entries.find(id));

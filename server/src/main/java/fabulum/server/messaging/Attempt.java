@@ -33,6 +33,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 @Component
 class Attempt {
   private final Deliveries deliveries;
+  private final NeverTaken neverTaken;
   private final Lines lines;
   private final Decisions decisions;
   private final OutboxMapper outbox;
@@ -47,6 +48,7 @@ class Attempt {
 
   Attempt(
       Deliveries deliveries,
+      NeverTaken neverTaken,
       Lines lines,
       Decisions decisions,
       OutboxMapper outbox,
@@ -57,6 +59,7 @@ class Attempt {
       NetworkSettings settings,
       DatabaseSettings database) {
     this.deliveries = deliveries;
+    this.neverTaken = neverTaken;
     this.lines = lines;
     this.decisions = decisions;
     this.outbox = outbox;
@@ -156,7 +159,7 @@ class Attempt {
       Instant now = clock.instant();
       unreported.insert(row.entryId(), now, ReportPlan.next(now, 0).orElse(null));
     } else {
-      deliveries.reported(reference, failed((NextStep.GiveUp) step));
+      neverTaken.report(new EntryId(row.entryId()), failed((NextStep.GiveUp) step));
     }
     return outbox.delete(row.id(), node) == 1;
   }

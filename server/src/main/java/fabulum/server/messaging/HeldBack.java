@@ -1,6 +1,7 @@
 package fabulum.server.messaging;
 
 import fabulum.core.delivery.DeliveryState;
+import fabulum.server.conversations.EntryId;
 import fabulum.server.customers.NumberId;
 import fabulum.server.lines.LineId;
 import fabulum.server.messaging.Deliveries.Report;
@@ -22,12 +23,12 @@ class HeldBack {
   static final String REASON = "The customer opted out before it went.";
 
   private final OutboxMapper outbox;
-  private final Deliveries deliveries;
+  private final NeverTaken neverTaken;
   private final Clock clock;
 
-  HeldBack(OutboxMapper outbox, Deliveries deliveries, Clock clock) {
+  HeldBack(OutboxMapper outbox, NeverTaken neverTaken, Clock clock) {
     this.outbox = outbox;
-    this.deliveries = deliveries;
+    this.neverTaken = neverTaken;
     this.clock = clock;
   }
 
@@ -41,7 +42,7 @@ class HeldBack {
     Long only = line == null ? null : line.value();
     for (WaitingRow row : outbox.listWaitingFor(number.value(), only, clock.instant())) {
       if (outbox.deleteUnclaimed(row.id(), clock.instant()) == 1) {
-        deliveries.reported(row.reference(), report());
+        neverTaken.report(new EntryId(row.entryId()), report());
       }
     }
   }

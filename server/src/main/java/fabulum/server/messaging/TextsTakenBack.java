@@ -83,7 +83,7 @@ public class TextsTakenBack {
           Kind.TOO_LATE, "The text is on its way already, so it cannot be taken back.");
     }
     int parts = text.parts() == null ? 0 : text.parts();
-    decisions.staysHere(by, line, id, text.at(), parts);
+    decisions.staysHere(Optional.of(by), line, id, text.at(), parts);
     books.takeBack(row, text);
     if (!undo.unsay(TakeBackSteps.name(id), by).contains(conversation)) {
       waitAgain(row, text);

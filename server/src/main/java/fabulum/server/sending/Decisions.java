@@ -163,13 +163,15 @@ public class Decisions {
   }
 
   /**
-   * Counts a text no more, because it was taken back before it left. To be used within the
-   * transaction that takes it back.
+   * Counts a text no more, because it never left. To be used within the transaction that takes it
+   * out of the outbox.
    *
+   * @param writer empty for the program itself
    * @param at when it was sent
    */
-  public void staysHere(StaffId writer, LineId line, EntryId entry, Instant at, int parts) {
-    costs.count(Optional.of(writer), lines.get(line), at, -1, -parts);
+  public void staysHere(
+      Optional<StaffId> writer, LineId line, EntryId entry, Instant at, int parts) {
+    costs.count(writer, lines.get(line), at, -1, -parts);
     circumstances.notAppended(entry);
   }
 

@@ -47,6 +47,8 @@ public interface EntryMapper {
   /** A text of ours that never left becomes the event that it was taken back. */
   void takeBack(long id);
 
+  void clearCost(long id);
+
   /** A text to several numbers goes to none of them. */
   void deleteDeliveries(long id);
 

@@ -1,4 +1,4 @@
 package fabulum.server.messaging.store;
 
-/** A text that waits in the outbox, and its reference. */
-public record WaitingRow(long id, String reference) {}
+/** A text that waits in the outbox, and its entry. */
+public record WaitingRow(long id, long entryId) {}
