@@ -510,6 +510,18 @@ class LeavingTest {
   }
 
   @Test
+  void writingToSomeoneBeginsFromTheLineTheyWroteToLast() {
+    String number = office.numberOf(id);
+    fabulum.clock.advance(Duration.ofMinutes(1));
+    fabulum.webhook().text(number, Fabulum.YARD, "And is the crane?").require(200);
+    fabulum.clock.advance(Duration.ofMinutes(1));
+    send(maren, said("The dock says yes, " + id)).require(200);
+    JsonNode found =
+        maren.get("/api/write-to?line=1&words=" + number.substring(1)).require(200).json();
+    assertThat(found.path("people").path(0).path("usualLine").asLong()).isEqualTo(2);
+  }
+
+  @Test
   void aLineSaysWhereItSendsToAndADayOffIsSaid() {
     fabulum.tables.update("update line set reaches = 'CA MX' where number = ?", Fabulum.DOCK);
     forget();
