@@ -2,8 +2,8 @@ import { Box, Button } from '@mui/material';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
-import { ApiProblem, ask, readListsAgain } from '../shared/api';
-import { tellOwnAct, useKeys, useOffer, useTakeBack, withdrawOffer } from '../shared/ui';
+import { ApiProblem, ask } from '../shared/api';
+import { readAgainAfterUndo, useKeys, useOffer, useTakeBack, withdrawOffer } from '../shared/ui';
 
 const PROBLEM_SHOWN_MS = 6_000;
 
@@ -29,12 +29,7 @@ export function UndoBar() {
         say(`${answer.undone} undone. Not undone, because something changed there since: ${names(answer.left)}.`);
     },
     onError: (why) => say(why instanceof ApiProblem ? why.message : 'It could not be undone.'),
-    onSettled: () => {
-      tellOwnAct();
-      readListsAgain(queries);
-      void queries.invalidateQueries({ queryKey: ['dossier'] });
-      void queries.invalidateQueries({ queryKey: ['script'] });
-    },
+    onSettled: () => readAgainAfterUndo(queries),
   });
   const back = useTakeBack((conversation) => {
     if (pathname !== `/inbox/${conversation}`) void navigate(`/inbox/${conversation}`, { state: { write: true } });

@@ -24,7 +24,7 @@ export {
   WORDS_BACK,
   type WordsBack,
 } from './undo';
-export { useTakeBack } from './useTakeBack';
+export { readAgainAfterUndo, useTakeBack } from './useTakeBack';
 export { TimeDialog } from './TimeDialog';
 export { MarkPicker } from './MarkPicker';
 export { PlaceTabs } from './PlaceTabs';

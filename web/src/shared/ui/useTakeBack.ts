@@ -1,8 +1,16 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { type QueryClient, useMutation, useQueryClient } from '@tanstack/react-query';
 import { ask, type Dossier, keys, readListsAgain } from '../api';
 import { tellOwnAct, WORDS_BACK, type WordsBack } from './undo';
 
-/** Takes back a text of one's own before it leaves. Its words are on the paper of its conversation again, above what is there. */
+/** Reads everything again that something taken back may have changed. */
+export function readAgainAfterUndo(queries: QueryClient): void {
+  tellOwnAct();
+  readListsAgain(queries);
+  void queries.invalidateQueries({ queryKey: ['dossier'] });
+  void queries.invalidateQueries({ queryKey: ['script'] });
+}
+
+/** Takes back a person's own text before it leaves. Its words are on the paper of its conversation again, above what is there. */
 export function useTakeBack(onBack?: (conversation: number) => void) {
   const queries = useQueryClient();
   return useMutation({
@@ -13,12 +21,7 @@ export function useTakeBack(onBack?: (conversation: number) => void) {
       window.dispatchEvent(new CustomEvent(WORDS_BACK, { detail }));
       onBack?.(conversation);
     },
-    onSettled: () => {
-      tellOwnAct();
-      readListsAgain(queries);
-      void queries.invalidateQueries({ queryKey: ['dossier'] });
-      void queries.invalidateQueries({ queryKey: ['script'] });
-    },
+    onSettled: () => readAgainAfterUndo(queries),
   });
 }
 
