@@ -2,7 +2,6 @@ package fabulum.server.cost;
 
 import fabulum.core.cost.Stock;
 import fabulum.server.access.StaffId;
-import fabulum.server.cost.store.BoughtRow;
 import fabulum.server.cost.store.CostMapper;
 import java.math.BigDecimal;
 import java.time.Clock;
@@ -43,24 +42,13 @@ public class PartsBought {
 
   /** All purchases, the first one first. */
   public List<Purchase> list() {
-    return rows.listBought().stream()
-        .map(row ->
-            new Purchase(
-                row.onDay(), row.parts(), row.price(), row.currency(), row.remark(), row.staffId()))
-        .toList();
+    return rows.listBought();
   }
 
   /** Notes a purchase. */
   @Transactional
   public void add(Purchase bought, StaffId by) {
-    rows.insertBought(
-        new BoughtRow(
-            bought.day(),
-            bought.parts(),
-            bought.price(),
-            bought.currency(),
-            bought.remark(),
-            by.value()));
+    rows.insertBought(bought, by.value());
   }
 
   /**
@@ -69,14 +57,14 @@ public class PartsBought {
    * @param zone in which today is meant
    */
   public Optional<Stock> stock(ZoneId zone) {
-    List<BoughtRow> bought = rows.listBought();
+    List<Purchase> bought = rows.listBought();
     if (bought.isEmpty()) {
       return Optional.empty();
     }
-    LocalDate first = bought.get(0).onDay();
+    LocalDate first = bought.get(0).day();
     LocalDate today = LocalDate.ofInstant(clock.instant(), zone);
     int days = Stock.paceDays(first, today);
-    long sum = bought.stream().mapToLong(BoughtRow::parts).sum();
+    long sum = bought.stream().mapToLong(Purchase::parts).sum();
     // Lines in other zones may be a day ahead.
     long used = rows.sumSent(first, today.plusDays(1));
     long lately = rows.sumSent(today.minusDays(days), today.minusDays(1));

@@ -1,6 +1,7 @@
 package fabulum.server.cost.store;
 
 import fabulum.server.cost.AllowanceSetup;
+import fabulum.server.cost.PartsBought.Purchase;
 import fabulum.server.cost.PriceSetup;
 import java.time.LocalDate;
 import java.util.List;
@@ -52,7 +53,7 @@ public interface CostMapper {
   /** Adds an empty row, if it is not there. */
   int insertSent(SentRow row);
 
-  List<BoughtRow> listBought();
+  List<Purchase> listBought();
 
-  void insertBought(BoughtRow row);
+  void insertBought(Purchase bought, long staffId);
 }
