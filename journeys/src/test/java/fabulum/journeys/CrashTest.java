@@ -46,7 +46,7 @@ import org.junit.jupiter.api.io.TempDir;
  */
 class CrashTest {
   /** So many kills; more of them with {@code -Dcrash.kills}. */
-  private static final int KILLS = Integer.getInteger("crash.kills", 4);
+  private static final int KILLS = Integer.getInteger("crash.kills", 3);
 
   /** The network thinks this long about what it is handed, where it is slow. */
   private static final int SLOW_MILLIS = 250;

@@ -78,7 +78,7 @@ import org.junit.jupiter.api.TestInstance;
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
 class InboxLawsTest {
   private static final long SEED = 20261124;
-  private static final int ACTS = 1_000;
+  private static final int ACTS = 600;
   private static final String[] WORDS = {"bilge pump", "berth", "50% off", "a_b", "INVOICE", "tow"};
 
   /** The first lead sees everything. */

@@ -56,8 +56,8 @@ import org.junit.jupiter.api.TestInstance;
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
 class UndoLawsTest {
   private static final long SEED = 20261126;
-  private static final int SEQUENCES = 700;
-  private static final int TEXTS = 200;
+  private static final int SEQUENCES = 500;
+  private static final int TEXTS = 150;
 
   private static final String DRAFTS = "select * from draft where conversation_id = ?";
 

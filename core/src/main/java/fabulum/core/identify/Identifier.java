@@ -1,0 +1,121 @@
+package fabulum.core.identify;
+
+import fabulum.core.identify.NameClues.Match;
+import fabulum.core.identify.Ranking.Likely;
+import fabulum.core.identify.Ranking.Weighed;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+
+/**
+ * Works out who probably wrote. Each candidate, and nobody, has points: the sum of what the
+ * evidence counts. Likelihoods are shares of the exponentials of the points (conditional logistic
+ * regression).
+ */
+public final class Identifier {
+  private Identifier() {}
+
+  /** Evidence of a candidate. */
+  record Candidate(long id, List<Evidence> evidence) {}
+
+  /** Evidence of all candidates and of nobody. */
+  record Case(List<Candidate> candidates, List<Evidence> nobody) {}
+
+  /**
+   * Ranks candidates.
+   *
+   * @param candidates those found in the directory
+   * @param directory says how rare a word is
+   */
+  public static Ranking rank(
+      Inquiry inquiry, List<Profile> candidates, Directory directory, Weights weights) {
+    return rank(evidence(inquiry, candidates, directory), weights);
+  }
+
+  static Reading read(Inquiry inquiry) {
+    return Reading.of(
+        inquiry.texts().stream().filter(text -> !text.ours()).map(Saying::words).toList());
+  }
+
+  static Case evidence(Inquiry inquiry, List<Profile> candidates, Rarity rarity) {
+    Reading reading = read(inquiry);
+    Reading ours =
+        Reading.of(inquiry.texts().stream().filter(Saying::ours).map(Saying::words).toList());
+    NumberClues numbers = new NumberClues(inquiry, rarity);
+    NameClues names = new NameClues(reading, rarity);
+    NameClues namedByUs = new NameClues(ours, rarity);
+    FileClues file = new FileClues(reading, rarity);
+    TalkClues talk = new TalkClues(reading, inquiry, rarity);
+    List<Candidate> all = new ArrayList<>();
+    for (Profile profile : candidates) {
+      List<Evidence> evidence = new ArrayList<>(numbers.of(profile));
+      evidence.addAll(names.of(profile));
+      evidence.addAll(file.of(profile));
+      evidence.addAll(talk.of(profile));
+      weNamed(profile, namedByUs, evidence);
+      all.add(new Candidate(profile.id(), evidence));
+    }
+    return new Case(all, Stranger.of(reading, hasNewName(reading, all, rarity)));
+  }
+
+  private static void weNamed(Profile profile, NameClues namedByUs, List<Evidence> evidence) {
+    List<String> persons = new ArrayList<>(profile.contacts());
+    persons.add(profile.name());
+    double best = 0;
+    for (String person : persons) {
+      Match match = namedByUs.match(PersonName.of(person));
+      double quality =
+          match.isFull() ? 1 : Math.max(match.first().quality(), match.last().quality());
+      best = Math.max(best, quality >= 0.8 ? quality : 0);
+    }
+    if (best > 0) {
+      evidence.add(
+          new Evidence(Clue.WE_NAMED_THEM, best, "We wrote to this number: it names them."));
+    }
+  }
+
+  /** Whether they give a name that fits none of the candidates. */
+  private static boolean hasNewName(Reading reading, List<Candidate> all, Rarity rarity) {
+    boolean says = reading.introductions().stream().anyMatch(at -> reading.isNameLike(at, rarity));
+    return says
+        && all.stream()
+            .allMatch(one ->
+                one.evidence().stream()
+                    .anyMatch(
+                        e -> e.clue() == Clue.OTHER_NAME || e.clue() == Clue.OTHER_LAST_NAME));
+  }
+
+  static Ranking rank(Case all, Weights weights) {
+    List<Weighed> nobody = weighed(all.nobody(), weights);
+    double most = sum(nobody);
+    List<List<Weighed>> each = new ArrayList<>();
+    for (Candidate candidate : all.candidates()) {
+      List<Weighed> weighed = weighed(candidate.evidence(), weights);
+      each.add(weighed);
+      most = Math.max(most, sum(weighed));
+    }
+    double total = Math.exp(sum(nobody) - most);
+    for (List<Weighed> weighed : each) {
+      total += Math.exp(sum(weighed) - most);
+    }
+    List<Likely> likely = new ArrayList<>();
+    for (int i = 0; i < each.size(); i++) {
+      double share = Math.exp(sum(each.get(i)) - most) / total;
+      likely.add(new Likely(all.candidates().get(i).id(), share, each.get(i)));
+    }
+    likely.sort(
+        Comparator.comparingDouble(Likely::likelihood).reversed().thenComparing(Likely::customer));
+    return new Ranking(likely, Math.exp(sum(nobody) - most) / total, nobody);
+  }
+
+  private static List<Weighed> weighed(List<Evidence> evidence, Weights weights) {
+    return evidence.stream()
+        .map(one -> new Weighed(one, weights.of(one)))
+        .sorted(Comparator.comparingDouble((Weighed one) -> Math.abs(one.points())).reversed())
+        .toList();
+  }
+
+  private static double sum(List<Weighed> all) {
+    return all.stream().mapToDouble(Weighed::points).sum();
+  }
+}

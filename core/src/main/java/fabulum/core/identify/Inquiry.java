@@ -1,0 +1,32 @@
+package fabulum.core.identify;
+
+import fabulum.core.phone.PhoneNumber;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Texts of a number whose writer is sought.
+ *
+ * @param number empty for a sender that is no phone number
+ * @param texts what the number and we said to each other, oldest first; at least one of theirs
+ * @param zone where the business is: decides which day it is
+ */
+public record Inquiry(Optional<PhoneNumber> number, List<Saying> texts, ZoneId zone) {
+  public Inquiry {
+    texts = List.copyOf(texts);
+    if (texts.stream().allMatch(Saying::ours)) {
+      throw new IllegalArgumentException("Nobody wrote");
+    }
+  }
+
+  /** When the last of their texts came. */
+  public Instant asOf() {
+    return texts.stream()
+        .filter(text -> !text.ours())
+        .map(Saying::at)
+        .max(Instant::compareTo)
+        .orElseThrow();
+  }
+}

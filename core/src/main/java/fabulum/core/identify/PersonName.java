@@ -1,0 +1,65 @@
+package fabulum.core.identify;
+
+import fabulum.core.text.Latin;
+import fabulum.core.text.Tokens;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * A name in its parts.
+ *
+ * @param parts in the order written, each without spaces and hyphens: {@code Wilhelmina de Groot}
+ *     gives {@code wilhelmina, degroot}, {@code Hyun-woo Park} gives {@code hyunwoo, park}
+ */
+record PersonName(List<String> parts) {
+  private static final Set<String> PARTICLES =
+      Set.of(
+          "de", "del", "della", "der", "den", "di", "da", "dos", "du", "la", "le", "van", "von",
+          "zu", "el", "al", "bin", "ibn", "mc", "mac", "o", "st", "ter", "ten", "y");
+  private static final Set<String> TITLES =
+      Set.of(
+          "mr", "mrs", "ms", "miss", "dr", "prof", "rev", "sir", "madam", "herr", "frau", "jr",
+          "sr", "ii", "iii");
+
+  PersonName {
+    parts = List.copyOf(parts);
+  }
+
+  static PersonName of(String name) {
+    List<String> parts = new ArrayList<>();
+    StringBuilder particle = new StringBuilder();
+    for (String written : Latin.of(name).strip().split("[\\s,;/&+]+")) {
+      String plain = String.join("", Tokens.of(written));
+      if (plain.isEmpty() || TITLES.contains(plain) && !parts.isEmpty()) {
+        continue;
+      }
+      if (!parts.isEmpty() && PARTICLES.contains(plain)) {
+        particle.append(plain);
+      } else {
+        parts.add(particle + plain);
+        particle.setLength(0);
+      }
+    }
+    if (!particle.isEmpty()) {
+      parts.add(particle.toString());
+    }
+    return new PersonName(parts);
+  }
+
+  String first() {
+    return parts.get(0);
+  }
+
+  String last() {
+    return parts.get(parts.size() - 1);
+  }
+
+  boolean isSingle() {
+    return parts.size() < 2;
+  }
+
+  boolean isEmpty() {
+    return parts.isEmpty();
+  }
+}

@@ -1,0 +1,45 @@
+package fabulum.core.identify;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * Words without the endings that change with grammar, roughly; for comparing what texts speak of.
+ */
+final class Stems {
+  private Stems() {}
+
+  /** The words that say something, by their stems. */
+  static List<String> of(List<Word> words) {
+    List<String> stems = new ArrayList<>();
+    for (Word word : words) {
+      String plain = word.plain();
+      if (!CommonWords.contains(plain) && (plain.length() >= 3 || word.hasDigit())) {
+        stems.add(stem(plain));
+      }
+    }
+    return stems;
+  }
+
+  static String stem(String plain) {
+    if (plain.length() < 4 || plain.chars().anyMatch(Character::isDigit)) {
+      return plain;
+    }
+    String s = plain;
+    if (s.endsWith("ies") && s.length() > 4) {
+      s = s.substring(0, s.length() - 3) + "y";
+    } else if (s.endsWith("s") && !s.endsWith("ss") && !s.endsWith("us")) {
+      s = s.substring(0, s.length() - 1);
+    }
+    for (String ending : new String[] {"ing", "ed", "er", "en"}) {
+      if (s.endsWith(ending) && s.length() - ending.length() >= 4) {
+        s = s.substring(0, s.length() - ending.length());
+        break;
+      }
+    }
+    if (s.length() > 4 && s.charAt(s.length() - 1) == s.charAt(s.length() - 2)) {
+      s = s.substring(0, s.length() - 1);
+    }
+    return s.endsWith("e") && s.length() > 4 ? s.substring(0, s.length() - 1) : s;
+  }
+}

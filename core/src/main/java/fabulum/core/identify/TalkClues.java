@@ -1,0 +1,202 @@
+package fabulum.core.identify;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Pattern;
+
+/** Evidence from what was said lately, and from what is due. */
+final class TalkClues {
+  private static final Duration LATELY = Duration.ofDays(45);
+  static final Duration ASKED_LATELY = Duration.ofDays(10);
+  private static final Duration JUST_NOW = Duration.ofHours(2);
+
+  private static final Pattern ASKS =
+      Pattern.compile(
+          "(?i)\\?|\\breply\\b|\\blet us know\\b|please (?:send|tell|confirm|call|text)");
+  private static final Pattern ANSWERING =
+      Pattern.compile(
+          "^(?:ok(?:ay)? )?(?:yes|yeah|yep|no|nope|sure|go ahead|please do|ok|fine|both|the|ill|i will|i would|id|he|she|it|they"
+              + "|either|neither|c|actually|tomorrow|today|monday|tuesday|wednesday|thursday|friday|si|oui|ja|three|two|one|we)\\b");
+  private static final Pattern COMING =
+      Pattern.compile(
+          "\\b(?:on (?:my|our|the) way|running (?:late|a bit|\\w+ late|behind)|minutes? late|min late|be (?:there|late)|bit late|parking|parked"
+              + "|outside|traffic|stuck|early|here with|in the lot|in the waiting|still on|drop(?:ping)? off|get there|be late)\\b");
+
+  private final Reading reading;
+  private final Rarity rarity;
+  private final Instant asOf;
+  private final ZoneId zone;
+  private final boolean answering;
+  private final boolean coming;
+
+  TalkClues(Reading reading, Inquiry inquiry, Rarity rarity) {
+    this.reading = reading;
+    this.rarity = rarity;
+    asOf = inquiry.asOf();
+    zone = inquiry.zone();
+    answering = ANSWERING.matcher(reading.plain()).find();
+    coming = COMING.matcher(reading.plain()).find();
+  }
+
+  List<Evidence> of(Profile profile) {
+    List<Evidence> found = new ArrayList<>();
+    Optional<Saying> question = openQuestion(profile);
+    Set<String> names = names(profile);
+    question.ifPresent(asked -> answers(asked, names, found));
+    matter(profile, names, question, found);
+    expected(profile, found);
+    justWrote(profile).ifPresent(found::add);
+    return found;
+  }
+
+  private Optional<Saying> openQuestion(Profile profile) {
+    List<Saying> said = profile.said().stream().filter(text -> !text.at().isAfter(asOf)).toList();
+    return question(said).filter(asked -> !asked.at().isBefore(asOf.minus(ASKED_LATELY)));
+  }
+
+  /** When we asked something that is not answered yet. */
+  static Optional<Instant> lastQuestion(List<Saying> said) {
+    return question(said).map(Saying::at);
+  }
+
+  private static Optional<Saying> question(List<Saying> said) {
+    if (said.isEmpty()) {
+      return Optional.empty();
+    }
+    Saying last = said.get(said.size() - 1);
+    return last.ours() && ASKS.matcher(last.words()).find() ? Optional.of(last) : Optional.empty();
+  }
+
+  private void answers(Saying asked, Set<String> names, List<Evidence> found) {
+    double shared = shared(Stems.of(Wording.words(asked.words())), names);
+    if (shared > 0) {
+      found.add(
+          new Evidence(Clue.ANSWERS, shared, "We asked them: “" + shortly(asked.words()) + "”"));
+    }
+    if (answering) {
+      double days = Duration.between(asked.at(), asOf).toHours() / 24.0;
+      found.add(new Evidence(Clue.ASKED, 1 / (1 + days / 2), "We wait for an answer of theirs."));
+    }
+  }
+
+  private void matter(
+      Profile profile, Set<String> names, Optional<Saying> question, List<Evidence> found) {
+    List<String> matters = new ArrayList<>();
+    for (Saying text : profile.said()) {
+      if (!text.at().isBefore(asOf.minus(LATELY))
+          && !text.at().isAfter(asOf)
+          && question.filter(text::equals).isEmpty()) {
+        matters.addAll(Stems.of(Wording.words(text.words())));
+      }
+    }
+    profile.jobs().forEach(job -> matters.addAll(Stems.of(Wording.words(job.what()))));
+    for (Profile.Appointment appointment : profile.appointments()) {
+      if (appointment.startsAt().isAfter(asOf.minus(LATELY))) {
+        matters.addAll(Stems.of(Wording.words(appointment.what())));
+      }
+    }
+    profile.notes().forEach(note -> matters.addAll(Stems.of(Wording.words(note))));
+    double shared = shared(matters, names);
+    if (shared > 0) {
+      found.add(new Evidence(Clue.MATTER, shared, "It fits what is going on with them."));
+    }
+  }
+
+  /** How much of what the text speaks of stands among these stems, 0 to 1. */
+  private double shared(List<String> stems, Set<String> names) {
+    double sum = 0;
+    for (String stem : new HashSet<>(stems)) {
+      if (!names.contains(stem) && reading.stems().contains(stem)) {
+        sum += Rarity.of(rarity.speakingOf(stem));
+      }
+    }
+    return 1 - Math.exp(-sum);
+  }
+
+  /** Names and details count by themselves. */
+  private static Set<String> names(Profile profile) {
+    Set<String> names = new HashSet<>();
+    List<String> all = new ArrayList<>(profile.contacts());
+    all.add(profile.name());
+    profile.details().forEach(detail -> all.add(detail.value()));
+    for (String each : all) {
+      names.addAll(Stems.of(Wording.words(each)));
+    }
+    return names;
+  }
+
+  private void expected(Profile profile, List<Evidence> found) {
+    LocalDate today = asOf.atZone(zone).toLocalDate();
+    double best = 0;
+    boolean time = false;
+    String what = "";
+    for (Profile.Appointment appointment : profile.appointments()) {
+      LocalDate day = appointment.startsAt().atZone(zone).toLocalDate();
+      double near =
+          day.equals(today)
+              ? 1
+              : day.equals(today.plusDays(1))
+                  ? 0.5
+                  : day.isAfter(today) && day.isBefore(today.plusDays(4)) ? 0.25 : 0;
+      if (near > best) {
+        best = near;
+        what = appointment.what();
+      }
+      time |= near > 0 && saysTime(appointment.startsAt());
+    }
+    if (best > 0) {
+      found.add(new Evidence(Clue.EXPECTED, best, "They are expected: " + what + "."));
+      if (coming) {
+        found.add(
+            new Evidence(Clue.COMING, best, "They are expected, and the text speaks of coming."));
+      }
+      if (time) {
+        found.add(new Evidence(Clue.TIME, 1, "The text says the time of their appointment."));
+      }
+    }
+  }
+
+  private static final List<String> HOURS =
+      List.of(
+          "twelve", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten",
+          "eleven");
+
+  private boolean saysTime(Instant at) {
+    int hour = at.atZone(zone).getHour() % 12;
+    int minute = at.atZone(zone).getMinute();
+    String plain = " " + reading.plain() + " ";
+    String twelve = String.valueOf(hour == 0 ? 12 : hour);
+    if (minute == 0) {
+      return Pattern.compile(" (?:at|for|by|of) (?:" + twelve + "|" + HOURS.get(hour) + ") ")
+              .matcher(plain)
+              .find()
+          || plain.contains(" " + twelve + " 00 ");
+    }
+    return plain.contains(" " + twelve + " " + minute + " ")
+        || plain.contains(" " + twelve + minute + " ");
+  }
+
+  private Optional<Evidence> justWrote(Profile profile) {
+    boolean just =
+        profile.said().stream()
+            .anyMatch(text ->
+                !text.ours()
+                    && !text.at().isAfter(asOf)
+                    && text.at().isAfter(asOf.minus(JUST_NOW)));
+    return just
+        ? Optional.of(
+            new Evidence(Clue.JUST_WROTE, 1, "They wrote from their own number not long before."))
+        : Optional.empty();
+  }
+
+  private static String shortly(String words) {
+    return words.length() <= 80 ? words : words.substring(0, 79) + "…";
+  }
+}
