@@ -38,7 +38,7 @@ final class FileClues {
           "rowan",
           "nr");
   private static final Pattern REFERENCE =
-      Pattern.compile("\\b(?:[A-Za-z]{1,4}[ -]?)?\\d[\\d-]{2,}\\d\\b");
+      Pattern.compile("\\b(?:[A-Za-z]{1,4}[ -]?\\d[\\d-]*\\d|\\d[\\d-]{2,}\\d)\\b");
 
   private final Reading reading;
   private final Rarity rarity;

@@ -47,8 +47,8 @@ final class NameClues {
   }
 
   /** Where a part of a name was found. */
-  record Found(double quality, int from, int to) {
-    static final Found NOTHING = new Found(0, -1, -1);
+  record Found(double quality, double letters, int from, int to) {
+    static final Found NOTHING = new Found(0, 0, -1, -1);
 
     boolean isThere() {
       return quality > 0;
@@ -146,37 +146,39 @@ final class NameClues {
               + (near >= 0 && near == window.to() ? 0.04 : 0);
       if (placed > most) {
         most = placed;
-        best = new Found(quality, window.from(), window.to());
+        best = new Found(quality, letters(window, part, given), window.from(), window.to());
       }
     }
     return best;
   }
 
+  /** How alike the letters are, less where the word is an everyday one. */
   private double likeness(Window window, String part, boolean given) {
+    double letters = letters(window, part, given);
+    boolean plainWord =
+        window.common()
+            && !(window.capital() && !reading.words().get(window.from()).first())
+            && !reading.isIntroduced(window.from());
+    return plainWord ? letters * COMMON_WORD : letters;
+  }
+
+  private double letters(Window window, String part, boolean given) {
     if (part.length() < 2) {
       return 0;
     }
     String text = window.compact();
-    boolean common = window.common();
-    double quality;
     if (text.equals(part)) {
-      quality = 1;
-    } else if (given && window.length() == 1 && Nicknames.areOneName(text, part)) {
-      quality = NICKNAME;
-    } else if (common || window.length() > 1 && window.compact().length() < 6) {
-      return 0;
-    } else {
-      quality = Likeness.of(text, part);
-      // A word that is itself another name is that name, not a slip.
-      if (quality < 1 && window.length() == 1 && isOtherName(text, part)) {
-        quality *= 0.3;
-      }
+      return 1;
     }
-    boolean plainWord =
-        common
-            && !(window.capital() && !reading.words().get(window.from()).first())
-            && !reading.isIntroduced(window.from());
-    return plainWord ? quality * COMMON_WORD : quality;
+    if (given && window.length() == 1 && Nicknames.areOneName(text, part)) {
+      return NICKNAME;
+    }
+    if (window.common() || window.length() > 1 && text.length() < 6) {
+      return 0;
+    }
+    double quality = Likeness.of(text, part);
+    // A word that is itself another name is that name, not a slip.
+    return window.length() == 1 && isOtherName(text, part) ? quality * 0.3 : quality;
   }
 
   private boolean isOtherName(String text, String part) {
@@ -216,7 +218,7 @@ final class NameClues {
     double rareFirst = Rarity.of(rarity.named(match.name().first()));
     double rareLast = Rarity.of(rarity.named(match.name().last()));
     if (match.isFull()) {
-      double quality = match.first().quality() * match.last().quality();
+      double quality = Math.sqrt(match.first().letters() * match.last().letters());
       found.add(new Evidence(Clue.FULL_NAME, quality, said(name)));
     } else if (match.first().isThere()) {
       double strength = match.first().quality() * (match.name().isSingle() ? rareFirst : rareFirst);

@@ -89,9 +89,8 @@ final class Reading {
           "says",
           "said",
           "behalf",
-          "phone",
-          "telephone",
-          "cell",
+                    
+          
           "calling",
           "writing",
           "esposa",

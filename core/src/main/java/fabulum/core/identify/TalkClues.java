@@ -113,7 +113,7 @@ final class TalkClues {
   private double shared(List<String> stems, Set<String> names) {
     double sum = 0;
     for (String stem : new HashSet<>(stems)) {
-      if (!names.contains(stem) && reading.stems().contains(stem)) {
+      if (!names.contains(stem) && reading.stems().contains(stem) && rarity.named(stem) == 0 && rarity.detailed(stem) == 0) {
         sum += Rarity.of(rarity.speakingOf(stem));
       }
     }

@@ -4,6 +4,7 @@ import fabulum.core.text.Latin;
 import fabulum.core.text.Tokens;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -21,6 +22,15 @@ final class Wording {
   private static final Pattern I_AM_ENDING = Pattern.compile("(?:입니다|이에요|예요|이다|です|と申します)$");
 
   private static final Pattern HANGUL_NAME = Pattern.compile("[\\p{IsHangul}]{2,4}");
+
+  /** How Korean family names are mostly written in Latin letters. */
+  private static final Map<String, String> FAMILY_NAMES =
+      Map.of(
+          "박", "park", "김", "kim", "이", "lee", "최", "choi", "정", "jung", "강", "kang", "조", "cho", "윤", "yoon", "임", "lim",
+          "신", "shin");
+
+  /** Scripts of India, where the last vowel of a word is written and not spoken. */
+  private static final Pattern SILENT_A = Pattern.compile("[\\p{IsDevanagari}\\p{IsBengali}\\p{IsGujarati}\\p{IsGurmukhi}]");
 
   private Wording() {}
 
@@ -53,7 +63,7 @@ final class Wording {
       return;
     }
     boolean possessive = POSSESSIVE.matcher(written).find();
-    String bare = written.replaceFirst("['\u2019\u02bc]s$", "");
+    String bare = written.replaceFirst("['\u2019\u02bc](?:s|ll|ve|re|d|m)$", "");
     boolean capital = Character.isUpperCase(written.codePointAt(0));
     List<String> plain = Tokens.of(bare);
     for (int i = 0; i < plain.size(); i++) {
@@ -68,14 +78,15 @@ final class Wording {
       String bare = I_AM_ENDING.matcher(piece).replaceFirst("");
       if (HANGUL_NAME.matcher(bare).matches()) {
         // The family name is the first syllable.
-        pieces.add(bare.substring(0, 1));
+        pieces.add(FAMILY_NAMES.getOrDefault(bare.substring(0, 1), bare.substring(0, 1)));
         pieces.add(bare.substring(1));
       } else if (!bare.isEmpty()) {
         pieces.add(bare);
       }
     }
     for (int i = 0; i < pieces.size(); i++) {
-      for (String plain : Tokens.of(Latin.of(pieces.get(i)))) {
+      for (String token : Tokens.of(Latin.of(pieces.get(i)))) {
+        String plain = SILENT_A.matcher(pieces.get(i)).find() ? token.replaceFirst("(?<=.{3})a$", "") : token;
         words.add(
             new Word(
                 plain, true, first && words.isEmpty(), false, i == pieces.size() - 1 ? after : ""));
