@@ -66,7 +66,36 @@ final class CommonWords {
                   .strip()
                   .split("\\s+")));
 
+  /** Words that only hold a sentence together. */
+  private static final Set<String> SMALL =
+      new HashSet<>(
+          List.of(
+              """
+              a about above after again ago all almost already also always am among an and another any anybody anyone anything are around as at away
+              back be because been before being below between both but by came can cannot cant come comes coming could couldnt did didnt do does
+              doesnt doing done dont each either else ever every everybody everyone everything few for from gave get gets getting give go goes going
+              gone got had has hasnt have havent having he hello her here hey hi him his how i id if ill im in into is isnt it its ive just know let
+              like made make makes many may maybe me might mine more most much must my myself need no nobody none nor not nothing now of off oh ok okay
+              on once one ones only or other others our out over own please pls plz put r really said same saw say says see seem send sent she should so
+              some somebody someone something sometimes soon sorry still such sure take taken taking tell than thank thanks that thats the their them then
+              there theres these they theyre thing things think this those though through till to today told too try type u under until up upon ur us use
+              used very via want wanted wants was wasnt way we well went were weve what whats when where which while who whole whos whose why will with
+              without wont would wouldnt x y yeah yep yes yet you your youre yours y de el la que es en no si se lo al un una je suis der die das und ist
+              ich bin ja nein mr mrs ms
+              """
+                  .strip()
+                  .split("\\s+")));
+
   private CommonWords() {}
+
+  /** Whether a word only holds a sentence together. */
+  static boolean isSmall(String plain) {
+    return SMALL.contains(plain);
+  }
+
+  static Set<String> all() {
+    return ALL;
+  }
 
   static boolean contains(String plain) {
     return ALL.contains(plain);

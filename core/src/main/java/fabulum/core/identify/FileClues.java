@@ -15,6 +15,8 @@ import java.util.regex.Pattern;
 final class FileClues {
   private static final double COMMON_WORD = 0.4;
   private static final double BARE_NUMBER = 0.3;
+  private static final double ANY_OF_ITS_KIND = 0.35;
+  private static final double TWO_WORDS = 0.75;
   private static final Set<String> PLACES =
       Set.of(
           "unit",
@@ -63,6 +65,9 @@ final class FileClues {
       List<String> tokens = Tokens.of(detail.value());
       String compact = String.join("", tokens);
       double strength = whole(compact, detail) * Rarity.of(rarity.detailed(compact));
+      if (strength == 0) {
+        strength = twoWords(tokens) * Rarity.of(rarity.detailed(compact));
+      }
       if (strength > 0 && (whole == null || strength > whole.strength())) {
         whole =
             new Evidence(
@@ -118,13 +123,38 @@ final class FileClues {
       } else if (value.length() < 2) {
         quality = 0;
       }
-      best = Math.max(best, quality);
+      best = Math.max(best, isOneOfAKind(window.from()) ? quality : quality * ANY_OF_ITS_KIND);
     }
     return best;
   }
 
+  /** Not so in "we have a Brennwell 58": that is one of many. */
+  private boolean isOneOfAKind(int at) {
+    for (int i = Math.max(0, at - 3); i < at; i++) {
+      String before = reading.words().get(i).plain();
+      if (before.equals("a") || before.equals("an") || before.equals("your") || before.equals("any")) {
+        return false;
+      }
+    }
+    return true;
+  }
+
   private static boolean hasDigit(String value) {
     return value.chars().anyMatch(Character::isDigit);
+  }
+
+  /** A house number with the street, or two words of a value that are no everyday words. */
+  private double twoWords(List<String> tokens) {
+    for (int i = 0; i + 1 < tokens.size() && tokens.size() > 2; i++) {
+      String pair = tokens.get(i) + tokens.get(i + 1);
+      boolean special = !CommonWords.contains(tokens.get(i)) && !CommonWords.contains(tokens.get(i + 1));
+      for (Window window : reading.windows()) {
+        if (special && window.length() == 2 && window.compact().equals(pair)) {
+          return isOneOfAKind(window.from()) ? TWO_WORDS : TWO_WORDS * ANY_OF_ITS_KIND;
+        }
+      }
+    }
+    return 0;
   }
 
   private double part(List<String> tokens) {

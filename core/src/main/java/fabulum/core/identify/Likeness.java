@@ -8,7 +8,7 @@ final class Likeness {
   private static final double ONE_SLIP = 0.8;
   private static final double TWO_SLIPS = 0.65;
   private static final double SAME_CONSONANTS = 0.6;
-  private static final Pattern VOWELS = Pattern.compile("[aeiouyhw]+");
+  private static final Pattern VOWELS = Pattern.compile("[aeiouyh]+");
 
   private Likeness() {}
 
@@ -66,7 +66,7 @@ final class Likeness {
       case 'f', 'p', 'v', 'w' -> 'f';
       case 'j', 'g', 'y' -> 'j';
       case 's', 'z', 'x' -> 's';
-      case 'i', 'e' -> 'i';
+      case 'i', 'e', 'a', 'o', 'u' -> 'a';
       default -> letter;
     };
   }
@@ -76,22 +76,7 @@ final class Likeness {
    * and {@code hyeonu} are one, {@code Wojcik} and {@code Voycik} too.
    */
   static String sound(String word) {
-    String s =
-        word.replace("eo", "u")
-            .replace("oo", "u")
-            .replace("ou", "u")
-            .replace("ee", "i")
-            .replace("ie", "i")
-            .replace("ph", "f")
-            .replace("ck", "k")
-            .replace("sch", "s")
-            .replace("sh", "s")
-            .replace("cz", "c")
-            .replace("ch", "c")
-            .replace("th", "t")
-            .replace("kh", "h")
-            .replace("x", "ks")
-            .replace("w", "v");
+    String s = spelled(word.replace("eo", "u").replace("oo", "u").replace("ou", "u").replace("ee", "i").replace("ie", "i"));
     StringBuilder sound = new StringBuilder();
     for (int i = 0; i < s.length(); i++) {
       char letter = sounded(s, i);
@@ -100,6 +85,20 @@ final class Likeness {
       }
     }
     return sound.toString();
+  }
+
+  /** Consonants that are written in several ways. */
+  private static String spelled(String word) {
+    return word.replace("ph", "f")
+        .replace("ck", "k")
+        .replace("sch", "s")
+        .replace("sh", "s")
+        .replace("cz", "c")
+        .replace("ch", "c")
+        .replace("th", "t")
+        .replace("kh", "h")
+        .replace("x", "ks")
+        .replace("w", "v");
   }
 
   private static char sounded(String word, int at) {
@@ -119,8 +118,7 @@ final class Likeness {
 
   /** Consonants without doubles; scripts that leave vowels out keep these. */
   static String consonants(String word) {
-    String bare =
-        VOWELS.matcher(word.replace("ph", "f").replace('c', 'k').replace('q', 'k')).replaceAll("");
+    String bare = VOWELS.matcher(spelled(word).replace('c', 'k').replace('q', 'k').replace('z', 's')).replaceAll("");
     StringBuilder kept = new StringBuilder();
     for (int i = 0; i < bare.length(); i++) {
       if (kept.isEmpty() || kept.charAt(kept.length() - 1) != bare.charAt(i)) {

@@ -14,6 +14,11 @@ final class NameClues {
   private static final int LONGEST_NAME_WINDOW = 3;
   private static final int NEAR = 3;
 
+  /** A first name that many strangers have says less. */
+  private static final double FREQUENT = 0.8;
+
+  private static final double FIRM_WORDS = 1.6;
+
   /** Words after a name at the beginning that show it is the one who is spoken to. */
   private static final Set<String> TO_THE_NAMED =
       Set.of(
@@ -221,7 +226,7 @@ final class NameClues {
       double quality = Math.sqrt(match.first().letters() * match.last().letters());
       found.add(new Evidence(Clue.FULL_NAME, quality, said(name)));
     } else if (match.first().isThere()) {
-      double strength = match.first().quality() * (match.name().isSingle() ? rareFirst : rareFirst);
+      double strength = match.first().quality() * rareFirst * (Nicknames.isFrequent(match.name().first()) ? FREQUENT : 1);
       boolean own = match.introduced() && !match.related();
       found.add(
           new Evidence(
@@ -329,7 +334,7 @@ final class NameClues {
         said += weight * found.quality();
       }
     }
-    double strength = all == 0 ? 0 : Math.min(1, said / Math.min(all, 2));
+    double strength = all == 0 ? 0 : Math.min(1, said / Math.min(all, FIRM_WORDS));
     return strength < 0.2
         ? Optional.empty()
         : Optional.of(new Evidence(Clue.FIRM, strength, said(profile.name())));
@@ -353,6 +358,7 @@ final class NameClues {
         && !reading.words().get(first.to() - 1).possessive()
         && next.plain().length() > 2
         && next.capital()
+        && !next.foreign()
         && !CommonWords.contains(next.plain())
         && !standsIn(profile, next.plain());
   }
@@ -364,7 +370,7 @@ final class NameClues {
     }
     for (int at : reading.introductions()) {
       boolean other =
-          !explained.contains(at)
+          !explained.contains(at) && !reading.words().get(at).foreign()
               && reading.isNameLike(at, rarity)
               && !standsIn(profile, reading.words().get(at).plain());
       if (other) {
@@ -380,7 +386,7 @@ final class NameClues {
           && reading.belongsTo(after).isEmpty()) {
         after++;
       }
-      List<Word> place = reading.belongsTo(after);
+      List<Word> place = reading.isNameLike(at, rarity) ? reading.belongsTo(after) : List.of();
       boolean special = place.stream().anyMatch(word -> !CommonWords.contains(word.plain()));
       if (special && place.stream().noneMatch(word -> standsIn(profile, word.plain()))) {
         found.add(

@@ -415,7 +415,22 @@ final class Nicknames {
     }
   }
 
+  /** First names that very many people have, by the census of the United States. */
+  private static final Set<String> FREQUENT =
+      Set.of(
+          ("james john robert michael william david richard joseph thomas charles christopher daniel matthew anthony mark donald steven paul andrew"
+                  + " joshua kenneth kevin brian george timothy ronald edward jason jeffrey ryan jacob gary eric mary patricia jennifer linda elizabeth"
+                  + " barbara susan jessica sarah karen lisa nancy betty sandra margaret ashley kimberly emily donna michelle carol amanda melissa"
+                  + " deborah stephanie rebecca laura sharon cynthia kathleen amy angela anna mike bob bill jim joe tom dave dan chris matt tony steve"
+                  + " ken tim ron jeff liz sue jen kate kathy")
+              .split(" "));
+
   private Nicknames() {}
+
+  /** Whether very many people have this first name. */
+  static boolean isFrequent(String form) {
+    return FREQUENT.contains(form);
+  }
 
   /**
    * Whether two forms stand for one name: {@code bob} and {@code robert}, {@code liz}, {@code

@@ -165,7 +165,7 @@ final class Reading {
   }
 
   boolean isIntroduced(int word) {
-    return word < introduced.length && introduced[word];
+    return word < introduced.length && (introduced[word] || words.get(word).foreign());
   }
 
   /**
@@ -189,7 +189,8 @@ final class Reading {
     if (CommonWords.contains(word.plain())) {
       return word.capital() && !word.first() && Nicknames.isListed(word.plain());
     }
-    return word.capital() || Nicknames.isListed(word.plain()) || rarity.named(word.plain()) > 0;
+    boolean known = Nicknames.isListed(word.plain()) || rarity.named(word.plain()) > 0;
+    return known || word.capital() && word.plain().length() > 2;
   }
 
   /**
@@ -258,12 +259,14 @@ final class Reading {
 
   /** A text that begins with one to three words and a stop, or is nothing else: a signature. */
   private boolean signs(int at, List<Integer> starts) {
-    if (CommonWords.contains(words.get(at).plain()) && !Nicknames.isListed(words.get(at).plain())) {
-      return false;
-    }
     for (int i = at; i < Math.min(words.size(), at + 3); i++) {
-      boolean ends = i == words.size() - 1 || starts.contains(i + 1);
-      if (ends || words.get(i).endsClause()) {
+      Word word = words.get(i);
+      boolean initial = i > at && word.plain().length() == 1;
+      boolean everyday = CommonWords.contains(word.plain()) && !(i == at && Nicknames.isListed(word.plain()));
+      if (word.hasDigit() || everyday && !initial && !(i > at && word.capital())) {
+        return false;
+      }
+      if (i == words.size() - 1 || starts.contains(i + 1) || word.endsClause()) {
         return words.get(at).capital() || Nicknames.isListed(words.get(at).plain());
       }
     }

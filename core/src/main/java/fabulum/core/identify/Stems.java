@@ -2,6 +2,8 @@ package fabulum.core.identify;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * Words without the endings that change with grammar, roughly; for comparing what texts speak of.
@@ -14,12 +16,19 @@ final class Stems {
     List<String> stems = new ArrayList<>();
     for (Word word : words) {
       String plain = word.plain();
-      if (!CommonWords.contains(plain) && (plain.length() >= 3 || word.hasDigit())) {
+      if (!CommonWords.isSmall(plain) && (plain.length() >= 3 || word.hasDigit())) {
         stems.add(stem(plain));
       }
     }
     return stems;
   }
+
+  /** How much a stem says of what is spoken of: everyday words little. */
+  static double weight(String stem) {
+    return CommonWords.contains(stem) || COMMON.contains(stem) ? 0.3 : 1;
+  }
+
+  private static final Set<String> COMMON = CommonWords.all().stream().map(Stems::stem).collect(Collectors.toUnmodifiableSet());
 
   static String stem(String plain) {
     if (plain.length() < 4 || plain.chars().anyMatch(Character::isDigit)) {

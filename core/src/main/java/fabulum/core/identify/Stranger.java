@@ -8,8 +8,8 @@ import java.util.regex.Pattern;
 final class Stranger {
   private static final Pattern VISITOR =
       Pattern.compile(
-          "\\b(?:do (?:you|u) (?:guys )?(?:have|do|take|treat|offer|sell|allow|rent|work|haul|run|make|still have|recommend|know|accept|need|buy)"
-              + "|are (?:you|u) (?:guys )?(?:taking|hiring|open|accepting|looking|still looking)|do you guys|how (?:much|deep|long|far) (?:is|for|does|do|to|are|would)"
+          "\\b(?:do (?:you|u)(?! (?:need|want|think|know if|mean))"
+              + "|are (?:you|u) (?:guys )?(?:taking|hiring|open|accepting|looking|still|the)|do you guys|how (?:much|deep|long|far) (?:is|for|does|do|to|are|would)"
               + "|what (?:does|do) (?:a|an|it|you|the)?|whats (?:the|your) (?:rent|rate|address|labor|price|cost|hours)|what time do you|looking for|interested in"
               + "|still (?:available|for sale)|first time|new (?:client|customer|patient|here)|never been|just moved|saw (?:your|you|the)|is this the|is it the"
               + "|is the .{0,40}(?:available|for sale|included)|would like to (?:rent|apply|register|book|visit)|wed like to|id like to (?:apply|rent|register)"
@@ -59,7 +59,7 @@ final class Stranger {
     if (newName) {
       found.add(new Evidence(Clue.NEW_NAME, 1, "Gives a name that nobody on file has."));
     }
-    if (reading.stems().size() < FEW) {
+    if (reading.stems().stream().mapToDouble(Stems::weight).sum() < FEW) {
       found.add(new Evidence(Clue.FEW_WORDS, 1, "Too few words to tell."));
     }
     return found;

@@ -20,10 +20,6 @@ final class TalkClues {
   private static final Pattern ASKS =
       Pattern.compile(
           "(?i)\\?|\\breply\\b|\\blet us know\\b|please (?:send|tell|confirm|call|text)");
-  private static final Pattern ANSWERING =
-      Pattern.compile(
-          "^(?:ok(?:ay)? )?(?:yes|yeah|yep|no|nope|sure|go ahead|please do|ok|fine|both|the|ill|i will|i would|id|he|she|it|they"
-              + "|either|neither|c|actually|tomorrow|today|monday|tuesday|wednesday|thursday|friday|si|oui|ja|three|two|one|we)\\b");
   private static final Pattern COMING =
       Pattern.compile(
           "\\b(?:on (?:my|our|the) way|running (?:late|a bit|\\w+ late|behind)|minutes? late|min late|be (?:there|late)|bit late|parking|parked"
@@ -33,7 +29,6 @@ final class TalkClues {
   private final Rarity rarity;
   private final Instant asOf;
   private final ZoneId zone;
-  private final boolean answering;
   private final boolean coming;
 
   TalkClues(Reading reading, Inquiry inquiry, Rarity rarity) {
@@ -41,7 +36,6 @@ final class TalkClues {
     this.rarity = rarity;
     asOf = inquiry.asOf();
     zone = inquiry.zone();
-    answering = ANSWERING.matcher(reading.plain()).find();
     coming = COMING.matcher(reading.plain()).find();
   }
 
@@ -80,9 +74,10 @@ final class TalkClues {
       found.add(
           new Evidence(Clue.ANSWERS, shared, "We asked them: “" + shortly(asked.words()) + "”"));
     }
-    if (answering) {
+    double fits = Questions.fit(asked.words(), reading);
+    if (fits > 0) {
       double days = Duration.between(asked.at(), asOf).toHours() / 24.0;
-      found.add(new Evidence(Clue.ASKED, 1 / (1 + days / 2), "We wait for an answer of theirs."));
+      found.add(new Evidence(Clue.ASKED, fits / (1 + days / 3), "We wait for an answer of theirs."));
     }
   }
 
@@ -114,7 +109,7 @@ final class TalkClues {
     double sum = 0;
     for (String stem : new HashSet<>(stems)) {
       if (!names.contains(stem) && reading.stems().contains(stem) && rarity.named(stem) == 0 && rarity.detailed(stem) == 0) {
-        sum += Rarity.of(rarity.speakingOf(stem));
+        sum += Stems.weight(stem) * Rarity.of(rarity.speakingOf(stem));
       }
     }
     return 1 - Math.exp(-sum);

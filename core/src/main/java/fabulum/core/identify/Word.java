@@ -7,9 +7,10 @@ package fabulum.core.identify;
  * @param capital whether it was written with a capital letter
  * @param first whether a sentence or a line begins with it
  * @param possessive whether it ended in {@code 's}
+ * @param foreign whether it was written in another script
  * @param after the punctuation that follows it, without spaces; empty for none
  */
-record Word(String plain, boolean capital, boolean first, boolean possessive, String after) {
+record Word(String plain, boolean capital, boolean first, boolean possessive, boolean foreign, String after) {
   boolean endsClause() {
     return after.matches("[.,;:!?\\-–—\\n].*");
   }

@@ -19,7 +19,7 @@ final class Wording {
       Pattern.compile("(?<=\\p{IsHan})(?=\\p{IsHiragana})|(?<=\\p{IsHiragana})(?=\\p{IsHan})");
 
   /** Hangul and kana endings of "I am …". */
-  private static final Pattern I_AM_ENDING = Pattern.compile("(?:입니다|이에요|예요|이다|です|と申します)$");
+  private static final Pattern I_AM_ENDING = Pattern.compile("(?:입니다|이에요|예요|이다|です|と申します|の|は)$");
 
   private static final Pattern HANGUL_NAME = Pattern.compile("[\\p{IsHangul}]{2,4}");
 
@@ -68,7 +68,7 @@ final class Wording {
     List<String> plain = Tokens.of(bare);
     for (int i = 0; i < plain.size(); i++) {
       boolean last = i == plain.size() - 1;
-      words.add(new Word(plain.get(i), capital, first && i == 0, possessive, last ? after : ""));
+      words.add(new Word(plain.get(i), capital, first && i == 0, possessive, false, last ? after : ""));
     }
   }
 
@@ -89,7 +89,7 @@ final class Wording {
         String plain = SILENT_A.matcher(pieces.get(i)).find() ? token.replaceFirst("(?<=.{3})a$", "") : token;
         words.add(
             new Word(
-                plain, true, first && words.isEmpty(), false, i == pieces.size() - 1 ? after : ""));
+                plain, true, first && words.isEmpty(), false, true, i == pieces.size() - 1 ? after : ""));
       }
     }
   }
