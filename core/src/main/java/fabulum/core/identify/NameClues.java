@@ -330,8 +330,8 @@ final class NameClues {
       double weight = (CommonWords.contains(part) ? 0.3 : 1) * Rarity.of(rarity.named(part));
       all += weight;
       Found found = best(part, false, -1);
-      if (found.quality() >= 0.6) {
-        said += weight * found.quality();
+      if (found.letters() >= 0.6) {
+        said += weight * found.letters();
       }
     }
     double strength = all == 0 ? 0 : Math.min(1, said / Math.min(all, FIRM_WORDS));

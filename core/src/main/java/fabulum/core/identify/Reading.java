@@ -46,6 +46,9 @@ final class Reading {
           "thisis",
           "from");
 
+  /** Before {@code 's} that stands for "is". */
+  private static final Set<String> SHORTENED = Set.of("it", "that", "this", "name", "here");
+
   private static final Set<String> AFTER_NAME =
       Set.of("here", "speaking", "hier", "aqui", "ici", "again", "zdes");
   private static final Set<String> BELONGING =
@@ -234,6 +237,9 @@ final class Reading {
       return false;
     }
     String one = words.get(at - 1).plain();
+    if (words.get(at - 1).possessive() && SHORTENED.contains(one)) {
+      return true;
+    }
     String two = at > 1 ? words.get(at - 2).plain() + " " + one : one;
     return (INTRODUCING.contains(two) || !one.equals("from") && INTRODUCING.contains(one))
         && !words.get(at - 1).endsClause();
@@ -242,10 +248,11 @@ final class Reading {
   /** {@code Annika here}, {@code oscar nwosu here}, {@code Stan at Corn Belt}, {@code Wes at …}. */
   private boolean beforePhrase(int at) {
     for (int i = at + 1; i < Math.min(words.size(), at + 4); i++) {
-      if (words.get(i - 1).endsClause()) {
+      String plain = words.get(i).plain();
+      boolean goesOn = i == at + 1 || !CommonWords.contains(words.get(i - 1).plain());
+      if (words.get(i - 1).endsClause() || !goesOn) {
         return false;
       }
-      String plain = words.get(i).plain();
       if (AFTER_NAME.contains(plain)) {
         return true;
       }

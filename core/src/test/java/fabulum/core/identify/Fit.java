@@ -99,7 +99,7 @@ final class Fit {
       add(set, Strangers.among(set.customers(), FILLERS), 1, examples);
     }
     Map<Clue, Double> points = descend(examples);
-    if (names.size() > 1) {
+    if (names.equals(TUNING)) {
       points.forEach((clue, value) -> System.out.printf(Locale.ROOT, "      %s %.2f%n", clue, value));
     }
     return Weights.of(points);
