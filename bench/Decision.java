@@ -74,7 +74,7 @@ public final class Decision {
     JdbcTemplate sql = program.getBean(JdbcTemplate.class);
     sql.update("insert into customer (name) select 'Customer ' || x from system_range(1, 50000)");
     Long first = sql.queryForObject("select min(id) from customer where name like 'Customer %'", Long.class);
-    sql.update("insert into holder (number_id, customer_id) select id, ? + mod(id, 50000) from number", first);
+    sql.update("insert into holding (number_id, customer_id) select id, ? + mod(id, 50000) from number", first);
     say(sql, "customers", "select count(*) from customer");
     say(sql, "texts", "select count(*) from entry where kind in ('IN', 'OUT')");
     sql.update("update line set signature = 'The harbour office'");

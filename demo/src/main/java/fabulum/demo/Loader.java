@@ -196,7 +196,7 @@ final class Loader {
       numbers.get(i).holders().forEach(holder -> holders.add(new Object[] {id, holder + 1}));
     }
     tables.batchUpdate("insert into number (id, address) values (?, ?)", rows);
-    tables.batchUpdate("insert into holder (number_id, customer_id) values (?, ?)", holders);
+    tables.batchUpdate("insert into holding (number_id, customer_id) values (?, ?)", holders);
     restart("number", rows.size());
   }
 

@@ -132,7 +132,10 @@ final class FileClues {
   private boolean isOneOfAKind(int at) {
     for (int i = Math.max(0, at - 3); i < at; i++) {
       String before = reading.words().get(i).plain();
-      if (before.equals("a") || before.equals("an") || before.equals("your") || before.equals("any")) {
+      if (before.equals("a")
+          || before.equals("an")
+          || before.equals("your")
+          || before.equals("any")) {
         return false;
       }
     }
@@ -147,7 +150,8 @@ final class FileClues {
   private double twoWords(List<String> tokens) {
     for (int i = 0; i + 1 < tokens.size() && tokens.size() > 2; i++) {
       String pair = tokens.get(i) + tokens.get(i + 1);
-      boolean special = !CommonWords.contains(tokens.get(i)) && !CommonWords.contains(tokens.get(i + 1));
+      boolean special =
+          !CommonWords.contains(tokens.get(i)) && !CommonWords.contains(tokens.get(i + 1));
       for (Window window : reading.windows()) {
         if (special && window.length() == 2 && window.compact().equals(pair)) {
           return isOneOfAKind(window.from()) ? TWO_WORDS : TWO_WORDS * ANY_OF_ITS_KIND;

@@ -43,6 +43,11 @@ public final class Identifier {
         inquiry.texts().stream().filter(text -> !text.ours()).map(Saying::words).toList());
   }
 
+  /** A name by which the writer introduces themselves; empty for none. */
+  public static String nameIn(Inquiry inquiry) {
+    return read(inquiry).introducedName();
+  }
+
   static Case evidence(Inquiry inquiry, List<Profile> candidates, Rarity rarity) {
     Reading reading = read(inquiry);
     Reading ours =

@@ -76,7 +76,13 @@ final class Likeness {
    * and {@code hyeonu} are one, {@code Wojcik} and {@code Voycik} too.
    */
   static String sound(String word) {
-    String s = spelled(word.replace("eo", "u").replace("oo", "u").replace("ou", "u").replace("ee", "i").replace("ie", "i"));
+    String s =
+        spelled(
+            word.replace("eo", "u")
+                .replace("oo", "u")
+                .replace("ou", "u")
+                .replace("ee", "i")
+                .replace("ie", "i"));
     StringBuilder sound = new StringBuilder();
     for (int i = 0; i < s.length(); i++) {
       char letter = sounded(s, i);
@@ -118,7 +124,10 @@ final class Likeness {
 
   /** Consonants without doubles; scripts that leave vowels out keep these. */
   static String consonants(String word) {
-    String bare = VOWELS.matcher(spelled(word).replace('c', 'k').replace('q', 'k').replace('z', 's')).replaceAll("");
+    String bare =
+        VOWELS
+            .matcher(spelled(word).replace('c', 'k').replace('q', 'k').replace('z', 's'))
+            .replaceAll("");
     StringBuilder kept = new StringBuilder();
     for (int i = 0; i < bare.length(); i++) {
       if (kept.isEmpty() || kept.charAt(kept.length() - 1) != bare.charAt(i)) {

@@ -226,7 +226,10 @@ final class NameClues {
       double quality = Math.sqrt(match.first().letters() * match.last().letters());
       found.add(new Evidence(Clue.FULL_NAME, quality, said(name)));
     } else if (match.first().isThere()) {
-      double strength = match.first().quality() * rareFirst * (Nicknames.isFrequent(match.name().first()) ? FREQUENT : 1);
+      double strength =
+          match.first().quality()
+              * rareFirst
+              * (Nicknames.isFrequent(match.name().first()) ? FREQUENT : 1);
       boolean own = match.introduced() && !match.related();
       found.add(
           new Evidence(
@@ -370,7 +373,8 @@ final class NameClues {
     }
     for (int at : reading.introductions()) {
       boolean other =
-          !explained.contains(at) && !reading.words().get(at).foreign()
+          !explained.contains(at)
+              && !reading.words().get(at).foreign()
               && reading.isNameLike(at, rarity)
               && !standsIn(profile, reading.words().get(at).plain());
       if (other) {

@@ -34,6 +34,17 @@ public record Profile(
     said = List.copyOf(said);
   }
 
+  /** The same with what was said. */
+  public Profile saying(List<Saying> texts) {
+    return new Profile(
+        id, name, contacts, email, site, numbers, details, notes, appointments, jobs, texts);
+  }
+
+  /** Whether one of their numbers was theirs at a time. */
+  public boolean held(PhoneNumber number, Instant at) {
+    return numbers.stream().anyMatch(held -> held.number().equals(number) && held.at(at));
+  }
+
   /**
    * A number they hold or held.
    *

@@ -5,16 +5,19 @@ import java.util.regex.Pattern;
 
 /** Whether a text reads like an answer to a question, by the kind of question. */
 final class Questions {
-  private static final Pattern WHEN = Pattern.compile("\\bwhen\\b|what time|which day|how soon|how long");
+  private static final Pattern WHEN =
+      Pattern.compile("\\bwhen\\b|what time|which day|how soon|how long");
   private static final Pattern TIMES =
       Pattern.compile(
           "\\b(?:today|tomorrow|tonight|monday|tuesday|wednesday|thursday|friday|saturday|sunday|mon|tue|wed|thu|fri|sat|sun|morning|afternoon"
               + "|evening|noon|next week|weekend|after \\d+|at \\d+|by \\d+|\\d+ ?(?:am|pm|days?|weeks?|hours?)|anytime|any time)\\b");
   private static final Pattern COUNT = Pattern.compile("how (?:many|much|old|big|far)");
   private static final Pattern COUNTS =
-      Pattern.compile("\\b(?:\\d+|one|two|three|four|five|six|seven|eight|nine|ten|all|none|both|half|dozen)\\b");
+      Pattern.compile(
+          "\\b(?:\\d+|one|two|three|four|five|six|seven|eight|nine|ten|all|none|both|half|dozen)\\b");
   private static final Pattern WHO = Pattern.compile("\\bwho\\b");
-  private static final Pattern PERSON = Pattern.compile("\\b(?:i will|ill|me|my|he|she|they|we will|will)\\b");
+  private static final Pattern PERSON =
+      Pattern.compile("\\b(?:i will|ill|me|my|he|she|they|we will|will)\\b");
   private static final Pattern YES_OR_NO =
       Pattern.compile(
           "(?:^|[.,!:;] )(?:\\S+ )?(?:is|are|do|does|did|can|could|shall|should|would|will|has|have|was|may|any|ok|still)\\b[^?.]*\\?|\\breply\\b");

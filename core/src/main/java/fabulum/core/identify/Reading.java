@@ -92,8 +92,6 @@ final class Reading {
           "says",
           "said",
           "behalf",
-                    
-          
           "calling",
           "writing",
           "esposa",
@@ -169,6 +167,30 @@ final class Reading {
 
   boolean isIntroduced(int word) {
     return word < introduced.length && (introduced[word] || words.get(word).foreign());
+  }
+
+  /** The first name that is introduced, with capital letters; empty for none. */
+  String introducedName() {
+    for (int at : introductions) {
+      StringBuilder name = new StringBuilder();
+      for (int i = at; i < Math.min(words.size(), at + 3); i++) {
+        Word word = words.get(i);
+        boolean listed = Nicknames.isListed(word.plain());
+        if (word.hasDigit() || !listed && (!word.capital() || CommonWords.contains(word.plain()))) {
+          break;
+        }
+        name.append(name.isEmpty() ? "" : " ");
+        name.append(Character.toUpperCase(word.plain().charAt(0)))
+            .append(word.plain().substring(1));
+        if (word.endsClause()) {
+          break;
+        }
+      }
+      if (!name.isEmpty()) {
+        return name.toString();
+      }
+    }
+    return "";
   }
 
   /**
@@ -269,7 +291,8 @@ final class Reading {
     for (int i = at; i < Math.min(words.size(), at + 3); i++) {
       Word word = words.get(i);
       boolean initial = i > at && word.plain().length() == 1;
-      boolean everyday = CommonWords.contains(word.plain()) && !(i == at && Nicknames.isListed(word.plain()));
+      boolean everyday =
+          CommonWords.contains(word.plain()) && !(i == at && Nicknames.isListed(word.plain()));
       if (word.hasDigit() || everyday && !initial && !(i > at && word.capital())) {
         return false;
       }

@@ -28,7 +28,8 @@ final class Stems {
     return CommonWords.contains(stem) || COMMON.contains(stem) ? 0.3 : 1;
   }
 
-  private static final Set<String> COMMON = CommonWords.all().stream().map(Stems::stem).collect(Collectors.toUnmodifiableSet());
+  private static final Set<String> COMMON =
+      CommonWords.all().stream().map(Stems::stem).collect(Collectors.toUnmodifiableSet());
 
   static String stem(String plain) {
     if (plain.length() < 4 || plain.chars().anyMatch(Character::isDigit)) {

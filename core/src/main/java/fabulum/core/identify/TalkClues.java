@@ -77,7 +77,8 @@ final class TalkClues {
     double fits = Questions.fit(asked.words(), reading);
     if (fits > 0) {
       double days = Duration.between(asked.at(), asOf).toHours() / 24.0;
-      found.add(new Evidence(Clue.ASKED, fits / (1 + days / 3), "We wait for an answer of theirs."));
+      found.add(
+          new Evidence(Clue.ASKED, fits / (1 + days / 3), "We wait for an answer of theirs."));
     }
   }
 
@@ -108,7 +109,10 @@ final class TalkClues {
   private double shared(List<String> stems, Set<String> names) {
     double sum = 0;
     for (String stem : new HashSet<>(stems)) {
-      if (!names.contains(stem) && reading.stems().contains(stem) && rarity.named(stem) == 0 && rarity.detailed(stem) == 0) {
+      if (!names.contains(stem)
+          && reading.stems().contains(stem)
+          && rarity.named(stem) == 0
+          && rarity.detailed(stem) == 0) {
         sum += Stems.weight(stem) * Rarity.of(rarity.speakingOf(stem));
       }
     }

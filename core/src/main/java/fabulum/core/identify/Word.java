@@ -10,7 +10,13 @@ package fabulum.core.identify;
  * @param foreign whether it was written in another script
  * @param after the punctuation that follows it, without spaces; empty for none
  */
-record Word(String plain, boolean capital, boolean first, boolean possessive, boolean foreign, String after) {
+record Word(
+    String plain,
+    boolean capital,
+    boolean first,
+    boolean possessive,
+    boolean foreign,
+    String after) {
   boolean endsClause() {
     return after.matches("[.,;:!?\\-–—\\n].*");
   }

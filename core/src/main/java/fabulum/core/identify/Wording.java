@@ -26,11 +26,12 @@ final class Wording {
   /** How Korean family names are mostly written in Latin letters. */
   private static final Map<String, String> FAMILY_NAMES =
       Map.of(
-          "박", "park", "김", "kim", "이", "lee", "최", "choi", "정", "jung", "강", "kang", "조", "cho", "윤", "yoon", "임", "lim",
-          "신", "shin");
+          "박", "park", "김", "kim", "이", "lee", "최", "choi", "정", "jung", "강", "kang", "조", "cho",
+          "윤", "yoon", "임", "lim", "신", "shin");
 
   /** Scripts of India, where the last vowel of a word is written and not spoken. */
-  private static final Pattern SILENT_A = Pattern.compile("[\\p{IsDevanagari}\\p{IsBengali}\\p{IsGujarati}\\p{IsGurmukhi}]");
+  private static final Pattern SILENT_A =
+      Pattern.compile("[\\p{IsDevanagari}\\p{IsBengali}\\p{IsGujarati}\\p{IsGurmukhi}]");
 
   private Wording() {}
 
@@ -68,7 +69,8 @@ final class Wording {
     List<String> plain = Tokens.of(bare);
     for (int i = 0; i < plain.size(); i++) {
       boolean last = i == plain.size() - 1;
-      words.add(new Word(plain.get(i), capital, first && i == 0, possessive, false, last ? after : ""));
+      words.add(
+          new Word(plain.get(i), capital, first && i == 0, possessive, false, last ? after : ""));
     }
   }
 
@@ -86,10 +88,16 @@ final class Wording {
     }
     for (int i = 0; i < pieces.size(); i++) {
       for (String token : Tokens.of(Latin.of(pieces.get(i)))) {
-        String plain = SILENT_A.matcher(pieces.get(i)).find() ? token.replaceFirst("(?<=.{3})a$", "") : token;
+        String plain =
+            SILENT_A.matcher(pieces.get(i)).find() ? token.replaceFirst("(?<=.{3})a$", "") : token;
         words.add(
             new Word(
-                plain, true, first && words.isEmpty(), false, true, i == pieces.size() - 1 ? after : ""));
+                plain,
+                true,
+                first && words.isEmpty(),
+                false,
+                true,
+                i == pieces.size() - 1 ? after : ""));
       }
     }
   }

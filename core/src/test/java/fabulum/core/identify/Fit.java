@@ -25,7 +25,10 @@ final class Fit {
   private static final double STEP = 0.5;
   private static final double PULL = Double.parseDouble(System.getProperty("pull", "0.004"));
 
-  /** Where a weight is pulled to for which there are few cases: what the kind of evidence counts as a rule. */
+  /**
+   * Where a weight is pulled to for which there are few cases: what the kind of evidence counts as
+   * a rule.
+   */
   private static final Map<Clue, Double> PRIOR = new EnumMap<>(Clue.class);
 
   static {
@@ -39,7 +42,6 @@ final class Fit {
       PRIOR.put(Clue.valueOf(words[i]), Double.parseDouble(words[i + 1]));
     }
   }
-
 
   private Fit() {}
 
@@ -81,7 +83,8 @@ final class Fit {
     Measured measured = new Measured();
     for (String name : names) {
       LabelledSet set = LabelledSet.read(name);
-      List<Profile> customers = strangers ? Strangers.among(set.customers(), FILLERS) : set.customers();
+      List<Profile> customers =
+          strangers ? Strangers.among(set.customers(), FILLERS) : set.customers();
       measured.add(set, LabelledSet.directory(customers), Measured.byId(customers), weights);
     }
     System.out.println(title + ": " + measured);
@@ -100,27 +103,33 @@ final class Fit {
     }
     Map<Clue, Double> points = descend(examples);
     if (names.equals(TUNING)) {
-      points.forEach((clue, value) -> System.out.printf(Locale.ROOT, "      %s %.2f%n", clue, value));
+      points.forEach(
+          (clue, value) -> System.out.printf(Locale.ROOT, "      %s %.2f%n", clue, value));
     }
     return Weights.of(points);
   }
 
   /** Each case as it is, and once more with its writer taken from the file: then it is nobody. */
-  private static void add(LabelledSet set, List<Profile> customers, double counts, List<Example> examples) {
+  private static void add(
+      LabelledSet set, List<Profile> customers, double counts, List<Example> examples) {
     Directory directory = LabelledSet.directory(customers);
     Map<Long, Profile> profiles = Measured.byId(customers);
     for (LabelledCase one : set.cases()) {
       examples.add(new Example(evidence(one.inquiry(), directory, profiles), one.truth(), counts));
-      one.truth().ifPresent(id -> {
-        directory.remove(id);
-        examples.add(new Example(evidence(one.inquiry(), directory, profiles), Optional.empty(), counts * 0.3));
-        directory.put(profiles.get(id));
-      });
+      one.truth()
+          .ifPresent(id -> {
+            directory.remove(id);
+            examples.add(
+                new Example(
+                    evidence(one.inquiry(), directory, profiles), Optional.empty(), counts * 0.3));
+            directory.put(profiles.get(id));
+          });
     }
   }
 
   private static Case evidence(Inquiry inquiry, Directory directory, Map<Long, Profile> profiles) {
-    List<Profile> found = directory.candidates(inquiry, CANDIDATES).stream().map(profiles::get).toList();
+    List<Profile> found =
+        directory.candidates(inquiry, CANDIDATES).stream().map(profiles::get).toList();
     return Identifier.evidence(inquiry, found, directory);
   }
 
@@ -136,7 +145,8 @@ final class Fit {
         slope(example, weights, slope);
       }
       for (int i = 0; i < clues.length; i++) {
-        double gradient = slope[i] / total - PULL * (weights[i] - PRIOR.getOrDefault(clues[i], 0.0));
+        double gradient =
+            slope[i] / total - PULL * (weights[i] - PRIOR.getOrDefault(clues[i], 0.0));
         speed[i] = 0.9 * speed[i] + gradient;
         weights[i] = kept(clues[i], weights[i] + STEP * speed[i]);
       }
@@ -150,7 +160,14 @@ final class Fit {
 
   private static double kept(Clue clue, double weight) {
     return switch (clue) {
-      case OTHER_NAME, OTHER_LAST_NAME, ADDRESSED, FROM_ELSEWHERE, JUST_WROTE, NEW_NUMBER, FAMILIAR -> Math.min(0, weight);
+      case OTHER_NAME,
+          OTHER_LAST_NAME,
+          ADDRESSED,
+          FROM_ELSEWHERE,
+          JUST_WROTE,
+          NEW_NUMBER,
+          FAMILIAR ->
+          Math.min(0, weight);
       case NOBODY, MENTIONED -> weight;
       case SAME_AREA -> Math.max(0, Math.min(1, weight));
       default -> Math.max(0, weight);
@@ -216,18 +233,38 @@ final class Fit {
         Profile like = customers.get(chance.nextInt(customers.size()));
         Profile other = customers.get(chance.nextInt(customers.size()));
         String name = first[chance.nextInt(first.length)] + " " + last[chance.nextInt(last.length)];
-        String e164 = String.format(Locale.ROOT, "+1%03d5550%03d", 201 + chance.nextInt(700), 200 + chance.nextInt(700));
+        String e164 =
+            String.format(
+                Locale.ROOT,
+                "+1%03d5550%03d",
+                201 + chance.nextInt(700),
+                200 + chance.nextInt(700));
         if (used.merge(e164, 1, Integer::sum) > 1) {
           continue;
         }
-        List<Profile.Detail> details = like.details().stream().map(one -> new Profile.Detail(one.name(), changed(one.value(), last, chance))).toList();
+        List<Profile.Detail> details =
+            like.details().stream()
+                .map(one -> new Profile.Detail(one.name(), changed(one.value(), last, chance)))
+                .toList();
         boolean talks = chance.nextInt(4) == 0;
         all.add(
             new Profile(
-                10_000L + i, name, List.of(), Optional.empty(), like.site(),
-                List.of(new Profile.Held(new PhoneNumber(e164), Optional.empty(), Optional.empty())), details, List.of(),
+                10_000L + i,
+                name,
+                List.of(),
+                Optional.empty(),
+                like.site(),
+                List.of(
+                    new Profile.Held(new PhoneNumber(e164), Optional.empty(), Optional.empty())),
+                details,
+                List.of(),
                 chance.nextInt(8) == 0 ? like.appointments() : List.of(),
-                chance.nextInt(6) == 0 ? like.jobs().stream().map(job -> new Profile.Job(Optional.of("X-" + chance.nextInt(90_000)), job.what())).toList() : List.of(),
+                chance.nextInt(6) == 0
+                    ? like.jobs().stream()
+                        .map(job ->
+                            new Profile.Job(Optional.of("X-" + chance.nextInt(90_000)), job.what()))
+                        .toList()
+                    : List.of(),
                 talks ? other.said() : List.of()));
       }
       return all;

@@ -19,7 +19,8 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** A world of customers and the cases in it, as docs/identify.md describes the files. */
-record LabelledSet(String name, List<Profile> customers, Map<Long, String> keys, List<LabelledCase> cases) {
+record LabelledSet(
+    String name, List<Profile> customers, Map<Long, String> keys, List<LabelledCase> cases) {
   private static final JsonMapper JSON = JsonMapper.builder().build();
 
   /**
@@ -34,8 +35,13 @@ record LabelledSet(String name, List<Profile> customers, Map<Long, String> keys,
     ZoneId zone = ZoneId.of(world.path("zone").asString());
     Map<String, List<Saying>> texts = new HashMap<>();
     for (JsonNode text : world.path("texts")) {
-      texts.computeIfAbsent(text.path("number").asString(), none -> new ArrayList<>())
-          .add(new Saying(at(text.path("at")), text.path("direction").asString().equals("out"), text.path("words").asString()));
+      texts
+          .computeIfAbsent(text.path("number").asString(), none -> new ArrayList<>())
+          .add(
+              new Saying(
+                  at(text.path("at")),
+                  text.path("direction").asString().equals("out"),
+                  text.path("words").asString()));
     }
     List<Profile> customers = new ArrayList<>();
     Map<Long, String> keys = new HashMap<>();
@@ -53,17 +59,22 @@ record LabelledSet(String name, List<Profile> customers, Map<Long, String> keys,
     return new LabelledSet(name, List.copyOf(customers), Map.copyOf(keys), List.copyOf(cases));
   }
 
-  private static LabelledCase labelled(JsonNode node, ZoneId zone, Map<String, List<Saying>> texts, Map<String, Long> ids) {
+  private static LabelledCase labelled(
+      JsonNode node, ZoneId zone, Map<String, List<Saying>> texts, Map<String, Long> ids) {
     String number = node.path("number").asString();
     List<Saying> all = new ArrayList<>(texts.getOrDefault(number, List.of()));
-    node.path("texts").forEach(text -> all.add(new Saying(at(text.path("at")), false, text.path("words").asString())));
+    node.path("texts")
+        .forEach(
+            text -> all.add(new Saying(at(text.path("at")), false, text.path("words").asString())));
     List<String> tags = new ArrayList<>();
     node.path("tags").forEach(tag -> tags.add(tag.asString()));
     JsonNode truth = node.path("truth");
     return new LabelledCase(
         node.path("id").asString(),
         new Inquiry(Optional.of(new PhoneNumber(number)), all, zone),
-        truth.isNull() ? Optional.empty() : Optional.of(Objects.requireNonNull(ids.get(truth.asString()))),
+        truth.isNull()
+            ? Optional.empty()
+            : Optional.of(Objects.requireNonNull(ids.get(truth.asString()))),
         List.copyOf(tags));
   }
 
@@ -72,19 +83,36 @@ record LabelledSet(String name, List<Profile> customers, Map<Long, String> keys,
     List<Saying> said = new ArrayList<>();
     for (JsonNode held : node.path("numbers")) {
       String e164 = held.path("number").asString();
-      numbers.add(new Profile.Held(new PhoneNumber(e164), day(held.path("from")), day(held.path("until"))));
+      numbers.add(
+          new Profile.Held(new PhoneNumber(e164), day(held.path("from")), day(held.path("until"))));
       said.addAll(texts.getOrDefault(e164, List.of()));
     }
     List<Profile.Detail> details = new ArrayList<>();
-    node.path("details").properties().forEach(one -> details.add(new Profile.Detail(one.getKey(), one.getValue().asString())));
+    node.path("details")
+        .properties()
+        .forEach(one -> details.add(new Profile.Detail(one.getKey(), one.getValue().asString())));
     List<Profile.Appointment> appointments = new ArrayList<>();
-    node.path("appointments").forEach(one -> appointments.add(new Profile.Appointment(one.path("what").asString(), at(one.path("startsAt")))));
+    node.path("appointments")
+        .forEach(one ->
+            appointments.add(
+                new Profile.Appointment(one.path("what").asString(), at(one.path("startsAt")))));
     List<Profile.Job> jobs = new ArrayList<>();
-    node.path("jobs").forEach(one -> jobs.add(new Profile.Job(text(one.path("number")), one.path("what").asString())));
+    node.path("jobs")
+        .forEach(one ->
+            jobs.add(new Profile.Job(text(one.path("number")), one.path("what").asString())));
     said.sort((a, b) -> a.at().compareTo(b.at()));
     return new Profile(
-        id, node.path("name").asString(), strings(node.path("contacts")), text(node.path("email")), text(node.path("site")),
-        numbers, details, strings(node.path("notes")), appointments, jobs, said);
+        id,
+        node.path("name").asString(),
+        strings(node.path("contacts")),
+        text(node.path("email")),
+        text(node.path("site")),
+        numbers,
+        details,
+        strings(node.path("notes")),
+        appointments,
+        jobs,
+        said);
   }
 
   private static List<String> strings(JsonNode nodes) {

@@ -29,7 +29,8 @@ final class Measured {
 
   void add(LabelledSet set, Directory directory, Map<Long, Profile> profiles, Weights weights) {
     for (LabelledCase one : set.cases()) {
-      List<Profile> found = directory.candidates(one.inquiry(), CANDIDATES).stream().map(profiles::get).toList();
+      List<Profile> found =
+          directory.candidates(one.inquiry(), CANDIDATES).stream().map(profiles::get).toList();
       add(set, one, Identifier.rank(one.inquiry(), found, directory, weights));
     }
   }
@@ -74,21 +75,38 @@ final class Measured {
   private static String miss(LabelledSet set, LabelledCase one, Ranking ranking, Place first) {
     String truth = one.truth().map(id -> set.keys().get(id)).orElse("nobody");
     String said = one.inquiry().texts().get(one.inquiry().texts().size() - 1).words();
-    String evidence = ranking.likely().stream()
-        .filter(each -> one.truth().filter(id -> id == each.customer()).isPresent())
-        .map(each -> String.format(Locale.ROOT, "%.2f ", each.likelihood()) + brief(each.evidence()))
-        .findFirst().orElse("-");
-    String chosen = ranking.likely().stream()
-        .filter(each -> first.who().filter(id -> id == each.customer()).isPresent())
-        .map(each -> brief(each.evidence())).findFirst().orElse("");
-    return String.format(Locale.ROOT, "%s %s%n    truth %s %s%n    said %s %.2f %s | nobody %.2f %s",
-        one.id(), said, truth, evidence,
-        first.who().map(id -> set.keys().getOrDefault(id, "filler")).orElse("nobody"), first.likelihood(), chosen,
-        ranking.nobody(), brief(ranking.nobodysEvidence()));
+    String evidence =
+        ranking.likely().stream()
+            .filter(each -> one.truth().filter(id -> id == each.customer()).isPresent())
+            .map(each ->
+                String.format(Locale.ROOT, "%.2f ", each.likelihood()) + brief(each.evidence()))
+            .findFirst()
+            .orElse("-");
+    String chosen =
+        ranking.likely().stream()
+            .filter(each -> first.who().filter(id -> id == each.customer()).isPresent())
+            .map(each -> brief(each.evidence()))
+            .findFirst()
+            .orElse("");
+    return String.format(
+        Locale.ROOT,
+        "%s %s%n    truth %s %s%n    said %s %.2f %s | nobody %.2f %s",
+        one.id(),
+        said,
+        truth,
+        evidence,
+        first.who().map(id -> set.keys().getOrDefault(id, "filler")).orElse("nobody"),
+        first.likelihood(),
+        chosen,
+        ranking.nobody(),
+        brief(ranking.nobodysEvidence()));
   }
 
   private static String brief(List<Ranking.Weighed> evidence) {
-    return evidence.stream().map(one -> String.format(Locale.ROOT, "%s %.1f", one.evidence().clue(), one.points())).toList().toString();
+    return evidence.stream()
+        .map(one -> String.format(Locale.ROOT, "%s %.1f", one.evidence().clue(), one.points()))
+        .toList()
+        .toString();
   }
 
   double top1() {
@@ -114,13 +132,29 @@ final class Measured {
   @Override
   public String toString() {
     StringBuilder table = new StringBuilder();
-    table.append(String.format(Locale.ROOT,
-        "%d cases: top-1 %.1f %%, top-3 %.1f %%, wrong above 90 %%: %.1f %% (%d), unknown as unknown %.1f %% (of %d), known top-1 %.1f %%%n",
-        cases, 100 * top1(), 100 * top3(), 100 * wrongAndSure(), wrongAndSure, 100 * unknownRight(), unknown, 100.0 * knownTop1 / known));
+    table.append(
+        String.format(
+            Locale.ROOT,
+            "%d cases: top-1 %.1f %%, top-3 %.1f %%, wrong above 90 %%: %.1f %% (%d), unknown as unknown %.1f %% (of %d), known top-1 %.1f %%%n",
+            cases,
+            100 * top1(),
+            100 * top3(),
+            100 * wrongAndSure(),
+            wrongAndSure,
+            100 * unknownRight(),
+            unknown,
+            100.0 * knownTop1 / known));
     for (int i = 0; i < BINS; i++) {
       if (binned[i] > 0) {
-        table.append(String.format(Locale.ROOT, "  said %.0f to %.0f %%: %d cases, mean %.0f %%, right %.0f %%%n",
-            10.0 * i, 10.0 * i + 10, binned[i], 100 * sumOfBin[i] / binned[i], 100.0 * rightOfBin[i] / binned[i]));
+        table.append(
+            String.format(
+                Locale.ROOT,
+                "  said %.0f to %.0f %%: %d cases, mean %.0f %%, right %.0f %%%n",
+                10.0 * i,
+                10.0 * i + 10,
+                binned[i],
+                100 * sumOfBin[i] / binned[i],
+                100.0 * rightOfBin[i] / binned[i]));
       }
     }
     return table.toString();

@@ -17,6 +17,7 @@ import org.jspecify.annotations.Nullable;
  * A conversation, with the address of its number and the name of its customer.
  *
  * @param numberId the number on the other side; of a group the first in order
+ * @param apart whether it is not for us, and in no list
  * @param beganWith the {@linkplain Participants#key() key} of all numbers on the other side
  */
 public record Conversation(
@@ -33,6 +34,7 @@ public record Conversation(
     @Nullable Long handedEntry,
     @Nullable Long startedBy,
     Group box,
+    boolean apart,
     Turn turn,
     Instant since,
     Instant openedAt,

@@ -4,24 +4,19 @@ import fabulum.core.conversation.Back;
 import fabulum.core.conversation.ConversationState;
 import fabulum.core.conversation.Participants;
 import fabulum.core.cost.Money;
-import fabulum.core.phone.Sender;
 import fabulum.server.conversations.store.ConversationMapper;
 import fabulum.server.conversations.store.EntryMapper;
-import fabulum.server.customers.CustomerId;
 import fabulum.server.customers.Customers;
 import fabulum.server.customers.NumberId;
-import fabulum.server.feed.Change;
-import fabulum.server.feed.ChangeFeed;
 import fabulum.server.lines.LineId;
 import fabulum.server.lines.Lines;
 import fabulum.server.platform.Problem;
 import fabulum.server.platform.Problem.FieldProblem;
-import fabulum.server.topics.TopicId;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
-import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -34,26 +29,23 @@ public class Conversations {
   private final ConversationMapper conversations;
   private final EntryMapper entries;
   private final Customers customers;
+  private final Matching matching;
   private final Lines lines;
   private final Bookkeeping books;
-  private final ChangeFeed feed;
-  private final ApplicationEventPublisher events;
 
   Conversations(
       ConversationMapper conversations,
       EntryMapper entries,
       Customers customers,
+      Matching matching,
       Lines lines,
-      Bookkeeping books,
-      ChangeFeed feed,
-      ApplicationEventPublisher events) {
+      Bookkeeping books) {
     this.conversations = conversations;
     this.entries = entries;
     this.customers = customers;
+    this.matching = matching;
     this.lines = lines;
     this.books = books;
-    this.feed = feed;
-    this.events = events;
   }
 
   /**
@@ -124,7 +116,6 @@ public class Conversations {
   /** A group belongs to no single customer; it is to identify while one of its numbers is. */
   private long begin(LineId line, Participants others, ConversationState state) {
     List<NumberId> numbers = others.members().stream().map(customers::numberOf).toList();
-    List<Optional<CustomerId>> holders = numbers.stream().map(customers::onlyHolder).toList();
     boolean answerable = others.members().get(0).answerable().isPresent();
     long id =
         conversations.insert(
@@ -132,9 +123,8 @@ public class Conversations {
             numbers.get(0).value(),
             others.channel(),
             others.key(),
-            others.isGroup() ? null : holders.get(0).map(CustomerId::value).orElse(null),
+            matching.of(numbers, 0, answerable),
             books.firstStanding(line, state),
-            answerable && holders.stream().anyMatch(Optional::isEmpty),
             "",
             SpokeLast.US);
     numbers.forEach(number -> conversations.insertParticipant(id, number.value()));
@@ -170,33 +160,14 @@ public class Conversations {
   }
 
   /**
-   * Gives a number its first customer: every conversation with it, where nobody was known, is
-   * theirs.
+   * Works out anew whose every conversation with a number is, in the transaction that decides it.
    */
-  @Transactional
-  public void identify(Sender other, CustomerId customer) {
-    NumberId number = customers.numberOf(other);
-    conversations.setCustomer(number.value(), customer.value());
-    conversations.listByNumber(number.value()).forEach(id -> books.changed(id, List.of()));
+  public void matchAgain(NumberId number) {
+    matching.matchAgain(number, Map.of());
   }
 
   /** Holds it until the transaction ends; false when there is no such conversation. */
   public boolean hold(ConversationId id) {
     return conversations.lock(id.value()).isPresent();
-  }
-
-  /**
-   * Replaces one topic by another on every conversation.
-   *
-   * @return how many had it
-   */
-  @Transactional
-  public int mergeTopic(long from, long into) {
-    conversations.copyTopic(from, into);
-    int had = conversations.nextVersionByTopic(from);
-    conversations.dropTopic(from);
-    feed.append(Change.Kind.TOPICS, from, into, null);
-    events.publishEvent(new TopicsMerged(new TopicId(from), new TopicId(into)));
-    return had;
   }
 }

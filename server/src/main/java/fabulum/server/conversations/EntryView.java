@@ -29,6 +29,7 @@ import org.jspecify.annotations.Nullable;
  * @param needsHand a text of ours that was not delivered, and nobody has dealt with that yet
  * @param mentions colleagues whom a note names
  * @param number of a text that came in: the number it came from, in E.164, or the sender's name
+ * @param writer of a text that came in: the customer who wrote it, where that is known
  * @param deliveries of a text of ours to a group: how far it has come with each number
  * @param leavesAt of a text of ours that waits: until then its writer can take it back
  * @param cost what a text cost
@@ -58,10 +59,14 @@ public record EntryView(
     boolean needsHand,
     List<Long> mentions,
     @Nullable String number,
+    @Nullable Writer writer,
     @Nullable List<To> deliveries,
     @Nullable Instant leavesAt,
     @Nullable BigDecimal cost,
     @Nullable String currency) {
+
+  /** A customer who wrote. */
+  public record Writer(long id, String name) {}
 
   /**
    * How far a text of ours has come with one number of a group.

@@ -1,6 +1,7 @@
 package fabulum.server.conversations;
 
 import fabulum.server.conversations.EntryView.To;
+import fabulum.server.conversations.EntryView.Writer;
 import fabulum.server.conversations.store.DeliveryRow;
 import fabulum.server.conversations.store.EntryMapper;
 import fabulum.server.conversations.store.MentionRow;
@@ -19,10 +20,12 @@ import org.springframework.stereotype.Component;
 public class EntryViews {
   private final EntryMapper entries;
   private final People people;
+  private final Writers writers;
 
-  EntryViews(EntryMapper entries, People people) {
+  EntryViews(EntryMapper entries, People people, Writers writers) {
     this.entries = entries;
     this.people = people;
+    this.writers = writers;
   }
 
   /** Entries as they are told, in the same order. */
@@ -31,6 +34,7 @@ public class EntryViews {
     Map<Long, List<Long>> mentions = mentions(rows);
     Map<Long, String> numbers = numbers(rows);
     Map<Long, List<To>> deliveries = deliveries(rows);
+    Map<Long, Writer> writing = writers.of(rows);
     return rows.stream()
         .map(row ->
             view(
@@ -38,6 +42,7 @@ public class EntryViews {
                 staff,
                 mentions.getOrDefault(row.id(), List.of()),
                 row.numberId() == null ? null : numbers.get(row.numberId()),
+                writing.get(row.id()),
                 deliveries.get(row.id())))
         .toList();
   }
@@ -82,6 +87,7 @@ public class EntryViews {
       Map<Long, StaffView> staff,
       List<Long> mentions,
       @Nullable String number,
+      @Nullable Writer writer,
       @Nullable List<To> deliveries) {
     return new EntryView(
         row.id(),
@@ -107,6 +113,7 @@ public class EntryViews {
         row.needsHand(),
         mentions,
         number,
+        writer,
         deliveries,
         row.leavesAt(),
         row.cost(),

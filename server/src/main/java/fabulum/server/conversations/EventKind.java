@@ -40,6 +40,12 @@ public enum EventKind {
   NUMBER_RIGHT,
   /** A text of ours was taken back by its writer before it left. */
   TAKEN_BACK,
+  /** A person said which customer writes; its words are the name. */
+  IDENTIFIED,
+  /** A person said that the texts are not for us; its words are the reason, a word of the API. */
+  NOT_FOR_US,
+  /** What a person said of who writes was taken back. */
+  IDENTIFYING_UNDONE,
   /** Its words are the topic as it was called then. */
   TOPIC_ADDED,
   /** Its words are the topic as it was called then. */

@@ -52,12 +52,6 @@ public class Customers {
     customers.setState(number.value(), state);
   }
 
-  /** The customer a number belongs to, when exactly one holds it. */
-  public Optional<CustomerId> onlyHolder(NumberId number) {
-    List<Long> holders = customers.listHolders(number.value());
-    return holders.size() == 1 ? Optional.of(new CustomerId(holders.get(0))) : Optional.empty();
-  }
-
   /**
    * Numbers whose own digits, or whose holder's name or details, contain the words; by name.
    *

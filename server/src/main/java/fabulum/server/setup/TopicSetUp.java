@@ -2,7 +2,7 @@ package fabulum.server.setup;
 
 import fabulum.server.access.StaffId;
 import fabulum.server.access.TeamId;
-import fabulum.server.conversations.Conversations;
+import fabulum.server.conversations.TopicMerging;
 import fabulum.server.people.Teams;
 import fabulum.server.topics.TopicId;
 import fabulum.server.topics.TopicSetup;
@@ -17,19 +17,15 @@ import org.springframework.stereotype.Service;
 public class TopicSetUp {
   private final Topics topics;
   private final Teams teams;
-  private final Conversations conversations;
+  private final TopicMerging merging;
   private final ChangeBook changes;
   private final SetUpChanges all;
 
   TopicSetUp(
-      Topics topics,
-      Teams teams,
-      Conversations conversations,
-      ChangeBook changes,
-      SetUpChanges all) {
+      Topics topics, Teams teams, TopicMerging merging, ChangeBook changes, SetUpChanges all) {
     this.topics = topics;
     this.teams = teams;
-    this.conversations = conversations;
+    this.merging = merging;
     this.changes = changes;
     this.all = all;
   }
@@ -74,7 +70,7 @@ public class TopicSetUp {
           String gone = topics.present(from).name();
           String stays = topics.present(into).name();
           topics.merge(from, into);
-          int had = conversations.mergeTopic(from.value(), into.value());
+          int had = merging.mergeTopic(from.value(), into.value());
           changes.note(by, "topic " + gone, "merged", had + " conversations", stays);
           return into.value();
         });

@@ -11,7 +11,6 @@ import fabulum.server.access.StaffId;
 import fabulum.server.conversations.ConversationId;
 import fabulum.server.conversations.Conversations;
 import fabulum.server.conversations.InSight;
-import fabulum.server.customers.CustomerId;
 import fabulum.server.customers.Customers;
 import fabulum.server.customers.NumberId;
 import fabulum.server.lines.LineId;
@@ -89,8 +88,8 @@ public class WriteTo {
     if (wanted.makeCustomer() && customers.holderNames(known).isEmpty()) {
       String name =
           wanted.name().isBlank() ? numbers.forPeople(number, region) : wanted.name().strip();
-      CustomerId customer = customers.add(name, number);
-      conversations.identify(number, customer);
+      customers.add(name, number);
+      conversations.matchAgain(known);
     }
     ConversationId id = conversations.open(wanted.line(), Participants.of(number));
     inSight.row(id, by);

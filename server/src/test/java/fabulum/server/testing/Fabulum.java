@@ -274,7 +274,7 @@ public final class Fabulum implements AutoCloseable {
               + " where not exists (select 1 from number o where o.address = n.address)",
           number);
       tables.update(
-          "insert into holder (number_id, customer_id) select id, ? from number where address = ?",
+          "insert into holding (number_id, customer_id) select id, ? from number where address = ?",
           id,
           number);
     }

@@ -3,6 +3,7 @@ package fabulum.server.conversations.store;
 import fabulum.core.conversation.Channel;
 import fabulum.server.conversations.Conversation;
 import fabulum.server.conversations.SpokeLast;
+import fabulum.server.customers.Match;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -29,9 +30,8 @@ public interface ConversationMapper {
       long numberId,
       Channel channel,
       String beganWith,
-      @Nullable Long customerId,
+      Match match,
       StandingRow standing,
-      boolean toIdentify,
       String lastWords,
       SpokeLast lastSpeaker);
 
@@ -50,8 +50,11 @@ public interface ConversationMapper {
 
   void setStartedBy(long id, @Nullable Long staffId);
 
-  /** Gives every conversation with the number alone, where nobody was known, its customer. */
-  void setCustomer(long numberId, long customerId);
+  /** Whose it is, and whether it is in a list. */
+  void setMatch(long id, Match match);
+
+  /** The numbers that take part in it. */
+  List<Long> listParticipants(long id);
 
   /**
    * Whether a text of ours was not delivered that nobody has dealt with, and why the last one was

@@ -34,8 +34,6 @@ public interface CustomerMapper {
 
   void insertHolder(long numberId, long customerId);
 
-  List<Long> listHolders(long numberId);
-
   List<String> listHolderNames(long numberId);
 
   Optional<CustomerRow> find(long id);

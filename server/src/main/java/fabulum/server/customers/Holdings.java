@@ -1,0 +1,181 @@
+package fabulum.server.customers;
+
+import fabulum.core.identify.WhoWrote;
+import fabulum.core.identify.WhoWrote.Holding;
+import fabulum.core.identify.WhoWrote.Said;
+import fabulum.server.customers.store.HoldingMapper;
+import fabulum.server.customers.store.SaidRow;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalLong;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+
+/**
+ * Who holds which number, and what people said of who writes. Every row names the act that made or
+ * ended it, so that an act can be taken back exactly. To be used within a transaction that has
+ * {@linkplain #hold(NumberId) held} the number.
+ */
+@Service
+public class Holdings {
+  private final HoldingMapper holdings;
+  private final Clock clock;
+
+  Holdings(HoldingMapper holdings, Clock clock) {
+    this.holdings = holdings;
+    this.clock = clock;
+  }
+
+  /**
+   * Holds a number until the transaction ends, so that two who say whose it is follow each other.
+   */
+  public void hold(NumberId number) {
+    holdings.lockNumber(number.value());
+  }
+
+  /** The customers a number belongs to now, by id. */
+  public List<Long> holders(NumberId number) {
+    return holdings.listOfNumber(number.value()).stream()
+        .filter(one -> one.heldUntil() == null)
+        .map(HeldNumber::customerId)
+        .distinct()
+        .sorted()
+        .toList();
+  }
+
+  /** The numbers a customer holds and held. */
+  public List<HeldNumber> of(CustomerId customer) {
+    return holdings.listOfCustomer(customer.value());
+  }
+
+  /** What is needed to work out who wrote from a number. */
+  public WhoWrote whoWrote(NumberId number) {
+    List<Holding> held =
+        holdings.listOfNumber(number.value()).stream()
+            .map(one ->
+                new Holding(
+                    one.customerId(),
+                    Optional.ofNullable(one.heldFrom()),
+                    Optional.ofNullable(one.heldUntil())))
+            .toList();
+    List<Said> said = holdings.listSaid(number.value()).stream().map(Holdings::said).toList();
+    return new WhoWrote(held, said);
+  }
+
+  private static Said said(SaidRow row) {
+    return new Said(
+        row.customerId(),
+        optional(row.entryId()),
+        optional(row.conversationId()),
+        Optional.ofNullable(row.saidFrom()));
+  }
+
+  private static OptionalLong optional(@Nullable Long id) {
+    return id == null ? OptionalLong.empty() : OptionalLong.of(id);
+  }
+
+  /**
+   * Whose a conversation with a number is now.
+   *
+   * @param conversation 0 for one that is not there yet
+   * @param phone whether the number is one that can belong to a customer
+   */
+  public Match match(NumberId number, long conversation, boolean phone) {
+    OptionalLong writer = whoWrote(number).of(conversation, clock.instant());
+    boolean notForUs = holdings.isNotForUs(number.value());
+    return new Match(
+        writer.isPresent() ? writer.getAsLong() : null,
+        notForUs,
+        phone && writer.isEmpty() && !notForUs);
+  }
+
+  /** Begins an act. */
+  public long begin(
+      IdentifyingKind kind,
+      NumberId number,
+      long conversation,
+      @Nullable CustomerId customer,
+      @Nullable String words,
+      long staff) {
+    return holdings.insertIdentifying(
+        kind,
+        number.value(),
+        conversation,
+        customer == null ? null : customer.value(),
+        words,
+        staff,
+        clock.instant());
+  }
+
+  /** Gives a number to a customer; nothing happens when they hold it already. */
+  public void give(
+      long act,
+      NumberId number,
+      CustomerId customer,
+      @Nullable Instant from,
+      @Nullable String word) {
+    if (!holders(number).contains(customer.value())) {
+      holdings.insert(number.value(), customer.value(), from, word, act);
+    }
+  }
+
+  /** A number is no longer a customer's; texts until then stay theirs. */
+  public void end(long act, NumberId number, CustomerId customer, Instant at) {
+    holdings.end(number.value(), customer.value(), at, act);
+  }
+
+  /** Keeps which holder wrote. */
+  public void say(
+      long act,
+      NumberId number,
+      CustomerId customer,
+      @Nullable Long conversation,
+      @Nullable Long entry,
+      @Nullable Instant from) {
+    holdings.insertSaid(act, number.value(), conversation, entry, from, customer.value());
+  }
+
+  /** Keeps that texts of a number are not for us. */
+  public void notForUs(long act, NumberId number, String reason) {
+    holdings.insertNotForUs(number.value(), act, reason);
+  }
+
+  /** Makes the customer that an act says there is. */
+  public CustomerId newCustomer(long act, String name) {
+    CustomerId id = new CustomerId(holdings.insertCustomer(name, act));
+    holdings.setCustomer(act, id.value());
+    return id;
+  }
+
+  /** An act, if there is one. */
+  public Optional<Identifying> findAct(long id) {
+    return holdings.findIdentifying(id);
+  }
+
+  /** What was said of a number, the newest first; also what was taken back. */
+  public List<Identifying> listActs(NumberId number) {
+    return holdings.listIdentifying(number.value());
+  }
+
+  /** The numbers whose holders an act changed. */
+  public List<NumberId> numbersOf(long act) {
+    return holdings.listNumbersOf(act).stream().map(NumberId::new).toList();
+  }
+
+  /** Whether something later relies on the customer that an act made. */
+  public boolean isReliedOn(long act) {
+    return holdings.countRelying(act) > 0;
+  }
+
+  /** Lets everything be as if an act had not been done, but for the record that it was. */
+  public void undo(long act, long staff) {
+    holdings.deleteSaid(act);
+    holdings.deleteNotForUs(act);
+    holdings.deleteMade(act);
+    holdings.resume(act);
+    holdings.deleteCustomer(act);
+    holdings.setUndone(act, staff, clock.instant());
+  }
+}

@@ -1,0 +1,13 @@
+package fabulum.server.customers;
+
+/** What a person said of who writes from a number. */
+public enum IdentifyingKind {
+  /** It is a customer who is on file; the number becomes theirs. */
+  CUSTOMER,
+  /** It is a new customer. */
+  NEW_CUSTOMER,
+  /** Of several holders, this one. */
+  ONE_OF_SEVERAL,
+  /** The texts are not for us. */
+  NOT_FOR_US
+}

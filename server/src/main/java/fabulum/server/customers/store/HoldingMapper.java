@@ -1,0 +1,76 @@
+package fabulum.server.customers.store;
+
+import fabulum.server.customers.HeldNumber;
+import fabulum.server.customers.Identifying;
+import fabulum.server.customers.IdentifyingKind;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import org.apache.ibatis.annotations.Mapper;
+import org.jspecify.annotations.Nullable;
+
+/** Who holds which number, and what people said of who writes. */
+@Mapper
+public interface HoldingMapper {
+  long lockNumber(long id);
+
+  List<HeldNumber> listOfNumber(long numberId);
+
+  List<HeldNumber> listOfCustomer(long customerId);
+
+  List<SaidRow> listSaid(long numberId);
+
+  boolean isNotForUs(long numberId);
+
+  long insertIdentifying(
+      IdentifyingKind kind,
+      long numberId,
+      long conversationId,
+      @Nullable Long customerId,
+      @Nullable String words,
+      long staffId,
+      Instant at);
+
+  void setCustomer(long act, long customerId);
+
+  void insert(
+      long numberId, long customerId, @Nullable Instant from, @Nullable String word, long act);
+
+  /** Ends what is not ended yet. */
+  void end(long numberId, long customerId, Instant at, long act);
+
+  void insertSaid(
+      long act,
+      long numberId,
+      @Nullable Long conversationId,
+      @Nullable Long entryId,
+      @Nullable Instant from,
+      long customerId);
+
+  void insertNotForUs(long numberId, long act, String reason);
+
+  long insertCustomer(String name, long act);
+
+  Optional<Identifying> findIdentifying(long id);
+
+  List<Identifying> listIdentifying(long numberId);
+
+  /** Holdings and sayings of other acts about the customer that an act made. */
+  int countRelying(long act);
+
+  /** Numbers with holdings that the act made or ended. */
+  List<Long> listNumbersOf(long act);
+
+  void deleteSaid(long act);
+
+  void deleteNotForUs(long act);
+
+  void deleteMade(long act);
+
+  /** What the act ended goes on. */
+  void resume(long act);
+
+  void deleteCustomer(long act);
+
+  void setUndone(long act, long staffId, Instant at);
+}

@@ -1,0 +1,129 @@
+package fabulum.server.identify;
+
+import fabulum.core.identify.Directory;
+import fabulum.core.identify.Inquiry;
+import fabulum.core.identify.Profile;
+import fabulum.server.conversations.ConversationChanged;
+import fabulum.server.conversations.SightColumns;
+import fabulum.server.customers.CustomerId;
+import fabulum.server.customers.Profiles;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.concurrent.TimeUnit;
+import java.util.function.Function;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.scheduling.annotation.Scheduled;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.event.TransactionPhase;
+import org.springframework.transaction.event.TransactionalEventListener;
+
+/**
+ * Everyone on file, in memory, so that those who may have written are found among very many. Read
+ * from the database at the start, and again for each customer of whom something changed.
+ */
+@Component
+class KnownCustomers {
+  /** What was said before that says little of who writes now. */
+  static final Duration LATELY = Duration.ofDays(45);
+
+  private static final Logger log = LoggerFactory.getLogger(KnownCustomers.class);
+  private static final int CHUNK = 500;
+
+  /** What is seen finds candidates only; it is neither quoted nor counted. */
+  private static final SightColumns ALL_LINES = new SightColumns(0, null, null, null);
+
+  private final Profiles profiles;
+  private final Talk talk;
+  private final Clock clock;
+  private final Directory directory = new Directory();
+  private final Set<Long> changed = new HashSet<>();
+
+  KnownCustomers(Profiles profiles, Talk talk, Clock clock) {
+    this.profiles = profiles;
+    this.talk = talk;
+    this.clock = clock;
+  }
+
+  @EventListener(ApplicationReadyEvent.class)
+  void load() {
+    long last = 0;
+    List<CustomerId> chunk = profiles.listAfter(last, CHUNK);
+    while (!chunk.isEmpty()) {
+      read(chunk);
+      last = chunk.get(chunk.size() - 1).value();
+      chunk = profiles.listAfter(last, CHUNK);
+    }
+  }
+
+  /** The database is never asked while the directory is held. */
+  private void read(List<CustomerId> ids) {
+    List<Profile> read = talk.with(profiles.list(ids), clock.instant().minus(LATELY), ALL_LINES);
+    synchronized (directory) {
+      ids.forEach(id -> directory.remove(id.value()));
+      read.forEach(directory::put);
+    }
+  }
+
+  /** Of these customers something changed. */
+  void changed(List<Long> customers) {
+    synchronized (changed) {
+      changed.addAll(customers);
+    }
+  }
+
+  @TransactionalEventListener(phase = TransactionPhase.AFTER_COMMIT)
+  void changed(ConversationChanged change) {
+    try {
+      changed(talk.customersOf(change.id().value()));
+    } catch (RuntimeException e) {
+      log.warn("Of a changed conversation the customers could not be read", e);
+    }
+  }
+
+  /** Reads again those of whom something changed. */
+  @Scheduled(initialDelay = 2, fixedDelay = 2, timeUnit = TimeUnit.SECONDS)
+  void refresh() {
+    List<CustomerId> ids;
+    synchronized (changed) {
+      ids = changed.stream().map(CustomerId::new).toList();
+      changed.clear();
+    }
+    for (int i = 0; i < ids.size(); i += CHUNK) {
+      List<CustomerId> some = new ArrayList<>(ids.subList(i, Math.min(ids.size(), i + CHUNK)));
+      try {
+        read(some);
+      } catch (RuntimeException e) {
+        changed(some.stream().map(CustomerId::value).toList());
+        throw e;
+      }
+    }
+  }
+
+  /** Those who may have written. */
+  List<CustomerId> candidates(Inquiry inquiry, int limit) {
+    refresh();
+    synchronized (directory) {
+      return directory.candidates(inquiry, limit).stream().map(CustomerId::new).toList();
+    }
+  }
+
+  /** Works out something with the directory, which does not change meanwhile. */
+  <T> T with(Function<Directory, T> work) {
+    synchronized (directory) {
+      return work.apply(directory);
+    }
+  }
+
+  /** Since when what was said counts. */
+  Instant since(Instant at) {
+    return at.minus(LATELY);
+  }
+}

@@ -1,0 +1,168 @@
+package fabulum.server.identify;
+
+import fabulum.core.identify.Identifier;
+import fabulum.core.identify.Inquiry;
+import fabulum.core.identify.Profile;
+import fabulum.core.identify.Ranking;
+import fabulum.core.identify.Ranking.Likely;
+import fabulum.core.identify.Ranking.Weighed;
+import fabulum.core.identify.Saying;
+import fabulum.core.identify.Weights;
+import fabulum.core.phone.PhoneNumber;
+import fabulum.core.phone.Sender;
+import fabulum.server.access.StaffId;
+import fabulum.server.conversations.Conversation;
+import fabulum.server.conversations.ConversationId;
+import fabulum.server.conversations.InSight;
+import fabulum.server.conversations.SightColumns;
+import fabulum.server.customers.CustomerId;
+import fabulum.server.customers.HeldNumber;
+import fabulum.server.customers.Holdings;
+import fabulum.server.customers.NumberId;
+import fabulum.server.customers.Profiles;
+import fabulum.server.identify.LikelyView.Candidate;
+import fabulum.server.identify.LikelyView.HeldNow;
+import fabulum.server.identify.LikelyView.Reason;
+import fabulum.server.lines.LineId;
+import fabulum.server.lines.Lines;
+import fabulum.server.lines.Sights;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Service;
+
+/** Who probably writes from a number, with the evidence that the person who asks may see. */
+@Service
+public class WhoWrites {
+  private static final int CANDIDATES = 60;
+  private static final int SHOWN = 5;
+  private static final int REASONS = 6;
+  private static final double LEAST_POINTS = 0.05;
+
+  private final InSight inSight;
+  private final Sights sights;
+  private final Lines lines;
+  private final KnownCustomers known;
+  private final Profiles profiles;
+  private final Holdings holdings;
+  private final Talk talk;
+  private final Weights weights = Weights.fitted();
+
+  WhoWrites(
+      InSight inSight,
+      Sights sights,
+      Lines lines,
+      KnownCustomers known,
+      Profiles profiles,
+      Holdings holdings,
+      Talk talk) {
+    this.inSight = inSight;
+    this.sights = sights;
+    this.lines = lines;
+    this.known = known;
+    this.profiles = profiles;
+    this.holdings = holdings;
+    this.talk = talk;
+  }
+
+  /** Who probably writes in a conversation that someone sees. */
+  public LikelyView of(ConversationId id, StaffId asking) {
+    Conversation row = inSight.row(id, asking);
+    NumberId number = new NumberId(row.numberId());
+    SightColumns sight = SightColumns.of(sights.of(asking));
+    List<Saying> said = talk.of(row.address(), known.since(row.lastAt()), sight);
+    if (said.stream().allMatch(Saying::ours)) {
+      return new LikelyView(
+          List.of(), holdings.holders(number), 1, List.of(), "", holdings.listActs(number));
+    }
+    Optional<PhoneNumber> phone = Sender.ofAddress(row.address()).answerable();
+    ZoneId zone = ZoneId.of(lines.get(new LineId(row.lineId())).zone());
+    Inquiry inquiry = new Inquiry(phone, said, zone);
+    Map<Long, Profile> candidates = candidates(inquiry, number, sight);
+    Ranking ranking = rank(inquiry, candidates);
+    return new LikelyView(
+        ranking.likely().stream()
+            .limit(SHOWN)
+            .map(likely ->
+                shown(likely, Objects.requireNonNull(candidates.get(likely.customer())), number))
+            .toList(),
+        holdings.holders(number),
+        ranking.nobody(),
+        reasons(ranking.nobodysEvidence()),
+        Identifier.nameIn(inquiry),
+        holdings.listActs(number));
+  }
+
+  /**
+   * Ranks everyone on file for texts that are in no conversation yet. All lines count as seen.
+   *
+   * @param number they come from
+   * @param texts the new ones; what is known of the number from before is added
+   */
+  public Ranking rank(PhoneNumber number, List<Saying> texts, ZoneId zone) {
+    SightColumns all = new SightColumns(0, null, null, null);
+    Instant last = texts.get(texts.size() - 1).at();
+    List<Saying> said = talk.of(number.e164(), known.since(last), all);
+    Inquiry inquiry =
+        new Inquiry(
+            Optional.of(number), Stream.concat(said.stream(), texts.stream()).toList(), zone);
+    return rank(inquiry, profiles(known.candidates(inquiry, CANDIDATES), last, all));
+  }
+
+  private Ranking rank(Inquiry inquiry, Map<Long, Profile> candidates) {
+    List<Profile> all = List.copyOf(candidates.values());
+    return known.with(directory -> Identifier.rank(inquiry, all, directory, weights));
+  }
+
+  /** Of several holders, all are candidates, whatever else is found. */
+  private Map<Long, Profile> candidates(Inquiry inquiry, NumberId number, SightColumns sight) {
+    Set<CustomerId> ids = new LinkedHashSet<>();
+    holdings.holders(number).forEach(id -> ids.add(new CustomerId(id)));
+    ids.addAll(known.candidates(inquiry, CANDIDATES));
+    return profiles(List.copyOf(ids), inquiry.asOf(), sight);
+  }
+
+  private Map<Long, Profile> profiles(List<CustomerId> ids, Instant asOf, SightColumns sight) {
+    return talk.with(profiles.list(ids), known.since(asOf), sight).stream()
+        .collect(Collectors.toMap(Profile::id, Function.identity()));
+  }
+
+  private Candidate shown(Likely likely, Profile profile, NumberId number) {
+    List<HeldNumber> held = holdings.of(new CustomerId(profile.id()));
+    List<HeldNow> now =
+        held.stream()
+            .filter(one -> one.heldUntil() == null && one.numberId() != number.value())
+            .map(one -> new HeldNow(one.numberId(), one.address()))
+            .toList();
+    boolean holds =
+        held.stream().anyMatch(one -> one.numberId() == number.value() && one.heldUntil() == null);
+    List<String> details = new ArrayList<>();
+    profile.site().ifPresent(details::add);
+    profile.details().forEach(detail -> details.add(detail.value()));
+    return new Candidate(
+        profile.id(),
+        profile.name(),
+        likely.likelihood(),
+        holds,
+        now,
+        details,
+        reasons(likely.evidence()));
+  }
+
+  private static List<Reason> reasons(List<Weighed> evidence) {
+    return evidence.stream()
+        .filter(one -> Math.abs(one.points()) >= LEAST_POINTS)
+        .limit(REASONS)
+        .map(one -> new Reason(one.evidence().clue(), one.evidence().sentence(), one.points()))
+        .toList();
+  }
+}
