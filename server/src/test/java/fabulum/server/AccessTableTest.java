@@ -196,6 +196,23 @@ class AccessTableTest {
     row("POST", one + "/let-go", Door.WORKS);
     row("POST", one + "/hand-over", Door.WORKS, Map.of("person", spare));
     row("POST", one + "/done", Door.WORKS);
+    row("GET", one + "/likely", Door.SEES);
+    row(
+        "POST",
+        one + "/identify/customer",
+        Door.WORKS,
+        Map.of("customerId", 1, "shared", false, "seen", List.of()));
+    row("POST", one + "/identify/new", Door.WORKS, Map.of("name", "Vera", "seen", List.of()));
+    row(
+        "POST",
+        one + "/identify/holder",
+        Door.WORKS,
+        Map.of("customerId", 1, "scope", "ALWAYS", "seen", List.of()));
+    row(
+        "POST",
+        one + "/identify/not-for-us",
+        Door.WORKS,
+        Map.of("reason", "JUNK", "seen", List.of()));
     row("POST", one + "/reopen", Door.WORKS);
     row("POST", one + "/set-aside", Door.WORKS, Map.of("kind", "WHEN_THEY_WRITE"));
     row("POST", one + "/take-up", Door.WORKS);
@@ -226,6 +243,8 @@ class AccessTableTest {
         asked -> Map.of("line", 1, "number", "312 555 0199", "makeCustomer", false));
     row("POST", "/api/parts", Door.EVERYBODY, Map.of("words", "hello"));
     row("POST", "/api/undo/{name}", Door.EVERYBODY);
+    row("GET", "/api/customers/find?words=lund", Door.EVERYBODY);
+    row("POST", "/api/identifying/{id}/undo", Door.MISSING);
     row("POST", "/api/texts/{id}/take-back", Door.MISSING);
     row("GET", "/api/sentences", Door.EVERYBODY);
     fresh("POST", "/api/sentences", Door.WORKERS, asked -> sentence());

@@ -29,7 +29,7 @@ class ChangesFound {
       case TOPICS ->
           events.publishEvent(
               new TopicsMerged(new TopicId(change.subject()), new TopicId(change.version())));
-      case SET_UP, PEOPLE -> {}
+      case SET_UP, PEOPLE, CUSTOMER -> {}
     }
   }
 }

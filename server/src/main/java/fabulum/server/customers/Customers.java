@@ -18,10 +18,12 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Customers {
   private final CustomerMapper customers;
+  private final CustomerChanges changes;
   private final Clock clock;
 
-  Customers(CustomerMapper customers, Clock clock) {
+  Customers(CustomerMapper customers, CustomerChanges changes, Clock clock) {
     this.customers = customers;
+    this.changes = changes;
     this.clock = clock;
   }
 
@@ -66,6 +68,7 @@ public class Customers {
   public CustomerId add(String name, Sender sender) {
     long id = customers.insert(name);
     customers.insertHolder(numberOf(sender).value(), id);
+    changes.tell(new CustomerId(id));
     return new CustomerId(id);
   }
 

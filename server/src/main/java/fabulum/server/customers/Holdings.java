@@ -21,10 +21,12 @@ import org.springframework.stereotype.Service;
 @Service
 public class Holdings {
   private final HoldingMapper holdings;
+  private final CustomerChanges changes;
   private final Clock clock;
 
-  Holdings(HoldingMapper holdings, Clock clock) {
+  Holdings(HoldingMapper holdings, CustomerChanges changes, Clock clock) {
     this.holdings = holdings;
+    this.changes = changes;
     this.clock = clock;
   }
 
@@ -118,12 +120,14 @@ public class Holdings {
       @Nullable String word) {
     if (!holders(number).contains(customer.value())) {
       holdings.insert(number.value(), customer.value(), from, word, act);
+      changes.tell(customer);
     }
   }
 
   /** A number is no longer a customer's; texts until then stay theirs. */
   public void end(long act, NumberId number, CustomerId customer, Instant at) {
     holdings.end(number.value(), customer.value(), at, act);
+    changes.tell(customer);
   }
 
   /** Keeps which holder wrote. */
@@ -149,6 +153,11 @@ public class Holdings {
     return id;
   }
 
+  /** Removes the customer whom an act made that was taken back, once no conversation is theirs. */
+  public void removeMade(long act) {
+    holdings.deleteCustomer(act);
+  }
+
   /** An act, if there is one. */
   public Optional<Identifying> findAct(long id) {
     return holdings.findIdentifying(id);
@@ -169,13 +178,18 @@ public class Holdings {
     return holdings.countRelying(act) > 0;
   }
 
-  /** Lets everything be as if an act had not been done, but for the record that it was. */
+  /**
+   * Lets everything be as if an act had not been done, but for the record that it was and a
+   * customer whom it made.
+   *
+   * @see #removeMade(long)
+   */
   public void undo(long act, long staff) {
+    holdings.listCustomersOf(act).forEach(id -> changes.tell(new CustomerId(id)));
     holdings.deleteSaid(act);
     holdings.deleteNotForUs(act);
     holdings.deleteMade(act);
     holdings.resume(act);
-    holdings.deleteCustomer(act);
     holdings.setUndone(act, staff, clock.instant());
   }
 }

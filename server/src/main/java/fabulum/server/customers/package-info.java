@@ -1,5 +1,5 @@
 /** Customers, numbers, and who holds which. */
-@ApplicationModule(allowedDependencies = {"platform"})
+@ApplicationModule(allowedDependencies = {"platform", "feed"})
 @NullMarked
 package fabulum.server.customers;
 

@@ -31,6 +31,8 @@ public record Change(
     TOPICS,
     /** Lines, topics or promises. */
     SET_UP,
+    /** A customer: what is on file of them, or their numbers. */
+    CUSTOMER,
     /** People, teams or permissions. */
     PEOPLE
   }

@@ -41,7 +41,6 @@ public class Identify {
   private final Matching matching;
   private final Holdings holdings;
   private final Profiles profiles;
-  private final KnownCustomers known;
   private final TransactionTemplate transactions;
 
   Identify(
@@ -50,14 +49,12 @@ public class Identify {
       Matching matching,
       Holdings holdings,
       Profiles profiles,
-      KnownCustomers known,
       TransactionTemplate transactions) {
     this.inSight = inSight;
     this.books = books;
     this.matching = matching;
     this.holdings = holdings;
     this.profiles = profiles;
-    this.known = known;
     this.transactions = transactions;
   }
 
@@ -154,7 +151,6 @@ public class Identify {
           boolean others = !holdings.holders(number).isEmpty();
           holdings.give(act, number, made, null, others ? "shared" : null);
           said(row, number, EventKind.IDENTIFIED, stripped, by);
-          known.changed(List.of(made.value()));
           return act;
         });
   }
@@ -256,9 +252,7 @@ public class Identify {
             }
           }
           said(row, number, EventKind.IDENTIFYING_UNDONE, null, by);
-          if (done.customerId() != null) {
-            known.changed(List.of(done.customerId()));
-          }
+          holdings.removeMade(act);
           return done;
         }));
   }

@@ -5,6 +5,7 @@ import fabulum.core.identify.Inquiry;
 import fabulum.core.identify.Profile;
 import fabulum.server.conversations.ConversationChanged;
 import fabulum.server.conversations.SightColumns;
+import fabulum.server.customers.CustomerChanged;
 import fabulum.server.customers.CustomerId;
 import fabulum.server.customers.Profiles;
 import java.time.Clock;
@@ -72,8 +73,12 @@ class KnownCustomers {
     }
   }
 
-  /** Of these customers something changed. */
-  void changed(List<Long> customers) {
+  @TransactionalEventListener(phase = TransactionPhase.AFTER_COMMIT)
+  void changed(CustomerChanged change) {
+    changed(List.of(change.id().value()));
+  }
+
+  private void changed(List<Long> customers) {
     synchronized (changed) {
       changed.addAll(customers);
     }

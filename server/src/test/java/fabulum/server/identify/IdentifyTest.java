@@ -109,7 +109,12 @@ class IdentifyTest {
             Fabulum.DOCK,
             "does the rudder bearing still squeak on the ketch");
     assertThat(likely(priya, id).toString()).doesNotContain("MATTER");
-    assertThat(likely(fabulum.signedIn("maren"), id).toString()).contains("MATTER");
+    long far =
+        text(
+            fabulum.freshNumber(),
+            TwoTeams.FAR,
+            "does the rudder bearing still squeak on the ketch");
+    assertThat(likely(fabulum.signedIn("otto"), far).toString()).contains("MATTER");
   }
 
   @Test
@@ -243,13 +248,15 @@ class IdentifyTest {
             .asLong();
     text(number, Fabulum.DOCK, "Click now");
     long other = text(number, Fabulum.YARD, "Click here");
-    JsonNode list = priya.get("/api/inbox?group=OUR_TURN").require(200).json();
+    JsonNode list = priya.get("/api/conversations?group=OUR_TURN&limit=50").require(200).json();
     assertThat(list.toString()).doesNotContain(number);
-    assertThat(priya.get("/api/inbox/counts").require(200).json().path("toIdentify").asInt())
+    assertThat(
+            priya.get("/api/conversations/counts").require(200).json().path("toIdentify").asInt())
         .isZero();
     assertThat(writers(id)).hasSize(2);
     priya.post("/api/identifying/" + act + "/undo", null).require(200);
-    assertThat(priya.get("/api/inbox?group=OUR_TURN").require(200).json().toString())
+    assertThat(
+            priya.get("/api/conversations?group=OUR_TURN&limit=50").require(200).json().toString())
         .contains(number);
     assertThat(toIdentify(other)).isTrue();
     assertThat(

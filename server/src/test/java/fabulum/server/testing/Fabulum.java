@@ -9,6 +9,8 @@ import fabulum.core.promise.Promise;
 import fabulum.server.FabulumApplication;
 import fabulum.server.access.StaffId;
 import fabulum.server.access.TeamId;
+import fabulum.server.customers.CustomerChanges;
+import fabulum.server.customers.CustomerId;
 import fabulum.server.lines.Lines;
 import fabulum.server.lines.NewLine;
 import fabulum.server.people.NewStaff;
@@ -44,6 +46,7 @@ import org.springframework.jdbc.support.GeneratedKeyHolder;
 import org.springframework.jdbc.support.KeyHolder;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.util.FileSystemUtils;
 
 /**
@@ -278,6 +281,10 @@ public final class Fabulum implements AutoCloseable {
           id,
           number);
     }
+    context
+        .getBean(TransactionTemplate.class)
+        .executeWithoutResult(
+            status -> context.getBean(CustomerChanges.class).tell(new CustomerId(id)));
     return id;
   }
 

@@ -61,6 +61,9 @@ public interface HoldingMapper {
   /** Numbers with holdings that the act made or ended. */
   List<Long> listNumbersOf(long act);
 
+  /** Customers whose holdings the act made or ended. */
+  List<Long> listCustomersOf(long act);
+
   void deleteSaid(long act);
 
   void deleteNotForUs(long act);
