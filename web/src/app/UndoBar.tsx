@@ -23,9 +23,12 @@ export function UndoBar() {
   const { pathname } = useLocation();
   const [problem, setProblem] = useState('');
   const undo = useMutation({
-    mutationFn: (name: string) => ask('POST', '/api/undo/{name}', { path: { name } }),
+    mutationFn: (back: { undo: string } | { identifying: number }) =>
+      'undo' in back
+        ? ask('POST', '/api/undo/{name}', { path: { name: back.undo } })
+        : ask('POST', '/api/identifying/{act}/undo', { path: { act: back.identifying } }).then(() => undefined),
     onSuccess: (answer) => {
-      if (answer.left.length > 0)
+      if (answer && answer.left.length > 0)
         say(`${answer.undone} undone. Not undone, because something changed there since: ${names(answer.left)}.`);
     },
     onError: (why) => say(why instanceof ApiProblem ? why.message : 'It could not be undone.'),
@@ -41,11 +44,11 @@ export function UndoBar() {
   const takeBack = () => {
     if (!offer) return;
     withdrawOffer();
-    if ('undo' in offer.back) undo.mutate(offer.back.undo);
-    else
+    if ('text' in offer.back)
       back.mutate(offer.back.text, {
         onError: (why) => say(why instanceof ApiProblem ? why.message : 'It could not be taken back.'),
       });
+    else undo.mutate(offer.back);
   };
   useKeys({ z: offer ? takeBack : undefined });
   if (!offer && problem === '') return null;
@@ -70,7 +73,7 @@ export function UndoBar() {
       </Box>
       {offer && (
         <Button color="inherit" onClick={takeBack} sx={{ textDecoration: 'underline', whiteSpace: 'nowrap' }}>
-          {'undo' in offer.back ? 'Undo (Z)' : 'Take back (Z)'}
+          {'text' in offer.back ? 'Take back (Z)' : 'Undo (Z)'}
         </Button>
       )}
     </Box>

@@ -79,6 +79,7 @@ export function conversation(id: number, more: Partial<Conversation> = {}): Conv
     address: `+131255501${id}`,
     answerable: true,
     toIdentify: false,
+    notForUs: false,
     lastAt: '2026-06-09T19:00:00.000Z',
     lastWords: `words of ${id}`,
     lastSpeaker: 'CUSTOMER',

@@ -6,6 +6,7 @@ import { type Conversation, type Dossier, linesQuery } from '../../shared/api';
 import { SideSheet } from '../../shared/sheet';
 import { Answered, Moment } from '../../shared/ui';
 import { AgreementPart } from '../agreement';
+import { SaidBefore } from '../identify';
 import { elsewhereQuery } from './queries';
 
 const STATES: Record<Conversation['group'], string> = {
@@ -80,6 +81,9 @@ export function CustomerSheet({ dossier, zone, asked, onClose }: Props) {
       </Box>
       <Suspense fallback={null}>
         <AgreementPart conversation={conversation} zone={zone} />
+      </Suspense>
+      <Suspense fallback={null}>
+        <SaidBefore conversation={conversation} zone={zone} />
       </Suspense>
       <Elsewhere id={conversation.id} zone={zone} known={customer !== undefined} />
     </SideSheet>

@@ -1,8 +1,9 @@
 import { Box, Button } from '@mui/material';
-import type { ReactNode, RefObject } from 'react';
+import { type ReactNode, type RefObject, Suspense } from 'react';
 import type { Dossier as DossierData, Line, Topic } from '../../shared/api';
 import { ActButton, Moment, OwnerMark, TopicMark, useRefusal } from '../../shared/ui';
 import { AgreementFact } from '../agreement';
+import { IdentifyBand } from '../identify';
 import type { Acts } from './useActs';
 import { Watching } from './Watching';
 
@@ -24,6 +25,8 @@ interface Props {
   setAsideButton: RefObject<HTMLButtonElement | null>;
   aboutButton: RefObject<HTMLButtonElement | null>;
   onHandOver: () => void;
+  /** Begins a text that asks who is writing. */
+  onAsk: (words: string) => void;
   /** The team it was handed to, other than the line's. */
   teamName: string | undefined;
 }
@@ -42,7 +45,7 @@ function Fact({ name, children }: { name: string; children: ReactNode }) {
 /** Who it is, and what one needs to know before answering; or, when that is not known, that it is not. */
 export function Dossier(props: Props) {
   const { dossier, line, me, open, onFold, onBack, acts, topics, setAsideButton, aboutButton } = props;
-  const { conversation, customer, holders } = dossier;
+  const { conversation, customer } = dossier;
   const mine = conversation.owner?.id === me;
   const zone = line?.zone ?? 'UTC';
   const refusal = useRefusal('WORK');
@@ -185,7 +188,7 @@ export function Dossier(props: Props) {
           )}
         </Box>
       )}
-      {conversation.group === 'BLANK' && (
+      {conversation.group === 'BLANK' && !conversation.notForUs && (
         <Box role="note" sx={{ mt: 0.75, pl: 1.5, borderLeft: 3, borderColor: 'info.main', typography: 'body2' }}>
           Nothing has been said here yet. It appears in the inbox with the first text.
         </Box>
@@ -196,13 +199,10 @@ export function Dossier(props: Props) {
           to another number, or left as it is. You can do that below the text in the script.
         </Box>
       )}
-      {conversation.toIdentify && (
-        <Box role="note" sx={{ mt: 0.75, pl: 1.5, borderLeft: 3, borderColor: 'info.main', typography: 'body2' }}>
-          <strong>To identify.</strong>{' '}
-          {holders.length === 0
-            ? `${conversation.number} is not a number we know. Ask who is writing before you promise anything.`
-            : `${holders.join(' and ')} share this number. Ask which of them is writing.`}
-        </Box>
+      {(conversation.toIdentify || conversation.notForUs) && (
+        <Suspense fallback={<Box role="note">To identify.</Box>}>
+          <IdentifyBand conversation={conversation} onAsk={props.onAsk} />
+        </Suspense>
       )}
       {!conversation.answerable && (
         <Box role="note" sx={{ mt: 0.75, pl: 1.5, borderLeft: 3, borderColor: 'info.main', typography: 'body2' }}>

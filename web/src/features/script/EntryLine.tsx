@@ -22,7 +22,10 @@ interface Props {
 const MARGINS = { xs: '44px 1fr', sm: '56px 112px minmax(0, 68ch)' };
 
 function speakerName(entry: Entry, customer: string): string {
-  if (entry.kind === 'IN') return /^[\d+(]/.test(customer) ? customer : (customer.split(' ')[0] ?? customer);
+  if (entry.kind === 'IN') {
+    const name = entry.writer?.name ?? customer;
+    return /^[\d+(]/.test(name) ? name : (name.split(' ')[0] ?? name);
+  }
   if (!entry.speaker) return 'Fabulum';
   const { name, initials } = entry.speaker;
   // A note's margin says as well that it is one.
@@ -112,7 +115,7 @@ export const EntryLine = memo(function EntryLine(props: Props) {
           </Box>
         ) : (
           <>
-            <Tooltip title={entry.speaker?.name ?? customer}>
+            <Tooltip title={entry.speaker?.name ?? entry.writer?.name ?? customer}>
               <Box
                 sx={{
                   typography: 'caption',

@@ -4,8 +4,8 @@ import { useSyncExternalStore } from 'react';
 export interface Offer {
   /** What was done, as "Done: Greta Moss". */
   words: string;
-  /** The server's name for it; or the text that has not left yet. */
-  back: { undo: string } | { text: number };
+  /** The server's name for it; or the text that has not left yet; or what was said of who writes. */
+  back: { undo: string } | { text: number } | { identifying: number };
   /** How long it is offered; some seconds unless said otherwise. */
   forMs?: number;
 }

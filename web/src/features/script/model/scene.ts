@@ -11,7 +11,7 @@ export interface Printed {
 }
 
 function speaker(entry: Entry): string {
-  return entry.kind === 'IN' ? 'customer' : `${entry.kind} ${entry.speaker?.id ?? 'program'}`;
+  return entry.kind === 'IN' ? `customer ${entry.writer?.id ?? ''}` : `${entry.kind} ${entry.speaker?.id ?? 'program'}`;
 }
 
 export function printed(entries: Entry[], zone: string): Printed[] {
@@ -93,6 +93,12 @@ export function direction(
       return `${who} marks the number as wrong.`;
     case 'NUMBER_RIGHT':
       return `${who} says that the number is right.`;
+    case 'IDENTIFIED':
+      return `${who} says it is ${entry.words ?? ''}.`;
+    case 'NOT_FOR_US':
+      return `${who} says this is not for us${entry.words === 'JUNK' ? ' (junk)' : ' (wrong number)'}.`;
+    case 'IDENTIFYING_UNDONE':
+      return `${who} takes back who it is.`;
     case 'TAKEN_BACK':
       return `${who} takes back a text before it leaves.`;
     case 'TOPIC_ADDED':

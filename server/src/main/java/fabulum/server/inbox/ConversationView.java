@@ -22,6 +22,7 @@ import org.jspecify.annotations.Nullable;
  * @param address the number in E.164, or the sender's name
  * @param answerable false for names and short codes
  * @param toIdentify nobody, or more than one, is known to hold the number
+ * @param notForUs a person said that the texts of this number are not for us
  * @param teamId the team it was handed to, other than the line's
  * @param lastWords the beginning of the last text, at most 200 characters
  * @param failed a text of ours was not delivered, and nobody has dealt with that yet
@@ -45,6 +46,7 @@ public record ConversationView(
     @Nullable Long customerId,
     @Nullable String customerName,
     boolean toIdentify,
+    boolean notForUs,
     @Nullable StaffView owner,
     @Nullable Long teamId,
     Instant lastAt,

@@ -2,6 +2,7 @@ package fabulum.server.inbox;
 
 import com.github.benmanes.caffeine.cache.Caffeine;
 import com.github.benmanes.caffeine.cache.LoadingCache;
+import fabulum.core.conversation.Group;
 import fabulum.core.phone.NumberReader;
 import fabulum.core.phone.Region;
 import fabulum.core.phone.Sender;
@@ -67,7 +68,7 @@ class ConversationViews {
     return new ConversationView(
         row.id(),
         row.version(),
-        row.box(),
+        row.apart() ? Group.BLANK : row.box(),
         row.since(),
         row.dueAt(),
         secondsLeft(row),
@@ -78,6 +79,7 @@ class ConversationViews {
         row.customerId(),
         row.customerName(),
         row.toIdentify(),
+        row.apart(),
         row.ownerId() == null ? null : staff.get(row.ownerId()),
         row.teamId(),
         row.lastAt(),

@@ -1,0 +1,189 @@
+import { Box, Button } from '@mui/material';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import type { Candidate, Conversation } from '../../shared/api';
+import { ActButton, Answered, ProblemNote, tellMovedOn, useKeys, useRefusal } from '../../shared/ui';
+import { CandidateRow } from './CandidateRow';
+import { FindCustomer } from './FindCustomer';
+import { focused } from './focused';
+import { ASK_WHICH, ASK_WHO, percent, SHOWN_AT_FIRST } from './model/likelihood';
+import { NewCustomer } from './NewCustomer';
+import { type Answer, likelyQuery, useIdentify, useTakeBackIdentifying } from './queries';
+import { ScopeChoice } from './ScopeChoice';
+
+interface Props {
+  conversation: Conversation;
+  /** Begins a text that asks who is writing. */
+  onAsk: (words: string) => void;
+}
+
+type Part = 'none' | 'new' | 'find' | 'not-for-us';
+type Scope = Extract<Answer, { as: 'holder' }>['scope'];
+
+const NONE: Candidate[] = [];
+const NOBODY: number[] = [];
+const KEYS = ['Y', 'J', 'K'];
+
+/** Who writes, when that is not known: the likely customers with their evidence, and what can be done, each with one key. */
+export function IdentifyBand({ conversation, onAsk }: Props) {
+  const query = useQuery(likelyQuery(conversation));
+  const [part, setPart] = useState<Part>('none');
+  const [all, setAll] = useState(false);
+  const [scope, setScope] = useState<Scope>('CONVERSATION');
+  const holders = query.data?.holders ?? NOBODY;
+  const identify = useIdentify(conversation.id, holders);
+  const refusal = useRefusal('WORK');
+  const ready = refusal === undefined && query.data !== undefined && !identify.isPending && !conversation.notForUs;
+  const candidates = (query.data?.candidates ?? NONE).slice(0, all ? undefined : SHOWN_AT_FIRST);
+  const isIt = (candidate: Candidate | undefined, givesUp?: number) => {
+    if (!candidate) return;
+    const { customerId, name } = candidate;
+    identify.mutate(
+      candidate.holds
+        ? { as: 'holder', customerId, name, scope }
+        : { as: 'customer', customerId, name, shared: holders.length > 0, ...(givesUp ? { givesUp } : {}) },
+    );
+  };
+  const ask = () => onAsk(holders.length > 1 ? ASK_WHICH : ASK_WHO);
+  const later = () => tellMovedOn(conversation.id);
+  useKeys(
+    ready
+      ? {
+          y: () => isIt(candidates[0]),
+          j: () => isIt(candidates[1]),
+          k: () => isIt(candidates[2]),
+          p: () => setPart('new'),
+          q: ask,
+          '-': () => setPart('not-for-us'),
+          '.': later,
+        }
+      : {},
+  );
+  if (conversation.notForUs) return <NotForUs conversation={conversation} />;
+  return (
+    <Box
+      component="section"
+      aria-label="Who is writing?"
+      sx={{
+        mt: 0.75,
+        pl: 1.5,
+        borderLeft: 3,
+        borderColor: 'info.main',
+        typography: 'body2',
+        maxHeight: '45vh',
+        overflowY: 'auto',
+      }}
+    >
+      <Box sx={{ mb: 0.5 }}>
+        <strong>Who is writing?</strong>{' '}
+        {holders.length > 1 ? 'Several customers have this number.' : 'This number is not on file.'}
+      </Box>
+      <Answered query={query}>
+        {(likely) => (
+          <>
+            {holders.length > 1 && <ScopeChoice scope={scope} onChange={setScope} />}
+            <Box component="ol" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+              {candidates.map((candidate, i) => (
+                <CandidateRow
+                  key={candidate.customerId}
+                  candidate={candidate}
+                  hint={KEYS[i]}
+                  refusal={refusal}
+                  busy={identify.isPending}
+                  onIsIt={(givesUp) => isIt(candidate, givesUp)}
+                />
+              ))}
+            </Box>
+            {likely.candidates.length === 0 && <Box>Nothing in the texts fits anyone on file.</Box>}
+            <Box sx={{ color: 'text.secondary' }}>
+              Nobody we know: {percent(likely.nobody)}
+              {likely.candidates.length > candidates.length && (
+                <Button onClick={() => setAll(true)} sx={{ ml: 1, p: 0 }}>
+                  Show {likely.candidates.length - candidates.length} more
+                </Button>
+              )}
+            </Box>
+          </>
+        )}
+      </Answered>
+      {identify.error && <ProblemNote problem={identify.error} onRetry={() => void query.refetch()} />}
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 0.5, ml: -1 }}>
+        <ActButton hint="P" refusal={refusal} aria-expanded={part === 'new'} onClick={() => setPart('new')}>
+          New customer…
+        </ActButton>
+        <ActButton refusal={refusal} aria-expanded={part === 'find'} onClick={() => setPart('find')}>
+          Someone else…
+        </ActButton>
+        <ActButton hint="Q" refusal={refusal} onClick={ask}>
+          Ask who it is
+        </ActButton>
+        <ActButton
+          hint="-"
+          refusal={refusal}
+          aria-expanded={part === 'not-for-us'}
+          onClick={() => setPart('not-for-us')}
+        >
+          Not for us…
+        </ActButton>
+        <ActButton hint="." onClick={later}>
+          Later
+        </ActButton>
+      </Box>
+      {part === 'new' && (
+        <NewCustomer
+          guessed={query.data?.guessedName ?? ''}
+          problem={identify.error}
+          onMake={(name) => identify.mutate({ as: 'new', name })}
+          onClose={() => setPart('none')}
+        />
+      )}
+      {part === 'find' && (
+        <FindCustomer
+          onChoose={(customerId, name) =>
+            identify.mutate({ as: 'customer', customerId, name, shared: holders.length > 0 })
+          }
+          onClose={() => setPart('none')}
+        />
+      )}
+      {part === 'not-for-us' && (
+        <Box
+          role="group"
+          aria-label="Not for us"
+          sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap' }}
+        >
+          Texts from this number leave the inbox, and later ones stay out of it.
+          <Button
+            ref={focused}
+            variant="outlined"
+            onClick={() => identify.mutate({ as: 'not-for-us', reason: 'WRONG_NUMBER' })}
+          >
+            They have the wrong number
+          </Button>
+          <Button variant="outlined" onClick={() => identify.mutate({ as: 'not-for-us', reason: 'JUNK' })}>
+            Junk
+          </Button>
+          <Button onClick={() => setPart('none')}>Cancel</Button>
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+function NotForUs({ conversation }: { conversation: Conversation }) {
+  const { data } = useQuery(likelyQuery(conversation));
+  const back = useTakeBackIdentifying();
+  const refusal = useRefusal('WORK');
+  const act = data?.acts.find((each) => each.kind === 'NOT_FOR_US' && each.undoneAt === undefined);
+  return (
+    <Box role="note" sx={{ mt: 0.75, pl: 1.5, borderLeft: 3, borderColor: 'info.main', typography: 'body2' }}>
+      <strong>Not for us{act?.words === 'JUNK' ? ': junk' : ': wrong number'}.</strong> Texts from this number stay out
+      of the inbox.{' '}
+      {act && (
+        <ActButton refusal={refusal} disabled={back.isPending} onClick={() => back.mutate(act.id)} sx={{ p: 0 }}>
+          It is for us after all
+        </ActButton>
+      )}
+      {back.error && <ProblemNote problem={back.error} />}
+    </Box>
+  );
+}
