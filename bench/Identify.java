@@ -1,12 +1,18 @@
 import fabulum.core.identify.Ranking;
 import fabulum.core.identify.Ranking.Likely;
 import fabulum.core.identify.Saying;
+import fabulum.core.hours.Hours;
 import fabulum.core.phone.PhoneNumber;
+import fabulum.core.phone.Region;
+import fabulum.core.promise.Promise;
 import fabulum.server.FabulumApplication;
 import fabulum.server.identify.WhoWrites;
+import fabulum.server.lines.Lines;
+import fabulum.server.lines.NewLine;
 import java.io.BufferedWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.time.ZoneId;
@@ -50,6 +56,7 @@ public final class Identify {
     try {
       Map<Long, String> keys;
       try (ConfigurableApplicationContext program = start(folder, world)) {
+        program.getBean(Lines.class).add(line(world));
         keys = new Filling(program.getBean(JdbcTemplate.class), world).fill();
       }
       try (ConfigurableApplicationContext program = start(folder, world)) {
@@ -68,6 +75,12 @@ public final class Identify {
       options.add("--fabulum.clock.at=" + world.path("now").asString());
     }
     return new SpringApplication(FabulumApplication.class).run(options.toArray(new String[0]));
+  }
+
+  private static NewLine line(JsonNode world) {
+    ZoneId zone = ZoneId.of(world.path("zone").asString("America/Chicago"));
+    Region region = new Region(world.path("region").asString("US"));
+    return new NewLine("Office", "Team", "Line", new PhoneNumber("+12025550100"), region, Hours.always(zone), new Promise(Duration.ofHours(1)));
   }
 
   private static void run(WhoWrites who, JsonNode world, Map<Long, String> keys, Path cases, String out) throws Exception {

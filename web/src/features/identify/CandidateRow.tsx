@@ -24,7 +24,7 @@ export function CandidateRow({ candidate, hint, refusal, busy, onIsIt }: Props) 
       aria-label={name}
       sx={{
         display: 'grid',
-        gridTemplateColumns: { xs: '1fr auto', sm: 'minmax(0, 1fr) 92px auto' },
+        gridTemplateColumns: { xs: '1fr auto', sm: 'minmax(0, 1fr) 92px 148px' },
         columnGap: 1.5,
         alignItems: 'start',
         py: 0.5,
@@ -37,15 +37,16 @@ export function CandidateRow({ candidate, hint, refusal, busy, onIsIt }: Props) 
         <Box component="span" sx={{ color: 'text.secondary' }}>
           {details.join(' · ')}
         </Box>
-        <Box component="ul" aria-label={`Why ${name}`} sx={{ m: 0, pl: 2 }}>
-          {reasons.map((reason) => (
+        <Box component="ul" aria-label={`Why ${name}`} sx={{ m: 0, p: 0, listStyle: 'none' }}>
+          {reasons.map((reason, i) => (
             <Box
               component="li"
-              key={reason.clue + reason.sentence}
-              sx={reason.points < 0 ? { color: 'text.secondary', fontStyle: 'italic' } : {}}
+              key={reason.clue}
+              sx={[{ display: 'inline' }, reason.points < 0 ? { color: 'text.secondary', fontStyle: 'italic' } : {}]}
             >
-              {reason.points < 0 && 'but: '}
+              {reason.points < 0 && 'But: '}
               {reason.sentence}
+              {i < reasons.length - 1 && ' '}
             </Box>
           ))}
         </Box>
@@ -76,7 +77,7 @@ export function CandidateRow({ candidate, hint, refusal, busy, onIsIt }: Props) 
         </ActButton>
         {!holds && numbers.length > 0 && (
           <Button aria-expanded={more} onClick={() => setMore(!more)} sx={{ display: 'block', ml: 'auto', p: 0 }}>
-            other number…
+            old number is gone…
           </Button>
         )}
       </Box>

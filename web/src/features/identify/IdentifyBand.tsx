@@ -97,6 +97,9 @@ export function IdentifyBand({ conversation, onAsk }: Props) {
             {likely.candidates.length === 0 && <Box>Nothing in the texts fits anyone on file.</Box>}
             <Box sx={{ color: 'text.secondary' }}>
               Nobody we know: {percent(likely.nobody)}
+              {likely.nobodysReasons
+                .filter(({ clue, points }) => clue !== 'NOBODY' && points > 0)
+                .map(({ sentence }) => ` · ${sentence}`)}
               {likely.candidates.length > candidates.length && (
                 <Button onClick={() => setAll(true)} sx={{ ml: 1, p: 0 }}>
                   Show {likely.candidates.length - candidates.length} more

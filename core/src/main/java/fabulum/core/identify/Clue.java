@@ -34,6 +34,8 @@ public enum Clue {
   DETAIL,
   /** The text says a part of a detail. */
   PART_OF_DETAIL,
+  /** Name and detail, each of which several customers have, are both theirs. */
+  TOGETHER,
   /** The text says the number of a job, an invoice, a file. */
   REFERENCE,
   /** The text says their mail address. */

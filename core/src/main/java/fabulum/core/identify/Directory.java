@@ -22,6 +22,8 @@ public final class Directory implements Rarity {
   private static final int SHORTEST_FUZZY = 4;
   private static final int LONGEST_NAME_WINDOW = 3;
   private static final int COMMON = 400;
+  private static final double WHOLE_DETAIL = 2.5;
+  private static final double MATTER = 0.7;
 
   private final Map<Long, List<String>> termsOf = new HashMap<>();
   private final Map<String, Set<Long>> holders = new HashMap<>();
@@ -153,7 +155,7 @@ public final class Directory implements Rarity {
       }
       double worth = window.common() ? 0.5 : 2;
       give("n:" + text, worth, points);
-      give("d:" + text, worth * 1.5, points);
+      give("d:" + text, worth * WHOLE_DETAIL, points);
       if (!window.common()
           && text.length() >= SHORTEST_FUZZY
           && window.length() <= LONGEST_NAME_WINDOW) {
@@ -168,7 +170,7 @@ public final class Directory implements Rarity {
       }
     }
     for (String stem : reading.stems()) {
-      give("t:" + stem, 1, points);
+      give("t:" + stem, Stems.weight(stem) * MATTER, points);
     }
   }
 

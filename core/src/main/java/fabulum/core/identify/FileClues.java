@@ -73,7 +73,11 @@ final class FileClues {
             new Evidence(
                 Clue.DETAIL,
                 strength,
-                detail.name() + " “" + detail.value() + "” stands in the text.");
+                "Names their "
+                    + detail.name().toLowerCase(Locale.ROOT)
+                    + " “"
+                    + detail.value()
+                    + "”.");
       }
       double some = strength > 0 || tokens.size() < 2 ? 0 : part(tokens);
       if (some > 0 && (part == null || some > part.strength())) {
@@ -81,7 +85,12 @@ final class FileClues {
             new Evidence(
                 Clue.PART_OF_DETAIL,
                 some,
-                "A word of " + detail.name() + " “" + detail.value() + "” stands in the text.");
+                "A word of "
+                    + "Names their "
+                    + detail.name().toLowerCase(Locale.ROOT)
+                    + " “"
+                    + detail.value()
+                    + "”.");
       }
     }
     if (whole != null) {
@@ -230,7 +239,7 @@ final class FileClues {
 
   private Optional<Evidence> mail(String email) {
     return reading.written().toLowerCase(Locale.ROOT).contains(email.toLowerCase(Locale.ROOT))
-        ? Optional.of(new Evidence(Clue.MAIL, 1, "The text says their mail address."))
+        ? Optional.of(new Evidence(Clue.MAIL, 1, "Gives their e-mail address."))
         : Optional.empty();
   }
 }

@@ -5,7 +5,10 @@ import fabulum.core.identify.Ranking.Likely;
 import fabulum.core.identify.Ranking.Weighed;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Optional;
+import java.util.Set;
 
 /**
  * Works out who probably wrote. Each candidate, and nobody, has points: the sum of what the
@@ -64,9 +67,29 @@ public final class Identifier {
       evidence.addAll(file.of(profile));
       evidence.addAll(talk.of(profile));
       weNamed(profile, namedByUs, evidence);
+      together(evidence).ifPresent(evidence::add);
       all.add(new Candidate(profile.id(), evidence));
     }
     return new Case(all, Stranger.of(reading, hasNewName(reading, all, rarity)));
+  }
+
+  /** What is shared with others each by itself may be shared with nobody both at once. */
+  private static Optional<Evidence> together(List<Evidence> evidence) {
+    double name =
+        strength(evidence, EnumSet.of(Clue.FIRST_NAME, Clue.MENTIONED, Clue.LAST_NAME, Clue.FIRM));
+    double detail = strength(evidence, EnumSet.of(Clue.DETAIL, Clue.PART_OF_DETAIL));
+    return name > 0 && detail > 0
+        ? Optional.of(
+            new Evidence(Clue.TOGETHER, 1 - name * detail, "Name and detail are both theirs."))
+        : Optional.empty();
+  }
+
+  private static double strength(List<Evidence> evidence, Set<Clue> clues) {
+    return evidence.stream()
+        .filter(one -> clues.contains(one.clue()))
+        .mapToDouble(Evidence::strength)
+        .max()
+        .orElse(0);
   }
 
   private static void weNamed(Profile profile, NameClues namedByUs, List<Evidence> evidence) {

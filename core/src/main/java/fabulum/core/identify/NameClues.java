@@ -219,7 +219,7 @@ final class NameClues {
   }
 
   private void weigh(Match match, List<Evidence> found) {
-    String name = String.join(" ", match.name().parts());
+    String name = match.name().shown();
     double rareFirst = Rarity.of(rarity.named(match.name().first()));
     double rareLast = Rarity.of(rarity.named(match.name().last()));
     if (match.isFull()) {
@@ -233,30 +233,30 @@ final class NameClues {
       boolean own = match.introduced() && !match.related();
       found.add(
           new Evidence(
-              own ? Clue.FIRST_NAME : Clue.MENTIONED, strength, said(match.name().first())));
+              own ? Clue.FIRST_NAME : Clue.MENTIONED, strength, said(match.name().shownFirst())));
     } else if (match.last().isThere()) {
       found.add(
           new Evidence(
-              Clue.LAST_NAME, match.last().quality() * rareLast, said(match.name().last())));
+              Clue.LAST_NAME, match.last().quality() * rareLast, said(match.name().shownLast())));
     }
     if (match.initial()) {
       found.add(new Evidence(Clue.INITIAL, 1, said(name)));
     }
     if (match.related() && (match.first().isThere() || match.last().isThere())) {
       double quality = Math.max(match.first().quality(), match.last().quality());
-      found.add(new Evidence(Clue.RELATIVE, quality, "The text speaks of " + name + "."));
+      found.add(new Evidence(Clue.RELATIVE, quality, "Speaks of " + name + " as of someone else."));
     }
     if (isAddressed(match)) {
       found.add(
           new Evidence(
               Clue.ADDRESSED,
               match.first().quality(),
-              "The text is addressed to " + match.name().first() + "."));
+              "The text is addressed to " + match.name().shownFirst() + "."));
     }
   }
 
   private static String said(String name) {
-    return "The text says “" + name + "”.";
+    return "Says “" + name + "”.";
   }
 
   /** {@code Bob, poker at 8}, {@code Patricia your appointment}, {@code Is this Kenny?}. */
@@ -308,13 +308,18 @@ final class NameClues {
         if (found.isThere()) {
           explain(
               new Match(
-                  new PersonName(List.of(word.plain())), found, Found.NOTHING, false, false, false),
+                  new PersonName(List.of(word.plain()), word.plain()),
+                  found,
+                  Found.NOTHING,
+                  false,
+                  false,
+                  false),
               explained);
           double strength = found.quality() * (reading.isIntroduced(found.from()) ? 1 : 0.6);
           if (best == null || strength > best.strength()) {
             best =
                 new Evidence(
-                    Clue.NOTED_NAME, strength, "The notes speak of “" + word.plain() + "”.");
+                    Clue.NOTED_NAME, strength, "The notes name “" + capital(word.plain()) + "”.");
           }
         }
       }
@@ -369,7 +374,7 @@ final class NameClues {
   private void againstName(
       Profile profile, Set<Integer> explained, List<Evidence> found, boolean lastNameDiffers) {
     if (lastNameDiffers) {
-      found.add(new Evidence(Clue.OTHER_LAST_NAME, 1, "The last name is another."));
+      found.add(new Evidence(Clue.OTHER_LAST_NAME, 1, "The last name is a different one."));
     }
     for (int at : reading.introductions()) {
       boolean other =
@@ -382,7 +387,7 @@ final class NameClues {
             new Evidence(
                 Clue.OTHER_NAME,
                 1,
-                "They say that they are “" + reading.words().get(at).plain() + "”."));
+                "Gives the name “" + capital(reading.words().get(at).plain()) + "”."));
       }
       int after = at + 1;
       while (after < reading.words().size()
@@ -395,9 +400,7 @@ final class NameClues {
       if (special && place.stream().noneMatch(word -> standsIn(profile, word.plain()))) {
         found.add(
             new Evidence(
-                Clue.FROM_ELSEWHERE,
-                1,
-                "They say where they are from, and it is not known of this customer."));
+                Clue.FROM_ELSEWHERE, 1, "Says they are from somewhere that is not on file."));
       }
     }
   }
@@ -426,5 +429,9 @@ final class NameClues {
       }
     }
     return false;
+  }
+
+  private static String capital(String plain) {
+    return Character.toUpperCase(plain.charAt(0)) + plain.substring(1);
   }
 }

@@ -43,8 +43,7 @@ final class NumberClues {
       area |= area(own).equals(area(held.number()));
     }
     if (near) {
-      found.add(
-          new Evidence(Clue.NEAR_NUMBER, 1, "The number differs by one digit from one of theirs."));
+      found.add(new Evidence(Clue.NEAR_NUMBER, 1, "One digit differs from a number of theirs."));
     }
     if (profile.notes().stream().anyMatch(note -> noted(note, own.e164()))) {
       found.add(new Evidence(Clue.NOTED_NUMBER, 1, "The number stands in their notes."));
@@ -54,7 +53,7 @@ final class NumberClues {
           new Evidence(
               Clue.SAME_AREA,
               Rarity.of(rarity.inArea(area(own))),
-              "The number has the area code of one of theirs."));
+              "Same area code as a number of theirs."));
     }
     return found;
   }

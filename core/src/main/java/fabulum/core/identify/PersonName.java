@@ -11,8 +11,9 @@ import java.util.Set;
  *
  * @param parts in the order written, each without spaces and hyphens: {@code Wilhelmina de Groot}
  *     gives {@code wilhelmina, degroot}, {@code Hyun-woo Park} gives {@code hyunwoo, park}
+ * @param written as on file
  */
-record PersonName(List<String> parts) {
+record PersonName(List<String> parts, String written) {
   private static final Set<String> PARTICLES =
       Set.of(
           "de", "del", "della", "der", "den", "di", "da", "dos", "du", "la", "le", "van", "von",
@@ -44,7 +45,21 @@ record PersonName(List<String> parts) {
     if (!particle.isEmpty()) {
       parts.add(particle.toString());
     }
-    return new PersonName(parts);
+    return new PersonName(parts, name.strip());
+  }
+
+  /** As it is written on file. */
+  String shown() {
+    return written;
+  }
+
+  String shownFirst() {
+    return written.split(" +")[0];
+  }
+
+  String shownLast() {
+    String[] words = written.split(" +");
+    return words[words.length - 1];
   }
 
   String first() {

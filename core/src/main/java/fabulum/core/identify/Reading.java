@@ -152,6 +152,15 @@ final class Reading {
     return stems;
   }
 
+  /** A word of the text that has this stem. */
+  String wordOf(String stem) {
+    return words.stream()
+        .map(Word::plain)
+        .filter(plain -> Stems.stem(plain).equals(stem))
+        .findFirst()
+        .orElse(stem);
+  }
+
   String plain() {
     return plain;
   }

@@ -16,7 +16,8 @@ final class Stems {
     List<String> stems = new ArrayList<>();
     for (Word word : words) {
       String plain = word.plain();
-      if (!CommonWords.isSmall(plain) && (plain.length() >= 3 || word.hasDigit())) {
+      if (!CommonWords.isSmall(plain)
+          && (plain.length() >= 3 || word.hasDigit() && plain.length() >= 2)) {
         stems.add(stem(plain));
       }
     }

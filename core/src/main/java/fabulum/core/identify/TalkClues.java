@@ -9,13 +9,18 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 
 /** Evidence from what was said lately, and from what is due. */
 final class TalkClues {
   private static final Duration LATELY = Duration.ofDays(45);
   static final Duration ASKED_LATELY = Duration.ofDays(10);
   private static final Duration JUST_NOW = Duration.ofHours(2);
+
+  private static final double QUOTED = 0.2;
+  private static final int MOST_QUOTED = 3;
 
   private static final Pattern ASKS =
       Pattern.compile(
@@ -69,10 +74,11 @@ final class TalkClues {
   }
 
   private void answers(Saying asked, Set<String> names, List<Evidence> found) {
-    double shared = shared(Stems.of(Wording.words(asked.words())), names);
-    if (shared > 0) {
+    Shared shared = shared(Stems.of(Wording.words(asked.words())), names);
+    if (shared.much() > 0) {
       found.add(
-          new Evidence(Clue.ANSWERS, shared, "We asked them: “" + shortly(asked.words()) + "”"));
+          new Evidence(
+              Clue.ANSWERS, shared.much(), "We asked them: “" + shortly(asked.words()) + "”"));
     }
     double fits = Questions.fit(asked.words(), reading);
     if (fits > 0) {
@@ -99,24 +105,47 @@ final class TalkClues {
       }
     }
     profile.notes().forEach(note -> matters.addAll(Stems.of(Wording.words(note))));
-    double shared = shared(matters, names);
-    if (shared > 0) {
-      found.add(new Evidence(Clue.MATTER, shared, "It fits what is going on with them."));
+    Shared shared = shared(matters, names);
+    if (shared.much() > 0) {
+      String quoted = shared.quoted();
+      String what =
+          quoted.isEmpty()
+              ? "It fits what is going on with them."
+              : "Fits what is going on with them: " + quoted + ".";
+      found.add(new Evidence(Clue.MATTER, shared.much(), what));
     }
   }
 
-  /** How much of what the text speaks of stands among these stems, 0 to 1. */
-  private double shared(List<String> stems, Set<String> names) {
+  /** What the text speaks of that stands among these stems too. */
+  private Shared shared(List<String> stems, Set<String> names) {
     double sum = 0;
-    for (String stem : new HashSet<>(stems)) {
-      if (!names.contains(stem)
-          && reading.stems().contains(stem)
-          && rarity.named(stem) == 0
-          && rarity.detailed(stem) == 0) {
-        sum += Stems.weight(stem) * Rarity.of(rarity.speakingOf(stem));
+    List<String> words = new ArrayList<>();
+    for (String stem : new TreeSet<>(stems)) {
+      boolean counts =
+          !names.contains(stem) && rarity.named(stem) == 0 && rarity.detailed(stem) == 0;
+      if (counts && reading.stems().contains(stem)) {
+        double weight = Stems.weight(stem) * Rarity.of(rarity.speakingOf(stem));
+        sum += weight;
+        if (weight > QUOTED) {
+          words.add(reading.wordOf(stem));
+        }
       }
     }
-    return 1 - Math.exp(-sum);
+    return new Shared(1 - Math.exp(-sum), words);
+  }
+
+  /**
+   * What a text and something else speak of.
+   *
+   * @param much 0 to 1
+   */
+  private record Shared(double much, List<String> words) {
+    String quoted() {
+      return words.stream()
+          .limit(MOST_QUOTED)
+          .map(word -> "“" + word + "”")
+          .collect(Collectors.joining(", "));
+    }
   }
 
   /** Names and details count by themselves. */

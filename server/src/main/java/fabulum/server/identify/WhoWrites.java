@@ -29,6 +29,7 @@ import fabulum.server.lines.Sights;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -162,6 +163,7 @@ public class WhoWrites {
     return evidence.stream()
         .filter(one -> Math.abs(one.points()) >= LEAST_POINTS)
         .limit(REASONS)
+        .sorted(Comparator.comparing((Weighed one) -> one.points() < 0))
         .map(one -> new Reason(one.evidence().clue(), one.evidence().sentence(), one.points()))
         .toList();
   }

@@ -1,0 +1,67 @@
+package fabulum.core.identify;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class LikenessTest {
+  @ParameterizedTest
+  @CsvSource({
+    "kowalski, kowalsky, true",
+    "solberg, solburg, true",
+    "hyeonu, hyunwoo, true",
+    "kovalchik, kowalczyk, true",
+    "almsry, elmasry, true",
+    "venkatraman, venkataraman, true",
+    "mark, mike, false",
+    "ann, ana, false",
+    "dale, sale, false",
+    "whitcombe, whitfield, false"
+  })
+  void slipsSoundsAndConsonants(String text, String name, boolean alike) {
+    assertThat(Likeness.of(text, name) > 0.5).isEqualTo(alike);
+  }
+
+  /** Against the plain recurrence over all pairs, without limit and without reusing rows. */
+  @Test
+  void theDistanceIsThatOfThePlainRecurrence() {
+    Random random = new Random(3);
+    for (int i = 0; i < 3_000; i++) {
+      String a = word(random);
+      String b = word(random);
+      assertThat(Likeness.distance(a, b, 2)).as("%s %s", a, b).isEqualTo(Math.min(3, plain(a, b)));
+    }
+  }
+
+  private static String word(Random random) {
+    StringBuilder word = new StringBuilder();
+    for (int n = random.nextInt(7); n > 0; n--) {
+      word.append((char) ('a' + random.nextInt(3)));
+    }
+    return word.toString();
+  }
+
+  private static int plain(String a, String b) {
+    int[][] d = new int[a.length() + 1][b.length() + 1];
+    for (int i = 0; i <= a.length(); i++) {
+      for (int j = 0; j <= b.length(); j++) {
+        if (i == 0 || j == 0) {
+          d[i][j] = i + j;
+          continue;
+        }
+        int change = a.charAt(i - 1) == b.charAt(j - 1) ? 0 : 1;
+        d[i][j] = Math.min(Math.min(d[i - 1][j], d[i][j - 1]) + 1, d[i - 1][j - 1] + change);
+        boolean swapped =
+            i > 1
+                && j > 1
+                && a.charAt(i - 1) == b.charAt(j - 2)
+                && a.charAt(i - 2) == b.charAt(j - 1);
+        d[i][j] = swapped ? Math.min(d[i][j], d[i - 2][j - 2] + 1) : d[i][j];
+      }
+    }
+    return d[a.length()][b.length()];
+  }
+}
