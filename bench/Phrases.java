@@ -1,6 +1,7 @@
 import fabulum.core.agreement.Keyword;
 import fabulum.core.agreement.Keywords;
 import fabulum.core.agreement.StopWish;
+import fabulum.core.identify.WrongNumber;
 import fabulum.core.text.Language;
 import java.io.BufferedReader;
 import java.io.BufferedWriter;
@@ -55,6 +56,7 @@ public final class Phrases {
     made.put("words", words);
     made.put("keyword", Keywords.read(words, languages).map(Keyword::name).map(name -> name.toLowerCase(Locale.ROOT)).orElse(null));
     made.put("asksToStop", StopWish.isIn(words, languages));
+    made.put("wrongNumber", WrongNumber.isSaidIn(words));
     return made;
   }
 }
