@@ -1,14 +1,18 @@
 import { Box } from '@mui/material';
-import { lazy, Suspense, useState } from 'react';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import { Outlet } from 'react-router';
 import { useTelling } from '../features/notices';
-import { WriteTo } from '../features/write-to';
 import { useLive } from '../realtime';
 import type { LiveMessage, Session } from '../shared/api';
 import { useKeys } from '../shared/ui';
 import { AskBeforeLeaving } from './AskBeforeLeaving';
 import { Masthead } from './Masthead';
 import { Troubles } from './Troubles';
+
+/** Fetched soon after the frame is there, before anyone presses its key. */
+const fetchWriteTo = () => import('../features/write-to').then((feature) => ({ default: feature.WriteTo }));
+const WriteTo = lazy(fetchWriteTo);
+const SOON_MS = 1_000;
 
 /** Fetched when they are first asked for; nothing is typed into them. */
 const KeysHelp = lazy(() => import('./KeysHelp').then((part) => ({ default: part.KeysHelp })));
@@ -33,6 +37,10 @@ export function Frame({ session }: { session: Session }) {
   });
   const writes = session.may.includes('TEXT');
   const [writing, setWriting] = useState(false);
+  useEffect(() => {
+    const soon = setTimeout(() => void fetchWriteTo(), SOON_MS);
+    return () => clearTimeout(soon);
+  }, []);
   useKeys({ '?': () => setHelp(true), w: writes ? () => setWriting(true) : undefined });
   return (
     <Box sx={{ height: '100dvh', display: 'flex', flexDirection: 'column' }}>
@@ -48,7 +56,11 @@ export function Frame({ session }: { session: Session }) {
       >
         {announced}
       </Box>
-      {writing && <WriteTo onClose={() => setWriting(false)} />}
+      {writing && (
+        <Suspense fallback={null}>
+          <WriteTo onClose={() => setWriting(false)} />
+        </Suspense>
+      )}
       <AskBeforeLeaving />
       {help && (
         <Suspense fallback={null}>

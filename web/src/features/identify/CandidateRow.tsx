@@ -7,7 +7,7 @@ import { likelihoodWords, percent } from './model/likelihood';
 interface Props {
   candidate: Candidate;
   hint: string | undefined;
-  refusal: string | undefined;
+  refusal: string;
   busy: boolean;
   /** It is this one; perhaps another number of theirs is no longer theirs. */
   onIsIt: (givesUp?: number) => void;
@@ -17,7 +17,6 @@ interface Props {
 export function CandidateRow({ candidate, hint, refusal, busy, onIsIt }: Props) {
   const [more, setMore] = useState(false);
   const { name, likelihood, numbers, details, reasons, holds } = candidate;
-  const act = { ...(hint ? { hint } : {}), ...(refusal ? { refusal } : {}) };
   return (
     <Box
       component="li"
@@ -71,7 +70,14 @@ export function CandidateRow({ candidate, hint, refusal, busy, onIsIt }: Props) 
         {likelihoodWords(likelihood)}
       </Box>
       <Box sx={{ textAlign: 'right' }}>
-        <ActButton {...act} variant="outlined" disabled={busy} onClick={() => onIsIt()} aria-label={`It is ${name}`}>
+        <ActButton
+          {...(hint ? { hint } : {})}
+          refusal={refusal}
+          variant="outlined"
+          disabled={busy}
+          onClick={() => onIsIt()}
+          aria-label={`It is ${name}`}
+        >
           It is {name.split(' ')[0]}
           {hint && ` (${hint})`}
         </ActButton>

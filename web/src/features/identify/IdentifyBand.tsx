@@ -33,7 +33,7 @@ export function IdentifyBand({ conversation, onAsk }: Props) {
   const holders = query.data?.holders ?? NOBODY;
   const identify = useIdentify(conversation.id, holders);
   const refusal = useRefusal('WORK');
-  const ready = refusal === undefined && query.data !== undefined && !identify.isPending && !conversation.notForUs;
+  const ready = refusal === '' && query.data !== undefined && !identify.isPending && !conversation.notForUs;
   const candidates = (query.data?.candidates ?? NONE).slice(0, all ? undefined : SHOWN_AT_FIRST);
   const isIt = (candidate: Candidate | undefined, givesUp?: number) => {
     if (!candidate) return;

@@ -29,12 +29,7 @@ export function SaidBefore({ conversation, zone }: { conversation: Conversation;
             <Moment at={act.doneAt} zone={zone} />: {staff.find(({ id }) => id === act.staffId)?.name ?? 'A colleague'}{' '}
             {WORDS[act.kind]}.{' '}
             {act.undoneAt === undefined ? (
-              <ActButton
-                {...(refusal ? { refusal } : {})}
-                disabled={back.isPending}
-                onClick={() => back.mutate(act.id)}
-                sx={{ p: 0 }}
-              >
+              <ActButton refusal={refusal} disabled={back.isPending} onClick={() => back.mutate(act.id)} sx={{ p: 0 }}>
                 Take back
               </ActButton>
             ) : (

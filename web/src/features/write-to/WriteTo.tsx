@@ -140,7 +140,7 @@ export function WriteTo({ carry, onClose }: Props) {
                 control={
                   <Checkbox checked={makeCustomer} onChange={(_, checked) => setMakeCustomer(checked)} size="small" />
                 }
-                label={`${found?.shownNumber ?? typed} is new. Add it as a customer.`}
+                label={`${found?.shownNumber ?? typed} is new${found?.extension ? ` (extension ${found.extension} is left out: texts cannot reach it)` : ''}. Add it as a customer.`}
               />
               {makeCustomer && (
                 <Field

@@ -240,6 +240,6 @@ class SeveralTest {
             .post("/api/write-to", Map.of("line", 1, "number", "555-01", "makeCustomer", true))
             .require(422);
     assertThat(refused.json().path("detail").asString())
-        .isEqualTo("Not a valid phone number in United States. Nothing was made.");
+        .isEqualTo("Not a valid phone number: digits are missing. Nothing was made.");
   }
 }

@@ -16,13 +16,22 @@ public final class WrongNumber {
       compiled(
           // Wrong number; sorry, wrong person.
           "^(?:(?:sorry|sry|hi|hello|hey|no|nope|oops|not me|i think|think|ok|um|uh|this is|its|it is|a|the|you have|again|ma am|sir|man) )*"
-              + "wrong (?:" + NUMBER + "|" + PERSON + "|" + "numbers)"
+              + "wrong (?:"
+              + NUMBER
+              + "|"
+              + PERSON
+              + "|"
+              + "numbers)"
               + "(?: (?:sorry|again|bud|man|sir|ma am|thanks|thank you|lol|please|here|i think))*(?: (?:please )?(?:remove|stop|delete|check|update).*)?$",
           "^wrong$",
           // You have the wrong number.
           "\\b(?:you|u|youve|ya|yall|have|got|reached|texted|texting|contacting|texts?|called|calling|dialed|have reached|have got)"
               + "(?: (?:have|has|got|keep|are|must|just|still|re))*(?: (?:texting|contacting|calling|texted|reached|have|having|got))?"
-              + "(?: to)?(?: a| the)? wrong (?:" + NUMBER + "|" + PERSON + ")\\b(?! (?:on|of|for the|in))",
+              + "(?: to)?(?: a| the)? wrong (?:"
+              + NUMBER
+              + "|"
+              + PERSON
+              + ")\\b(?! (?:on|of|for the|in))",
           "\\bwrong (?:number|person) for (?!the |a |an |this |that )\\w+$",
           "\\b(?:not|isnt) (?:the|a) right (?:number|person)\\b(?! to\\b)",
           // Not Dale; this isn't Carol.

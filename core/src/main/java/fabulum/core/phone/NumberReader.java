@@ -5,7 +5,9 @@ import com.google.i18n.phonenumbers.PhoneNumberUtil;
 import com.google.i18n.phonenumbers.PhoneNumberUtil.PhoneNumberFormat;
 import com.google.i18n.phonenumbers.PhoneNumberUtil.ValidationResult;
 import com.google.i18n.phonenumbers.Phonenumber;
+import java.text.Normalizer;
 import java.util.Optional;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
@@ -19,6 +21,19 @@ public final class NumberReader {
    */
   private static final Pattern DIALLED = Pattern.compile("[+\\d\\s().\\-/\\u00a0\\u2010-\\u2015]+");
 
+  private static final Pattern HIDDEN = Pattern.compile("[\\p{Cf}\\u00ad]+");
+  private static final Pattern TEL =
+      Pattern.compile("^(?:tel|phone|cell|mobile|sms)\\.?:\\s*(?://)?", Pattern.CASE_INSENSITIVE);
+
+  /** Within most countries two zeros are dialled for the plus sign. */
+  private static final Pattern INTERNATIONAL = Pattern.compile("00\\s*(?=[1-9])");
+
+  /** {@code ext 5}, {@code x5}, {@code ;ext=5} of RFC 3966. */
+  private static final Pattern EXTENSION =
+      Pattern.compile(
+          "[\\s,;]*(?:extension|extn?|x|app(?:t|arat)?|durchwahl|poste|anexo|int)\\.?[\\s:=]*(\\d{1,6})\\s*$",
+          Pattern.CASE_INSENSITIVE);
+
   private static final int NORTH_AMERICA = 1;
 
   /** Ten digits of the North American Numbering Plan: area code, exchange, line. */
@@ -29,6 +44,86 @@ public final class NumberReader {
 
   private final PhoneNumberUtil numbers = PhoneNumberUtil.getInstance();
 
+  /** What a person typed, as it was understood. */
+  public sealed interface Typed {
+    /**
+     * A number.
+     *
+     * @param extension of a switchboard, which a text cannot reach; it was left out
+     */
+    record Understood(PhoneNumber number, Optional<String> extension) implements Typed {}
+
+    /**
+     * None there can be.
+     *
+     * @param why for people
+     */
+    record Impossible(String why) implements Typed {}
+  }
+
+  /**
+   * Reads a number as a person typed or pasted it: with brackets, dots, {@code tel:}, {@code 00}
+   * for the plus sign, digits of other scripts, characters that are not seen, or an extension.
+   */
+  public Typed readTyped(String typed, Region region) {
+    String plain = TEL.matcher(plain(typed)).replaceFirst("");
+    Matcher extension = EXTENSION.matcher(plain);
+    boolean extended = extension.find();
+    String bare = (extended ? plain.substring(0, extension.start()) : plain).strip();
+    Optional<PhoneNumber> number = readNumber(bare, region);
+    if (number.isEmpty() && INTERNATIONAL.matcher(bare).lookingAt()) {
+      number = readNumber("+" + INTERNATIONAL.matcher(bare).replaceFirst(""), region);
+    }
+    return number
+        .<Typed>map(read ->
+            new Typed.Understood(
+                read, extended ? Optional.of(extension.group(1)) : Optional.empty()))
+        .orElseGet(() -> new Typed.Impossible(why(bare, region)));
+  }
+
+  /** Without what is not seen, and with the digits and spaces of ASCII. */
+  private static String plain(String written) {
+    String folded =
+        Normalizer.normalize(HIDDEN.matcher(written).replaceAll(""), Normalizer.Form.NFKC);
+    StringBuilder plain = new StringBuilder();
+    folded
+        .codePoints()
+        .forEach(each -> {
+          int digit = Character.digit(each, 10);
+          if (digit >= 0) {
+            plain.append(digit);
+          } else {
+            plain.appendCodePoint(Character.isSpaceChar(each) ? ' ' : each);
+          }
+        });
+    return plain.toString().strip();
+  }
+
+  private String why(String bare, Region region) {
+    String digits = bare.replaceAll("\\D", "");
+    if (digits.isEmpty()) {
+      return "Not a valid phone number: it has no digits.";
+    }
+    if (bare.codePoints().anyMatch(Character::isLetter)) {
+      return "Not a valid phone number: it has letters in it.";
+    }
+    try {
+      Phonenumber.PhoneNumber parsed = numbers.parse(bare, region.code());
+      return switch (numbers.isPossibleNumberWithReason(parsed)) {
+        case TOO_SHORT, IS_POSSIBLE_LOCAL_ONLY -> "Not a valid phone number: digits are missing.";
+        case TOO_LONG -> "Not a valid phone number: it has too many digits.";
+        case INVALID_COUNTRY_CODE -> "Not a valid phone number: there is no such country code.";
+        default -> "Not a valid phone number: no number begins like this.";
+      };
+    } catch (NumberParseException notANumber) {
+      return switch (notANumber.getErrorType()) {
+        case INVALID_COUNTRY_CODE -> "Not a valid phone number: there is no such country code.";
+        case TOO_LONG -> "Not a valid phone number: it has too many digits.";
+        default -> "Not a valid phone number: digits are missing.";
+      };
+    }
+  }
+
   /**
    * Reads a number.
    *
@@ -38,7 +133,7 @@ public final class NumberReader {
    *     like a number and not listed yet is a number
    */
   public Optional<PhoneNumber> readNumber(String written, Region region) {
-    String trimmed = written.strip();
+    String trimmed = plain(written);
     if (!DIALLED.matcher(trimmed).matches()) {
       return Optional.empty();
     }

@@ -9,7 +9,10 @@ import java.util.List;
 import java.util.Objects;
 import org.junit.jupiter.api.Test;
 
-/** Phrases written and labelled by hand. The rules were made with those of one file; those of the other are counted. */
+/**
+ * Phrases written and labelled by hand. The rules were made with those of one file; those of the
+ * other are counted.
+ */
 class WrongNumberTest {
   private record Phrase(boolean wrong, String words) {
     boolean isRight() {

@@ -99,4 +99,51 @@ class NumberReaderTest {
   void aLogShowsOnlyTheEndOfANumber() {
     assertThat(new PhoneNumber("+13125550123").toString()).isEqualTo("…23").doesNotContain("312");
   }
+
+  @ParameterizedTest
+  @CsvSource(
+      textBlock =
+          """
+          (312) 555-0123 ext 5           | US | +13125550123 | 5
+          312.555.0123x77                | US | +13125550123 | 77
+          tel:+1-312-555-0123;ext=12     | US | +13125550123 | 12
+          Tel.: 312 555 0123             | US | +13125550123 |
+          0044 20 7946 0123              | US | +442079460123 |
+          +44 (0)20 7946 0123            | US | +442079460123 |
+          00 49 30 12345678              | DE | +493012345678 |
+          312\u2009555\u202f0123       | US | +13125550123 |
+          \u202a+1 312 555 0123\u202c  | US | +13125550123 |
+          312\u00ad555\u00ad0123       | US | +13125550123 |
+          ３１２ ５５５ ０１２３            | US | +13125550123 |
+          ٣١٢ ٥٥٥ ٠١٢٣                  | US | +13125550123 |
+          """,
+      delimiter = '|')
+  void whatPeopleTypeOrPasteIsUnderstood(
+      String written, String region, String e164, String extension) {
+    String typed =
+        written
+            .replace("\\u2009", "\u2009")
+            .replace("\\u202f", "\u202f")
+            .replace("\\u202a", "\u202a")
+            .replace("\\u202c", "\u202c")
+            .replace("\\u00ad", "\u00ad");
+    assertThat(reader.readTyped(typed, new Region(region)))
+        .isEqualTo(
+            new NumberReader.Typed.Understood(
+                new PhoneNumber(e164), java.util.Optional.ofNullable(extension)));
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "312 555, digits are missing",
+    "'', it has no digits",
+    "312 555 0123 4567 8901 22, too many digits",
+    "1-800-LAKEDAY, letters",
+    "(122) 555-0123, no number begins like this"
+  })
+  void whatCannotBeANumberIsRefusedWithTheReason(String written, String why) {
+    assertThat(reader.readTyped(written, US))
+        .isInstanceOfSatisfying(
+            NumberReader.Typed.Impossible.class, no -> assertThat(no.why()).contains(why));
+  }
 }

@@ -2,7 +2,7 @@ package fabulum.server.writing;
 
 import fabulum.core.access.Sight;
 import fabulum.core.phone.NumberReader;
-import fabulum.core.phone.PhoneNumber;
+import fabulum.core.phone.NumberReader.Typed;
 import fabulum.core.phone.Region;
 import fabulum.core.phone.Sender;
 import fabulum.server.access.StaffId;
@@ -19,7 +19,6 @@ import fabulum.server.writing.store.WritingMapper;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -71,8 +70,13 @@ public class Addressees {
    * @param people whose number, name or details contain the words
    * @param number what was typed, in E.164, when it is a number nobody has written from
    * @param shownNumber the same as people at home write it
+   * @param extension was typed with it and is left out: a text cannot reach it
    */
-  public record Found(List<Person> people, @Nullable String number, @Nullable String shownNumber) {}
+  public record Found(
+      List<Person> people,
+      @Nullable String number,
+      @Nullable String shownNumber,
+      @Nullable String extension) {}
 
   /** The lines someone can begin a conversation on: those in use that they see. */
   public List<LineView> lines(StaffId asking) {
@@ -84,7 +88,7 @@ public class Addressees {
   public Found find(String words, LineId from, StaffId asking) {
     requireSight(from, asking);
     if (words.isBlank()) {
-      return new Found(List.of(), null, null);
+      return new Found(List.of(), null, null, null);
     }
     Region region = new Region(lines.get(from).region());
     List<FoundNumber> found =
@@ -106,14 +110,15 @@ public class Addressees {
                   there);
             })
             .toList();
-    Optional<PhoneNumber> typed =
-        numbers
-            .readNumber(words, region)
-            .filter(number -> people.stream().noneMatch(p -> p.address().equals(number.e164())));
-    return new Found(
-        people,
-        typed.map(PhoneNumber::e164).orElse(null),
-        typed.map(number -> numbers.forPeople(number, region)).orElse(null));
+    if (numbers.readTyped(words, region) instanceof Typed.Understood typed
+        && people.stream().noneMatch(p -> p.address().equals(typed.number().e164()))) {
+      return new Found(
+          people,
+          typed.number().e164(),
+          numbers.forPeople(typed.number(), region),
+          typed.extension().orElse(null));
+    }
+    return new Found(people, null, null, null);
   }
 
   private @Nullable Long usualLine(FoundNumber number, List<Known> there, List<LineView> mine) {

@@ -3,6 +3,7 @@ package fabulum.server.writing;
 import fabulum.core.access.Act;
 import fabulum.core.conversation.Participants;
 import fabulum.core.phone.NumberReader;
+import fabulum.core.phone.NumberReader.Typed;
 import fabulum.core.phone.PhoneNumber;
 import fabulum.core.phone.Region;
 import fabulum.core.text.OneLine;
@@ -20,7 +21,6 @@ import fabulum.server.platform.Problem;
 import fabulum.server.platform.Problem.FieldProblem;
 import fabulum.server.platform.RaceRetry;
 import java.util.List;
-import java.util.Locale;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 
@@ -70,8 +70,7 @@ public class WriteTo {
     permits.require(by, Act.TEXT);
     LineView line = lines.get(wanted.line());
     Region region = new Region(line.region());
-    PhoneNumber number =
-        numbers.readNumber(wanted.number(), region).orElseThrow(() -> noSuchNumber(region));
+    PhoneNumber number = typed(wanted.number(), region);
     if (wanted.name().strip().length() > LONGEST_NAME) {
       throw Problem.fields(List.of(new FieldProblem("name", "A name has at most 160 characters.")));
     }
@@ -96,12 +95,12 @@ public class WriteTo {
     return id;
   }
 
-  private static Problem noSuchNumber(Region region) {
-    String country =
-        new Locale.Builder().setRegion(region.code()).build().getDisplayCountry(Locale.ENGLISH);
-    return Problem.fields(
-        List.of(
-            new FieldProblem(
-                "number", "Not a valid phone number in " + country + ". Nothing was made.")));
+  private PhoneNumber typed(String number, Region region) {
+    Typed typed = numbers.readTyped(number, region);
+    if (typed instanceof Typed.Understood understood) {
+      return understood.number();
+    }
+    String why = ((Typed.Impossible) typed).why();
+    throw Problem.fields(List.of(new FieldProblem("number", why + " Nothing was made.")));
   }
 }
