@@ -12,6 +12,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 
 /**
@@ -57,7 +58,7 @@ public final class Directory implements Rarity {
       return;
     }
     for (String term : terms) {
-      Set<Long> left = holders.get(term);
+      Set<Long> left = Objects.requireNonNull(holders.get(term));
       left.remove(id);
       if (left.isEmpty()) {
         holders.remove(term);
@@ -290,9 +291,9 @@ public final class Directory implements Rarity {
     void remove(String term) {
       if (isFuzzy(term)) {
         String word = term.substring(2);
-        byLength.get(word.length()).remove(term);
-        bySound.get(Likeness.sound(word)).remove(term);
-        byConsonants.get(Likeness.consonants(word)).remove(term);
+        Objects.requireNonNull(byLength.get(word.length())).remove(term);
+        Objects.requireNonNull(bySound.get(Likeness.sound(word))).remove(term);
+        Objects.requireNonNull(byConsonants.get(Likeness.consonants(word))).remove(term);
       }
     }
 

@@ -21,9 +21,18 @@ public record WhoWrote(List<Holding> holdings, List<Said> said) {
    * A customer has a number.
    *
    * @param from empty for always
+   * @param weakBefore before that it counts only where nobody else held the number
    * @param until when it stopped being theirs; empty for still
    */
-  public record Holding(long customer, Optional<Instant> from, Optional<Instant> until) {
+  public record Holding(
+      long customer,
+      Optional<Instant> from,
+      Optional<Instant> weakBefore,
+      Optional<Instant> until) {
+    boolean isWeak(Instant time) {
+      return weakBefore.filter(time::isBefore).isPresent();
+    }
+
     boolean at(Instant time) {
       return from.filter(time::isBefore).isEmpty()
           && until.filter(end -> !time.isBefore(end)).isEmpty();
@@ -74,12 +83,16 @@ public record WhoWrote(List<Holding> holdings, List<Said> said) {
     if (told.isPresent()) {
       return told;
     }
-    long[] then =
-        holdings.stream()
-            .filter(held -> held.at(at))
-            .mapToLong(Holding::customer)
-            .distinct()
-            .toArray();
+    long[] strong = holdersAt(at, false);
+    long[] then = strong.length > 0 ? strong : holdersAt(at, true);
     return then.length == 1 ? OptionalLong.of(then[0]) : OptionalLong.empty();
+  }
+
+  private long[] holdersAt(Instant time, boolean weak) {
+    return holdings.stream()
+        .filter(held -> held.at(time) && held.isWeak(time) == weak)
+        .mapToLong(Holding::customer)
+        .distinct()
+        .toArray();
   }
 }

@@ -18,7 +18,7 @@ class WhoWroteTest {
   private static final long TEXT = 70;
 
   private static Holding always(long customer) {
-    return new Holding(customer, Optional.empty(), Optional.empty());
+    return new Holding(customer, Optional.empty(), Optional.empty(), Optional.empty());
   }
 
   private static Said of(
@@ -31,8 +31,8 @@ class WhoWroteTest {
     WhoWrote who =
         new WhoWrote(
             List.of(
-                new Holding(1, Optional.empty(), Optional.of(MAY)),
-                new Holding(2, Optional.of(MAY), Optional.empty())),
+                new Holding(1, Optional.empty(), Optional.empty(), Optional.of(MAY)),
+                new Holding(2, Optional.of(MAY), Optional.empty(), Optional.empty())),
             List.of());
     assertThat(who.of(HERE, TEXT, MAY.minusMillis(1))).hasValue(1);
     assertThat(who.of(HERE, TEXT, MAY)).hasValue(2);
@@ -80,9 +80,24 @@ class WhoWroteTest {
   void whatIsSaidOfAllCountsOnlyWhileTheyHaveTheNumber() {
     WhoWrote who =
         new WhoWrote(
-            List.of(new Holding(1, Optional.empty(), Optional.of(MAY)), always(2), always(3)),
+            List.of(
+                new Holding(1, Optional.empty(), Optional.empty(), Optional.of(MAY)),
+                always(2),
+                always(3)),
             List.of(of(1, OptionalLong.empty(), OptionalLong.empty(), Optional.empty())));
     assertThat(who.of(HERE, TEXT, MARCH)).hasValue(1);
     assertThat(who.of(HERE, TEXT, JULY)).isEmpty();
+  }
+
+  @Test
+  void oneWhoHasTheNumberAloneSinceMayWroteBeforeOnlyWhatNobodyElseDid() {
+    Holding alone = new Holding(2, Optional.empty(), Optional.of(MAY), Optional.empty());
+    WhoWrote afterAnother =
+        new WhoWrote(
+            List.of(new Holding(1, Optional.empty(), Optional.empty(), Optional.of(MAY)), alone),
+            List.of());
+    assertThat(afterAnother.of(HERE, TEXT, MARCH)).hasValue(1);
+    assertThat(afterAnother.of(HERE, TEXT, MAY)).hasValue(2);
+    assertThat(new WhoWrote(List.of(alone), List.of()).of(HERE, TEXT, MARCH)).hasValue(2);
   }
 }

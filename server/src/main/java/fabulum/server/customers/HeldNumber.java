@@ -8,6 +8,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param address in E.164, or a sender's name
  * @param word about this holding, such as "shared" or "work"
+ * @param weakBefore before that it counts only where nobody else held the number
  * @param heldUntil null while it is theirs
  */
 public record HeldNumber(
@@ -19,4 +20,5 @@ public record HeldNumber(
     @Nullable String word,
     boolean preferred,
     @Nullable Instant heldFrom,
+    @Nullable Instant weakBefore,
     @Nullable Instant heldUntil) {}

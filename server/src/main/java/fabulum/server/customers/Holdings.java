@@ -47,6 +47,15 @@ public class Holdings {
         .toList();
   }
 
+  /** Everyone who holds or ever held a number. */
+  public List<CustomerId> everHeld(NumberId number) {
+    return holdings.listOfNumber(number.value()).stream()
+        .map(HeldNumber::customerId)
+        .distinct()
+        .map(CustomerId::new)
+        .toList();
+  }
+
   /** The numbers a customer holds and held. */
   public List<HeldNumber> of(CustomerId customer) {
     return holdings.listOfCustomer(customer.value());
@@ -60,6 +69,7 @@ public class Holdings {
                 new Holding(
                     one.customerId(),
                     Optional.ofNullable(one.heldFrom()),
+                    Optional.ofNullable(one.weakBefore()),
                     Optional.ofNullable(one.heldUntil())))
             .toList();
     List<Said> said = holdings.listSaid(number.value()).stream().map(Holdings::said).toList();
@@ -111,22 +121,25 @@ public class Holdings {
         clock.instant());
   }
 
-  /** Gives a number to a customer; nothing happens when they hold it already. */
+  /**
+   * Gives a number to a customer.
+   *
+   * @param weakBefore before that only where nobody else held it; null for never weak
+   */
   public void give(
       long act,
       NumberId number,
       CustomerId customer,
-      @Nullable Instant from,
+      @Nullable Instant weakBefore,
       @Nullable String word) {
-    if (!holders(number).contains(customer.value())) {
-      holdings.insert(number.value(), customer.value(), from, word, act);
-      changes.tell(customer);
-    }
+    holdings.insert(number.value(), customer.value(), weakBefore, word, act);
+    changes.tell(customer);
   }
 
   /** A number is no longer a customer's; texts until then stay theirs. */
   public void end(long act, NumberId number, CustomerId customer, Instant at) {
     holdings.end(number.value(), customer.value(), at, act);
+    holdings.reckonEnds(number.value());
     changes.tell(customer);
   }
 
@@ -188,8 +201,10 @@ public class Holdings {
     holdings.listCustomersOf(act).forEach(id -> changes.tell(new CustomerId(id)));
     holdings.deleteSaid(act);
     holdings.deleteNotForUs(act);
+    List<Long> numbers = holdings.listNumbersOf(act);
+    holdings.deleteEnds(act);
     holdings.deleteMade(act);
-    holdings.resume(act);
+    numbers.forEach(holdings::reckonEnds);
     holdings.setUndone(act, staff, clock.instant());
   }
 }

@@ -106,20 +106,13 @@ public class Identify {
         row -> {
           NumberId number = new NumberId(row.numberId());
           long act = begin(IdentifyingKind.CUSTOMER, row, customer, null, by);
-          boolean others =
-              holdings.holders(number).stream().anyMatch(one -> one != customer.value());
           Instant since = row.openedAt();
-          if (others && !shared) {
-            holdings.holders(number).stream()
-                .filter(one -> one != customer.value())
-                .forEach(one -> holdings.end(act, number, new CustomerId(one), since));
+          if (!shared) {
+            holdings.everHeld(number).stream()
+                .filter(one -> !one.equals(customer))
+                .forEach(one -> holdings.end(act, number, one, since));
           }
-          holdings.give(
-              act,
-              number,
-              customer,
-              others && !shared ? since : null,
-              others && shared ? "shared" : null);
+          holdings.give(act, number, customer, shared ? null : since, shared ? "shared" : null);
           if (givesUp != null) {
             holdings.hold(givesUp);
             holdings.end(act, givesUp, customer, since);
@@ -148,8 +141,7 @@ public class Identify {
           NumberId number = new NumberId(row.numberId());
           long act = begin(IdentifyingKind.NEW_CUSTOMER, row, null, null, by);
           CustomerId made = holdings.newCustomer(act, stripped);
-          boolean others = !holdings.holders(number).isEmpty();
-          holdings.give(act, number, made, null, others ? "shared" : null);
+          holdings.give(act, number, made, null, null);
           said(row, number, EventKind.IDENTIFIED, stripped, by);
           return act;
         });

@@ -94,7 +94,7 @@ class IdentifyTest {
     assertThat(found.path("candidates").path(0).path("customerId").asLong()).isEqualTo(vera);
     assertThat(found.path("candidates").path(0).path("likelihood").asDouble()).isGreaterThan(0.8);
     assertThat(found.path("candidates").path(0).path("reasons").path(0).path("sentence").asString())
-        .contains("vera lund");
+        .contains("Vera Lund");
     assertThat(found.path("guessedName").asString()).isEqualTo("Vera Lund");
   }
 

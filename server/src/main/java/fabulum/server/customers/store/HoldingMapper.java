@@ -34,9 +34,13 @@ public interface HoldingMapper {
   void setCustomer(long act, long customerId);
 
   void insert(
-      long numberId, long customerId, @Nullable Instant from, @Nullable String word, long act);
+      long numberId,
+      long customerId,
+      @Nullable Instant weakBefore,
+      @Nullable String word,
+      long act);
 
-  /** Ends what is not ended yet. */
+  /** Ends the holdings there are, also those that another act ended. */
   void end(long numberId, long customerId, Instant at, long act);
 
   void insertSaid(
@@ -70,8 +74,11 @@ public interface HoldingMapper {
 
   void deleteMade(long act);
 
-  /** What the act ended goes on. */
-  void resume(long act);
+  /** The ends that the act made, and those of holdings that it made. */
+  void deleteEnds(long act);
+
+  /** Until when each holding of a number holds, from its ends. */
+  void reckonEnds(long numberId);
 
   void deleteCustomer(long act);
 

@@ -1,0 +1,223 @@
+package fabulum.server.identify;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import fabulum.server.access.StaffId;
+import fabulum.server.conversations.ConversationId;
+import fabulum.server.customers.CustomerId;
+import fabulum.server.customers.NumberId;
+import fabulum.server.identify.Identify.Reason;
+import fabulum.server.identify.Identify.Scope;
+import fabulum.server.platform.Problem;
+import fabulum.server.testing.Fabulum;
+import fabulum.server.testing.TwoTeams;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestInstance;
+
+/**
+ * Taking back what was said of who writes, against a replay without it: the same sequence on
+ * numbers and customers of its own, by the same two people at the same times.
+ */
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
+class IdentifyLawsTest {
+  private static final long SEED = 20261127;
+  private static final int SEQUENCES = Integer.getInteger("identify.sequences", 120);
+  private static final int LONGEST = 6;
+
+  private TwoTeams office;
+  private Fabulum fabulum;
+  private Identify identify;
+  private List<StaffId> people;
+  private int made;
+
+  @BeforeAll
+  void begin() {
+    office = TwoTeams.start();
+    fabulum = office.fabulum;
+    identify = fabulum.context.getBean(Identify.class);
+    people = List.of(new StaffId(office.id("priya")), new StaffId(office.id("tom")));
+    fabulum.tables.update("update line set promise_minutes = 43000");
+  }
+
+  @AfterAll
+  void end() {
+    office.close();
+  }
+
+  /** What happens: an act, or a text that comes. */
+  private record Step(int kind, int number, int customer, int other, int by) {}
+
+  /** Two numbers and three customers, of whom the first holds the first number. */
+  private final class World {
+    private final List<String> numbers = List.of(fabulum.freshNumber(), fabulum.freshNumber());
+    private final long[] customers = new long[3];
+    private final long[] conversations = new long[2];
+    private final Map<Integer, Long> acts = new LinkedHashMap<>();
+
+    World() {
+      customers[0] = fabulum.customer("Ada " + made++, numbers.get(0));
+      customers[1] = fabulum.customer("Ben " + made++, fabulum.freshNumber());
+      customers[2] = fabulum.customer("Cem " + made++, fabulum.freshNumber());
+      for (int i = 0; i < 2; i++) {
+        text(i);
+      }
+    }
+
+    private void text(int number) {
+      fabulum.webhook().text(numbers.get(number), Fabulum.DOCK, "text " + made++).require(200);
+      Long id =
+          fabulum.tables.queryForObject(
+              "select c.id from conversation c join number n on n.id = c.number_id where n.address = ?",
+              Long.class,
+              numbers.get(number));
+      conversations[number] = id == null ? 0 : id;
+    }
+
+    private List<Long> seen(int number) {
+      return fabulum.tables.queryForList(
+          "select h.customer_id from holding h join number n on n.id = h.number_id"
+              + " where n.address = ? and h.held_until is null order by 1",
+          Long.class,
+          numbers.get(number));
+    }
+
+    private NumberId id(int number) {
+      Long id =
+          fabulum.tables.queryForObject(
+              "select id from number where address = ?", Long.class, numbers.get(number));
+      return new NumberId(id == null ? 0 : id);
+    }
+
+    void go(int place, Step step) {
+      ConversationId id = new ConversationId(conversations[step.number]);
+      CustomerId customer = new CustomerId(customers[step.customer]);
+      StaffId by = people.get(step.by);
+      List<Long> seen = seen(step.number);
+      try {
+        switch (step.kind) {
+          case 0 -> acts.put(place, identify.customer(id, customer, true, null, seen, by).act());
+          case 1 ->
+              acts.put(
+                  place,
+                  identify
+                      .customer(
+                          id,
+                          customer,
+                          false,
+                          step.other == 0 ? id(1 - step.number) : null,
+                          seen,
+                          by)
+                      .act());
+          case 2 ->
+              acts.put(
+                  place,
+                  identify
+                      .oneOfSeveral(id, customer, Scope.values()[step.other], null, seen, by)
+                      .act());
+          case 3 ->
+              acts.put(
+                  place, identify.notForUs(id, Reason.values()[step.other % 2], seen, by).act());
+          default -> text(step.number);
+        }
+      } catch (Problem refused) {
+        // Refused in both worlds, or it shows in what is compared.
+      }
+    }
+
+    /** Everything but the record, with names in place of ids that differ between worlds. */
+    List<String> state() {
+      List<String> rows = new ArrayList<>();
+      for (int i = 0; i < 2; i++) {
+        long number = id(i).value();
+        rows.add("number " + i);
+        add(
+            rows,
+            "select customer_id, held_from, weak_before, held_until, word from holding where number_id = "
+                + number
+                + " order by customer_id, word nulls first, weak_before nulls first, held_until nulls first");
+        add(
+            rows,
+            "select customer_id, said_from, case when entry_id is null then 0 else 1 end from writer_said where number_id = "
+                + number
+                + " order by customer_id, said_from nulls first, 3");
+        add(rows, "select count(*) from not_for_us where number_id = " + number);
+        add(
+            rows,
+            "select customer_id, to_identify, apart, box, stands, turn, since, opened_at, due_at from conversation where number_id = "
+                + number);
+      }
+      return rows;
+    }
+
+    private void add(List<String> rows, String query) {
+      fabulum
+          .tables
+          .queryForList(query)
+          .forEach(row -> {
+            String text = row.toString();
+            for (int i = 0; i < customers.length; i++) {
+              text =
+                  text.replace(
+                          "CUSTOMER_ID=" + customers[i] + ",", "CUSTOMER_ID=customer " + i + ",")
+                      .replace(
+                          "customer_id=" + customers[i] + ",", "customer_id=customer " + i + ",");
+            }
+            rows.add(text);
+          });
+    }
+  }
+
+  @Test
+  void takingBackIsAsIfItHadNeverBeenDone() {
+    Random random = new Random(SEED);
+    int compared = 0;
+    for (int sequence = 0; sequence < SEQUENCES; sequence++) {
+      Step[] steps = new Step[2 + random.nextInt(LONGEST - 1)];
+      for (int i = 0; i < steps.length; i++) {
+        steps[i] =
+            new Step(
+                random.nextInt(6),
+                random.nextInt(2),
+                random.nextInt(3),
+                random.nextInt(3),
+                random.nextInt(2));
+      }
+      int left = random.nextInt(steps.length);
+      World world = new World();
+      World replay = new World();
+      for (int i = 0; i < steps.length; i++) {
+        fabulum.clock.advance(Duration.ofMinutes(1 + random.nextInt(2_000)));
+        world.go(i, steps[i]);
+        if (i != left || !world.acts.containsKey(i)) {
+          replay.go(i, steps[i]);
+        }
+      }
+      boolean sameActs =
+          world.acts.keySet().stream()
+              .filter(i -> i != left)
+              .toList()
+              .equals(List.copyOf(replay.acts.keySet()));
+      if (!world.acts.containsKey(left) || !sameActs) {
+        // What followed was possible only because of it, or only without it.
+        continue;
+      }
+      identify.undo(world.acts.get(left), people.get(0));
+      assertThat(world.state())
+          .as(
+              "seed %s, sequence %s, without step %s of %s",
+              SEED, sequence, left, Arrays.toString(steps))
+          .isEqualTo(replay.state());
+      compared++;
+    }
+    assertThat(compared).isGreaterThan(SEQUENCES / 3);
+  }
+}
