@@ -172,6 +172,25 @@ class OptingOutTest {
   }
 
   @Test
+  void aKeywordIsAnsweredInItsLanguageAndStopItselfInEnglish() {
+    fabulum.tables.update("update send_settings set languages = 'ES DE'");
+    fabulum.context.getBean(SendSetup.class).forget();
+    text(Fabulum.DOCK, "Ayuda");
+    text(Fabulum.DOCK, "Alto!");
+    assertThat(fabulum.becomes(() -> handed().size() == 2)).as("%s", handed()).isTrue();
+    assertThat(handed().get(0))
+        .contains("también puede llamarnos al")
+        .endsWith("Escriba STOP para no recibir más mensajes.");
+    assertThat(handed().get(1))
+        .isEqualTo(
+            "North Dock: no recibirá más mensajes nuestros. Escriba START para recibirlos de nuevo.");
+    text(Fabulum.DOCK, "start");
+    text(Fabulum.DOCK, "STOP");
+    assertThat(fabulum.becomes(() -> handed().size() == 4)).as("%s", handed()).isTrue();
+    assertThat(handed().get(3)).isEqualTo(CONFIRMED);
+  }
+
+  @Test
   void startBringsTextsBackAndIsConfirmed() {
     long id = text(Fabulum.DOCK, "STOP");
     text(Fabulum.YARD, "Unstop");

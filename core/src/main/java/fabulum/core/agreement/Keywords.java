@@ -76,6 +76,24 @@ public final class Keywords {
     return each.size() == 1 ? each.iterator().next() : Optional.empty();
   }
 
+  /**
+   * The language a keyword is in; English where it is one of those that hold everywhere.
+   *
+   * @param text one that {@linkplain #read is} a keyword
+   * @param languages those besides English whose words count, the first of several that have it
+   */
+  public static Language languageOf(String text, Set<Language> languages) {
+    List<String> tokens = Tokens.of(text);
+    List<String> words = List.of(String.join("", tokens), tokens.isEmpty() ? "" : tokens.get(0));
+    return Arrays.stream(Language.values())
+        .filter(language -> language == Language.EN || languages.contains(language))
+        .filter(language ->
+            words.stream()
+                .anyMatch(word -> WORDS.getOrDefault(language, Map.of()).containsKey(word)))
+        .findFirst()
+        .orElse(Language.EN);
+  }
+
   private static Optional<Keyword> meaning(String word, Set<Language> languages) {
     return WORDS.entrySet().stream()
         .filter(entry -> entry.getKey() == Language.EN || languages.contains(entry.getKey()))

@@ -1,9 +1,11 @@
 package fabulum.server.messaging;
 
 import fabulum.core.agreement.Keyword;
+import fabulum.core.agreement.KeywordReplies;
 import fabulum.core.agreement.Keywords;
 import fabulum.core.delivery.ClientReference;
 import fabulum.core.sending.Author.Purpose;
+import fabulum.core.text.Language;
 import fabulum.server.conversations.Bookkeeping;
 import fabulum.server.conversations.ConversationId;
 import fabulum.server.conversations.EventKind;
@@ -62,9 +64,10 @@ class KeywordAnswers {
   /**
    * What a text asks for.
    *
+   * @param language of the keyword
    * @param hadOptedOut whether its number had opted out before
    */
-  record Asked(Keyword keyword, boolean hadOptedOut) {
+  record Asked(Keyword keyword, Language language, boolean hadOptedOut) {
     /** Whether nobody waits for a person's answer to it. */
     boolean isSettled() {
       return keyword == Keyword.STOP || changesBack();
@@ -83,7 +86,8 @@ class KeywordAnswers {
     return Keywords.read(text.words(), setup.get().languages())
         .map(keyword -> {
           agreements.hold(customers.numberOf(text.from()));
-          return new Asked(keyword, decisions.hasOptedOut(text.from(), text.line()));
+          Language language = Keywords.languageOf(text.words(), setup.get().languages());
+          return new Asked(keyword, language, decisions.hasOptedOut(text.from(), text.line()));
         });
   }
 
@@ -100,12 +104,13 @@ class KeywordAnswers {
     String business = settings.business().isBlank() ? line.site() : settings.business();
     return switch (asked.keyword()) {
       case STOP -> stop(asked, id, number, scope, text.words(), business);
-      case START -> asked.hadOptedOut() ? start(id, number, text.words(), business) : List.of();
+      case START ->
+          asked.hadOptedOut() ? start(asked, id, number, text.words(), business) : List.of();
       case HELP -> {
         say(
             id,
             Purpose.HELP,
-            business + ": " + contact(settings, line) + " Text STOP to end texts.");
+            KeywordReplies.help(asked.language(), business, contact(settings), line.shownNumber()));
         yield List.of();
       }
     };
@@ -124,30 +129,22 @@ class KeywordAnswers {
       return List.of();
     }
     long event = books.event(books.row(id), EventKind.OPTED_OUT, null, null);
-    say(
-        id,
-        Purpose.STOP_CONFIRMED,
-        business + ": you will get no more texts from us. Text START to get them again.");
+    say(id, Purpose.STOP_CONFIRMED, KeywordReplies.stopped(asked.language(), business));
     return List.of(event);
   }
 
   /** Takes back every opt-out, wherever it was sent to. */
-  private List<Long> start(ConversationId id, NumberId number, String words, String business) {
+  private List<Long> start(
+      Asked asked, ConversationId id, NumberId number, String words, String business) {
     agreements.note(number, Noted.byKeyword(true, words), null, null);
     long event = books.event(books.row(id), EventKind.OPTED_IN, null, null);
-    say(
-        id,
-        Purpose.START_CONFIRMED,
-        business + ": you will get our texts again. Text STOP at any time to end them.");
+    say(id, Purpose.START_CONFIRMED, KeywordReplies.started(asked.language(), business));
     return List.of(event);
   }
 
-  private static String contact(SendSettings settings, LineView line) {
-    if (settings.contact().isBlank()) {
-      return "you can also call us at " + line.shownNumber() + ".";
-    }
+  private static String contact(SendSettings settings) {
     String said = settings.contact().strip();
-    return said.matches(".*[.!?]") ? said : said + ".";
+    return said.isEmpty() || said.matches(".*[.!?]") ? said : said + ".";
   }
 
   private void say(ConversationId id, Purpose purpose, String words) {
