@@ -70,7 +70,7 @@ export function IdentifyBand({ conversation, onAsk }: Props) {
         borderLeft: 3,
         borderColor: 'info.main',
         typography: 'body2',
-        maxHeight: '45vh',
+        maxHeight: { xs: '26vh', sm: '45vh' },
         overflowY: 'auto',
       }}
     >

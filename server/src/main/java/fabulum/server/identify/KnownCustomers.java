@@ -66,7 +66,8 @@ class KnownCustomers {
 
   /** The database is never asked while the directory is held. */
   private void read(List<CustomerId> ids) {
-    List<Profile> read = talk.with(profiles.list(ids), clock.instant().minus(LATELY), ALL_LINES);
+    List<Profile> read =
+        talk.with(profiles.list(ids), "", clock.instant().minus(LATELY), ALL_LINES);
     synchronized (directory) {
       ids.forEach(id -> directory.remove(id.value()));
       read.forEach(directory::put);

@@ -28,8 +28,13 @@ class Talk {
     this.talk = talk;
   }
 
-  /** Profiles with what was said from their numbers while these were theirs. */
-  List<Profile> with(List<Profile> profiles, Instant since, SightColumns sight) {
+  /**
+   * Profiles with what was said from their numbers while these were theirs.
+   *
+   * @param but what was said from this number is left out: of that the writer is sought; empty for
+   *     none
+   */
+  List<Profile> with(List<Profile> profiles, String but, Instant since, SightColumns sight) {
     if (profiles.isEmpty()) {
       return List.of();
     }
@@ -42,6 +47,7 @@ class Talk {
         }
       }
     }
+    byNumber.remove(but);
     return profiles.stream().map(profile -> profile.saying(of(profile, byNumber))).toList();
   }
 

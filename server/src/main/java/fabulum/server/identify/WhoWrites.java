@@ -116,7 +116,7 @@ public class WhoWrites {
     Inquiry inquiry =
         new Inquiry(
             Optional.of(number), Stream.concat(said.stream(), texts.stream()).toList(), zone);
-    return rank(inquiry, profiles(known.candidates(inquiry, CANDIDATES), last, all));
+    return rank(inquiry, profiles(known.candidates(inquiry, CANDIDATES), inquiry, all));
   }
 
   private Ranking rank(Inquiry inquiry, Map<Long, Profile> candidates) {
@@ -129,11 +129,12 @@ public class WhoWrites {
     Set<CustomerId> ids = new LinkedHashSet<>();
     holdings.holders(number).forEach(id -> ids.add(new CustomerId(id)));
     ids.addAll(known.candidates(inquiry, CANDIDATES));
-    return profiles(List.copyOf(ids), inquiry.asOf(), sight);
+    return profiles(List.copyOf(ids), inquiry, sight);
   }
 
-  private Map<Long, Profile> profiles(List<CustomerId> ids, Instant asOf, SightColumns sight) {
-    return talk.with(profiles.list(ids), known.since(asOf), sight).stream()
+  private Map<Long, Profile> profiles(List<CustomerId> ids, Inquiry inquiry, SightColumns sight) {
+    String number = inquiry.number().map(PhoneNumber::e164).orElse("");
+    return talk.with(profiles.list(ids), number, known.since(inquiry.asOf()), sight).stream()
         .collect(Collectors.toMap(Profile::id, Function.identity()));
   }
 

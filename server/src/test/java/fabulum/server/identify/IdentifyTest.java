@@ -118,6 +118,15 @@ class IdentifyTest {
   }
 
   @Test
+  void whatIsAskedAboutIsNoEvidenceOfItself() {
+    String number = fabulum.freshNumber();
+    fabulum.customer("Ada Berg", number);
+    fabulum.customer("Ben Berg", number);
+    long id = text(number, Fabulum.DOCK, "may we fetch the cushions from the loft");
+    assertThat(likely(priya, id).toString()).doesNotContain("MATTER").contains("HOLDS_NUMBER");
+  }
+
+  @Test
   void itIsThisCustomerForPastTextsTooAndInEveryConversationOfTheNumber() {
     long vera = fabulum.customer("Vera Lund", fabulum.freshNumber());
     String number = fabulum.freshNumber();
