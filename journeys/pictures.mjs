@@ -114,8 +114,8 @@ await picture('line-setup', { viewport: { width: 1280, height: 1180 } }, async (
 });
 await picture('to-identify', {}, async (page) => {
   await page.getByRole('link', { name: /^To identify/ }).click();
-  await page.getByRole('region', { name: 'Conversations' }).getByText('please take us off auto pay').click();
-  await page.getByRole('region', { name: 'Script' }).waitFor();
+  await page.getByRole('region', { name: 'Conversations' }).getByText('new phone who dis').click();
+  await page.getByText(/^Nobody we know/).waitFor();
 });
 await picture('writing-place', {}, async (page) => {
   await row(page, /charged twice/);

@@ -20,7 +20,7 @@ const KeysHelp = lazy(() => import('./KeysHelp').then((part) => ({ default: part
 /** What a new text is announced as, to those who listen rather than look. */
 function announcement(message: LiveMessage): string | undefined {
   const text = message.entries.find((entry) => entry.kind === 'IN');
-  return text && message.conversation
+  return text && message.conversation && !message.conversation.notForUs
     ? `New text from ${message.conversation.customerName ?? message.conversation.number}: ${text.words ?? ''}`
     : undefined;
 }

@@ -263,6 +263,9 @@ class IdentifyTest {
             priya.get("/api/conversations/counts").require(200).json().path("toIdentify").asInt())
         .isZero();
     assertThat(writers(id)).hasSize(2);
+    JsonNode row = priya.get("/api/conversations/" + id).require(200).json().path("conversation");
+    assertThat(row.path("group").asString()).isEqualTo("BLANK");
+    assertThat(row.path("notForUs").asBoolean()).isTrue();
     priya.post("/api/identifying/" + act + "/undo", null).require(200);
     assertThat(
             priya.get("/api/conversations?group=OUR_TURN&limit=50").require(200).json().toString())
