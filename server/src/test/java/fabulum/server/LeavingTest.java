@@ -2,10 +2,14 @@ package fabulum.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import fabulum.core.conversation.Participants;
 import fabulum.core.delivery.Gateway.OutgoingText;
 import fabulum.core.delivery.SendOutcome;
+import fabulum.core.phone.PhoneNumber;
+import fabulum.server.conversations.Conversations;
 import fabulum.server.cost.Costs;
 import fabulum.server.cost.StockWatch;
+import fabulum.server.lines.LineId;
 import fabulum.server.lines.Lines;
 import fabulum.server.platform.Troubles;
 import fabulum.server.sending.SendSetup;
@@ -184,6 +188,30 @@ class LeavingTest {
     fabulum.clock.advance(Duration.ofSeconds(30));
     assertThat(handed("Right one, " + id)).isNotEmpty();
     assertThat(fabulum.network.timesHanded("Wrong window, " + id)).isZero();
+  }
+
+  @Test
+  void whatIsTakenBackFromAGroupWaitsForNoneOfItsNumbers() {
+    List<PhoneNumber> two =
+        List.of(new PhoneNumber(fabulum.freshNumber()), new PhoneNumber(fabulum.freshNumber()));
+    long group =
+        fabulum
+            .context
+            .getBean(Conversations.class)
+            .open(new LineId(1), Participants.group(two))
+            .value();
+    pause(priya, 20);
+    long text =
+        priya
+            .post("/api/conversations/" + group + "/texts", said("Both of you, " + group))
+            .require(200)
+            .json()
+            .path("text")
+            .asLong();
+    String waiting = "select count(*) from delivery where entry_id = " + text;
+    assertThat(fabulum.tables.queryForObject(waiting, Integer.class)).isEqualTo(2);
+    priya.post("/api/texts/" + text + "/take-back", null).require(200);
+    assertThat(fabulum.tables.queryForObject(waiting, Integer.class)).isZero();
   }
 
   @Test

@@ -225,9 +225,9 @@ public class Identify {
             throw Problem.notFound("step");
           }
           ConversationId id = new ConversationId(done.conversationId());
-          Conversation row = inSight.lock(id, by);
           NumberId number = new NumberId(done.numberId());
           holdings.hold(number);
+          Conversation row = inSight.lock(id, by);
           if (holdings.findAct(act).filter(one -> one.undoneAt() == null).isEmpty()) {
             return done;
           }
@@ -253,16 +253,19 @@ public class Identify {
       ConversationId id, List<Long> seen, StaffId by, Function<Conversation, Long> what) {
     return RaceRetry.run(() ->
         transactions.execute(status -> {
-          Conversation row = inSight.lock(id, by);
+          Conversation row = inSight.row(id, by);
           if (row.isGroup()) {
             throw Problem.conflict(
                 Problem.Kind.CHANGED_MEANWHILE,
                 "A group has several writers; open the conversation of one number.");
           }
           NumberId number = new NumberId(row.numberId());
+          // The number first, as a text that comes in holds it: in another order they would wait
+          // for each other.
           holdings.hold(number);
+          Conversation held = inSight.lock(id, by);
           requireAsSeen(number, seen);
-          return new Done(what.apply(row));
+          return new Done(what.apply(held));
         }));
   }
 
