@@ -1,10 +1,10 @@
 // @vitest-environment jsdom
-import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { useState } from 'react';
 import { expect, it } from 'vitest';
 import type { Dossier } from '../../shared/api';
 import { Beside } from '../../shared/sheet';
-import { conversation, dock, yard } from '../../testing/data';
+import { conversation, dock, maren, yard } from '../../testing/data';
 import { type Answers, show } from '../../testing/show';
 import { CustomerSheet } from './CustomerSheet';
 
@@ -44,6 +44,15 @@ const AGREEMENT = {
   ],
 };
 
+const LIKELY = {
+  candidates: [],
+  holders: [3],
+  nobody: 1,
+  nobodysReasons: [],
+  guessedName: '',
+  acts: [{ id: 12, kind: 'CUSTOMER', numberId: 4, customerId: 3, staffId: 1, doneAt: '2026-06-02T19:05:00Z' }],
+};
+
 function Desk({ dossier }: { dossier: Dossier }) {
   const [open, setOpen] = useState(false);
   const sheet = open && <CustomerSheet dossier={dossier} zone={dock.zone} asked onClose={() => setOpen(false)} />;
@@ -58,6 +67,8 @@ function lay(answers: Answers, dossier = DOSSIER) {
   const page = show(<Desk dossier={dossier} />, {
     'GET /api/lines': [dock, yard],
     'GET /api/conversations/7/agreement': AGREEMENT,
+    'GET /api/conversations/7/likely': LIKELY,
+    'GET /api/staff': [maren],
     ...answers,
   });
   const script = screen.getByRole('button', { name: 'the script' });
@@ -115,4 +126,12 @@ it('a number that belongs to someone else is marked, and right again', async () 
   expect(await screen.findByText('× marked as wrong')).toBeTruthy();
   fireEvent.click(screen.getByRole('button', { name: 'The number is right' }));
   await waitFor(() => expect(page.told('PUT', '/api/conversations/7/agreement/number')).toEqual([{ wrong: false }]));
+});
+
+it('what was said of who writes a week ago can be taken back', async () => {
+  const page = lay({ [ELSEWHERE]: [], 'POST /api/identifying/12/undo': undefined });
+  const part = await screen.findByRole('region', { name: 'Who writes from this number' });
+  expect(part.textContent).toContain('Maren Oduya said whose number this is.');
+  fireEvent.click(within(part).getByRole('button', { name: 'Take back' }));
+  await waitFor(() => expect(page.told('POST', '/api/identifying/12/undo')).toHaveLength(1));
 });
