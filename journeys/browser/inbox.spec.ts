@@ -6,7 +6,7 @@ test('a customer texts, a colleague answers, and the answer is on the handset', 
   await page.getByRole('button', { name: /^Whose/ }).click();
   await page.getByRole('menuitem', { name: 'nobody’s' }).click();
   await list(page).getByText('Is there a berth free for tonight?').click();
-  await expect(page.getByRole('note')).toContainText('is not a number we know');
+  await expect(page.getByRole('region', { name: 'Who is writing?' })).toContainText('This number is not on file.');
 
   await reply(page).fill('Yes, V6 with power. Come in.');
   await page.keyboard.press('Control+Enter');

@@ -1,11 +1,7 @@
 package fabulum.core.identify;
 
 import fabulum.core.phone.PhoneNumber;
-import fabulum.core.text.Tokens;
 import java.time.Instant;
-import java.util.ArrayList;
-import java.util.Arrays;
-import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -35,10 +31,10 @@ public final class Directory implements Rarity {
   /** Adds a customer, or replaces what was known of them. */
   public void put(Profile profile) {
     remove(profile.id());
-    Set<String> terms = terms(profile);
+    Set<String> terms = Terms.of(profile);
     for (String term : terms) {
       holders.computeIfAbsent(term, none -> new HashSet<>(2)).add(profile.id());
-      if (isFuzzy(term)) {
+      if (Vocabulary.isFuzzy(term)) {
         vocabulary.add(term);
       }
     }
@@ -183,73 +179,6 @@ public final class Directory implements Rarity {
     }
   }
 
-  private static boolean isFuzzy(String term) {
-    return (term.startsWith("n:") || term.startsWith("d:")) && term.length() >= SHORTEST_FUZZY + 2;
-  }
-
-  private static Set<String> terms(Profile profile) {
-    Set<String> terms = new HashSet<>();
-    names(List.of(profile.name()), terms);
-    names(profile.contacts(), terms);
-    for (Profile.Detail detail : profile.details()) {
-      List<String> tokens = Tokens.of(detail.value());
-      terms.add("d:" + String.join("", tokens));
-      for (int i = 0; i < tokens.size(); i++) {
-        addDetail(tokens.get(i), terms);
-        if (i + 1 < tokens.size()) {
-          addDetail(tokens.get(i) + tokens.get(i + 1), terms);
-        }
-      }
-    }
-    for (String note : profile.notes()) {
-      for (Word word : Wording.words(note)) {
-        if (word.capital() && word.plain().length() > 2 && !CommonWords.contains(word.plain())) {
-          terms.add("n:" + word.plain());
-          Nicknames.rows(word.plain()).forEach(row -> terms.add("f:" + row));
-        }
-      }
-      String digits = note.replaceAll("(?<=\\d)[\\s().\\-/]+(?=\\d)", "");
-      for (String run : digits.split("\\D+")) {
-        if (run.length() >= 10) {
-          terms.add("p:+1" + run.substring(run.length() - 10));
-          terms.add("p:+" + run);
-        }
-      }
-    }
-    for (Profile.Held held : profile.numbers()) {
-      terms.add("p:" + held.number().e164());
-      terms.add("a:" + NumberClues.area(held.number()));
-    }
-    profile.email().ifPresent(mail -> terms.add("m:" + mail.toLowerCase(Locale.ROOT)));
-    FileClues.references(profile).forEach(reference -> terms.add("r:" + reference));
-    matters(profile).forEach(stem -> terms.add("t:" + stem));
-    return terms;
-  }
-
-  private static void addDetail(String token, Set<String> terms) {
-    if (token.length() >= 3 && !CommonWords.contains(token)) {
-      terms.add("d:" + token);
-    }
-  }
-
-  private static void names(Collection<String> names, Set<String> terms) {
-    for (String name : names) {
-      for (String part : PersonName.of(name).parts()) {
-        terms.add("n:" + part);
-        Nicknames.rows(part).forEach(row -> terms.add("f:" + row));
-      }
-    }
-  }
-
-  private static Set<String> matters(Profile profile) {
-    Set<String> stems = new HashSet<>();
-    profile.said().forEach(text -> stems.addAll(Stems.of(Wording.words(text.words()))));
-    profile.jobs().forEach(job -> stems.addAll(Stems.of(Wording.words(job.what()))));
-    profile.appointments().forEach(one -> stems.addAll(Stems.of(Wording.words(one.what()))));
-    profile.notes().forEach(note -> stems.addAll(Stems.of(Wording.words(note))));
-    return stems;
-  }
-
   @Override
   public int named(String plain) {
     return count("n:" + plain);
@@ -273,90 +202,5 @@ public final class Directory implements Rarity {
   private int count(String term) {
     Set<Long> who = holders.get(term);
     return who == null ? 0 : who.size();
-  }
-
-  /** Names and details by length, each with the letters it has, so that few need be compared. */
-  private static final class Vocabulary {
-    private final Map<Integer, Shelf> byLength = new HashMap<>();
-    private final Map<String, Set<String>> bySound = new HashMap<>();
-    private final Map<String, Set<String>> byConsonants = new HashMap<>();
-
-    void add(String term) {
-      String word = term.substring(2);
-      byLength.computeIfAbsent(word.length(), none -> new Shelf()).add(term);
-      bySound.computeIfAbsent(Likeness.sound(word), none -> new HashSet<>(2)).add(term);
-      byConsonants.computeIfAbsent(Likeness.consonants(word), none -> new HashSet<>(2)).add(term);
-    }
-
-    void remove(String term) {
-      if (isFuzzy(term)) {
-        String word = term.substring(2);
-        Objects.requireNonNull(byLength.get(word.length())).remove(term);
-        Objects.requireNonNull(bySound.get(Likeness.sound(word))).remove(term);
-        Objects.requireNonNull(byConsonants.get(Likeness.consonants(word))).remove(term);
-      }
-    }
-
-    Set<String> like(String word) {
-      Set<String> found = new HashSet<>();
-      int allowed = word.length() < 7 ? 1 : 2;
-      for (int length = word.length() - allowed; length <= word.length() + allowed; length++) {
-        Shelf shelf = byLength.get(length);
-        if (shelf != null) {
-          shelf.like(word, allowed, found);
-        }
-      }
-      String sound = Likeness.sound(word);
-      if (sound.length() >= 3) {
-        found.addAll(bySound.getOrDefault(sound, Set.of()));
-      }
-      String consonants = Likeness.consonants(word);
-      if (consonants.length() >= 3) {
-        found.addAll(byConsonants.getOrDefault(consonants, Set.of()));
-      }
-      return found;
-    }
-  }
-
-  private static final class Shelf {
-    private final List<String> terms = new ArrayList<>();
-    private final Map<String, Integer> places = new HashMap<>();
-    private final int[][] letters = {new int[16]};
-
-    void add(String term) {
-      if (places.containsKey(term)) {
-        return;
-      }
-      if (terms.size() == letters[0].length) {
-        letters[0] = Arrays.copyOf(letters[0], 2 * terms.size());
-      }
-      letters[0][terms.size()] = Likeness.letters(term.substring(2));
-      places.put(term, terms.size());
-      terms.add(term);
-    }
-
-    void remove(String term) {
-      Integer at = places.remove(term);
-      if (at == null) {
-        return;
-      }
-      int end = terms.size() - 1;
-      String last = terms.remove(end);
-      if (at != end) {
-        terms.set(at, last);
-        letters[0][at] = letters[0][end];
-        places.put(last, at);
-      }
-    }
-
-    void like(String word, int allowed, Set<String> found) {
-      int own = Likeness.letters(word);
-      for (int i = 0; i < terms.size(); i++) {
-        if (Integer.bitCount(own ^ letters[0][i]) <= 2 * allowed
-            && Likeness.of(word, terms.get(i).substring(2)) > 0) {
-          found.add(terms.get(i));
-        }
-      }
-    }
   }
 }

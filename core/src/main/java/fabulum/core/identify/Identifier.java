@@ -1,6 +1,6 @@
 package fabulum.core.identify;
 
-import fabulum.core.identify.NameClues.Match;
+import fabulum.core.identify.NameFinder.Match;
 import fabulum.core.identify.Ranking.Likely;
 import fabulum.core.identify.Ranking.Weighed;
 import java.util.ArrayList;
@@ -57,7 +57,7 @@ public final class Identifier {
         Reading.of(inquiry.texts().stream().filter(Saying::ours).map(Saying::words).toList());
     NumberClues numbers = new NumberClues(inquiry, rarity);
     NameClues names = new NameClues(reading, rarity);
-    NameClues namedByUs = new NameClues(ours, rarity);
+    NameFinder namedByUs = new NameFinder(ours, rarity);
     FileClues file = new FileClues(reading, rarity);
     TalkClues talk = new TalkClues(reading, inquiry, rarity);
     List<Candidate> all = new ArrayList<>();
@@ -92,7 +92,7 @@ public final class Identifier {
         .orElse(0);
   }
 
-  private static void weNamed(Profile profile, NameClues namedByUs, List<Evidence> evidence) {
+  private static void weNamed(Profile profile, NameFinder namedByUs, List<Evidence> evidence) {
     List<String> persons = new ArrayList<>(profile.contacts());
     persons.add(profile.name());
     double best = 0;

@@ -1,6 +1,7 @@
 package fabulum.core.identify;
 
-import fabulum.core.identify.Reading.Window;
+import fabulum.core.identify.NameFinder.Found;
+import fabulum.core.identify.NameFinder.Match;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -9,10 +10,6 @@ import java.util.Set;
 
 /** Evidence from names in the text. */
 final class NameClues {
-  private static final double NICKNAME = 0.9;
-  private static final double COMMON_WORD = 0.35;
-  private static final int LONGEST_NAME_WINDOW = 3;
-  private static final int NEAR = 3;
 
   /** A first name that many strangers have says less. */
   private static final double FREQUENT = 0.8;
@@ -45,36 +42,12 @@ final class NameClues {
 
   private final Reading reading;
   private final Rarity rarity;
+  private final NameFinder names;
 
   NameClues(Reading reading, Rarity rarity) {
     this.reading = reading;
     this.rarity = rarity;
-  }
-
-  /** Where a part of a name was found. */
-  record Found(double quality, double letters, int from, int to) {
-    static final Found NOTHING = new Found(0, 0, -1, -1);
-
-    boolean isThere() {
-      return quality > 0;
-    }
-  }
-
-  /** How a name stands in the text. */
-  record Match(
-      PersonName name,
-      Found first,
-      Found last,
-      boolean initial,
-      boolean introduced,
-      boolean related) {
-    boolean isFull() {
-      return first.isThere()
-          && last.isThere()
-          && !name.isSingle()
-          && Math.min(Math.abs(last.from() - first.to()), Math.abs(first.from() - last.to()))
-              < NEAR;
-    }
+    names = new NameFinder(reading, rarity);
   }
 
   List<Evidence> of(Profile profile) {
@@ -88,7 +61,7 @@ final class NameClues {
     boolean lastNameDiffers = false;
     for (PersonName person : persons) {
       if (!person.isEmpty()) {
-        Match match = match(person);
+        Match match = names.match(person);
         explain(match, explained);
         weigh(match, found);
         lastNameDiffers |= otherLastName(match, profile);
@@ -109,105 +82,6 @@ final class NameClues {
           .ifPresent(kept::add);
     }
     return kept;
-  }
-
-  /** Finds the parts of a name in the text. */
-  Match match(PersonName name) {
-    Found last = name.isSingle() ? Found.NOTHING : best(name.last(), false, -1);
-    Found first = best(name.first(), true, last.from());
-    if (first.isThere() && last.isThere() && first.from() == last.from()) {
-      if (first.quality() >= last.quality()) {
-        last = Found.NOTHING;
-      } else {
-        first = Found.NOTHING;
-      }
-    }
-    boolean initial =
-        first.isThere() && !last.isThere() && initialFollows(name, first)
-            || last.isThere() && !first.isThere() && initialOfFirst(name, last);
-    int at = first.isThere() ? first.from() : last.from();
-    int to = first.isThere() ? first.to() : last.to();
-    boolean related = at >= 0 && reading.isRelated(at, to);
-    boolean introduced =
-        at >= 0
-            && (reading.isIntroduced(at) || last.isThere() && reading.isIntroduced(last.from()));
-    return new Match(name, first, last, initial, introduced, related);
-  }
-
-  private Found best(String part, boolean given, int near) {
-    Found best = Found.NOTHING;
-    double most = 0;
-    for (Window window : reading.windows()) {
-      if (window.length() > LONGEST_NAME_WINDOW) {
-        continue;
-      }
-      double quality = likeness(window, part, given);
-      if (quality == 0) {
-        continue;
-      }
-      double placed =
-          quality
-              + (reading.isIntroduced(window.from()) ? 0.05 : 0)
-              + (near >= 0 && near == window.to() ? 0.04 : 0);
-      if (placed > most) {
-        most = placed;
-        best = new Found(quality, letters(window, part, given), window.from(), window.to());
-      }
-    }
-    return best;
-  }
-
-  /** How alike the letters are, less where the word is an everyday one. */
-  private double likeness(Window window, String part, boolean given) {
-    double letters = letters(window, part, given);
-    boolean plainWord =
-        window.common()
-            && !(window.capital() && !reading.words().get(window.from()).first())
-            && !reading.isIntroduced(window.from());
-    return plainWord ? letters * COMMON_WORD : letters;
-  }
-
-  private double letters(Window window, String part, boolean given) {
-    if (part.length() < 2) {
-      return 0;
-    }
-    String text = window.compact();
-    if (text.equals(part)) {
-      return 1;
-    }
-    if (given && window.length() == 1 && Nicknames.areOneName(text, part)) {
-      return NICKNAME;
-    }
-    if (window.common() || window.length() > 1 && text.length() < 6) {
-      return 0;
-    }
-    double quality = Likeness.of(text, part);
-    // A word that is itself another name is that name, not a slip.
-    return window.length() == 1 && isOtherName(text, part) ? quality * 0.3 : quality;
-  }
-
-  private boolean isOtherName(String text, String part) {
-    return rarity.named(text) > 0 || Nicknames.isListed(text) && Nicknames.isListed(part);
-  }
-
-  private boolean initialFollows(PersonName name, Found first) {
-    return first.to() < reading.words().size()
-        && !name.isSingle()
-        && isInitial(reading.words().get(first.to()), name.last())
-        && !reading.words().get(first.to() - 1).endsClause();
-  }
-
-  private boolean initialOfFirst(PersonName name, Found last) {
-    boolean after =
-        last.to() < reading.words().size()
-            && isInitial(reading.words().get(last.to()), name.first());
-    boolean before =
-        last.from() > 0 && isInitial(reading.words().get(last.from() - 1), name.first());
-    return after || before;
-  }
-
-  private static boolean isInitial(Word word, String part) {
-    return word.plain().length() == 1 && part.startsWith(word.plain());
   }
 
   private static void explain(Match match, Set<Integer> explained) {
@@ -304,7 +178,7 @@ final class NameClues {
         if (!name) {
           continue;
         }
-        Found found = best(word.plain(), true, -1);
+        Found found = names.best(word.plain(), true, -1);
         if (found.isThere()) {
           explain(
               new Match(
@@ -337,7 +211,7 @@ final class NameClues {
     for (String part : name.parts()) {
       double weight = (CommonWords.contains(part) ? 0.3 : 1) * Rarity.of(rarity.named(part));
       all += weight;
-      Found found = best(part, false, -1);
+      Found found = names.best(part, false, -1);
       if (found.letters() >= 0.6) {
         said += weight * found.letters();
       }
@@ -368,7 +242,7 @@ final class NameClues {
         && next.capital()
         && !next.foreign()
         && !CommonWords.contains(next.plain())
-        && !standsIn(profile, next.plain());
+        && !OnFile.has(profile, next.plain());
   }
 
   private void againstName(
@@ -381,7 +255,7 @@ final class NameClues {
           !explained.contains(at)
               && !reading.words().get(at).foreign()
               && reading.isNameLike(at, rarity)
-              && !standsIn(profile, reading.words().get(at).plain());
+              && !OnFile.has(profile, reading.words().get(at).plain());
       if (other) {
         found.add(
             new Evidence(
@@ -397,38 +271,12 @@ final class NameClues {
       }
       List<Word> place = reading.isNameLike(at, rarity) ? reading.belongsTo(after) : List.of();
       boolean special = place.stream().anyMatch(word -> !CommonWords.contains(word.plain()));
-      if (special && place.stream().noneMatch(word -> standsIn(profile, word.plain()))) {
+      if (special && place.stream().noneMatch(word -> OnFile.has(profile, word.plain()))) {
         found.add(
             new Evidence(
                 Clue.FROM_ELSEWHERE, 1, "Says they are from somewhere that is not on file."));
       }
     }
-  }
-
-  /** Whether a word stands anywhere in what is on file. */
-  private static boolean standsIn(Profile profile, String plain) {
-    if (CommonWords.contains(plain)) {
-      return false;
-    }
-    List<String> all = new ArrayList<>(profile.contacts());
-    all.add(profile.name());
-    profile.site().ifPresent(all::add);
-    profile.details().forEach(detail -> all.add(detail.value()));
-    all.addAll(profile.notes());
-    profile.email().ifPresent(all::add);
-    for (String each : all) {
-      for (Word word : Wording.words(each)) {
-        if (word.plain().equals(plain)
-            || plain.length() > 4 && Likeness.of(plain, word.plain()) >= 0.6) {
-          return true;
-        }
-      }
-      if (plain.length() > 4
-          && String.join("", fabulum.core.text.Tokens.of(each)).contains(plain)) {
-        return true;
-      }
-    }
-    return false;
   }
 
   private static String capital(String plain) {

@@ -9,50 +9,6 @@ import java.util.stream.Collectors;
 final class Reading {
   private static final int LONGEST_WINDOW = 5;
 
-  /** Words before a name with which people say their own, the last one first. */
-  private static final Set<String> INTRODUCING =
-      Set.of(
-          "this is",
-          "that is",
-          "it is",
-          "its",
-          "i am",
-          "im",
-          "name is",
-          "names",
-          "here is",
-          "it was",
-          "callme",
-          "soy",
-          "habla",
-          "llamo",
-          "je suis",
-          "cest",
-          "mappelle",
-          "ich bin",
-          "hier ist",
-          "hier",
-          "heisse",
-          "jestem",
-          "sono",
-          "eu sou",
-          "aqui e",
-          "aqui es",
-          "ik ben",
-          "eto",
-          "tse",
-          "ce",
-          "shi",
-          "thisis",
-          "from");
-
-  /** Before {@code 's} that stands for "is". */
-  private static final Set<String> SHORTENED = Set.of("it", "that", "this", "name", "here");
-
-  private static final Set<String> AFTER_NAME =
-      Set.of("here", "speaking", "hier", "aqui", "ici", "again", "zdes");
-  private static final Set<String> BELONGING =
-      Set.of("from", "at", "with", "w", "of", "von", "de", "bei", "for");
   private static final Set<String> RELATION =
       Set.of(
           "husband",
@@ -117,8 +73,7 @@ final class Reading {
   private final List<Word> words = new ArrayList<>();
   private final List<Window> windows = new ArrayList<>();
   private final Set<String> stems;
-  private final boolean[] introduced;
-  private final List<Integer> introductions = new ArrayList<>();
+  private final Introductions introductions;
   private final String plain;
   private final String written;
 
@@ -128,8 +83,7 @@ final class Reading {
       starts.add(words.size());
       words.addAll(Wording.words(text));
     }
-    introduced = new boolean[words.size()];
-    findIntroductions(starts);
+    introductions = new Introductions(words, starts);
     makeWindows(starts);
     stems = Set.copyOf(Stems.of(words));
     plain = words.stream().map(Word::plain).collect(Collectors.joining(" "));
@@ -171,16 +125,16 @@ final class Reading {
 
   /** Where names begin by which writers introduce themselves. */
   List<Integer> introductions() {
-    return introductions;
+    return introductions.places();
   }
 
   boolean isIntroduced(int word) {
-    return word < introduced.length && (introduced[word] || words.get(word).foreign());
+    return word < words.size() && (introductions.has(word) || words.get(word).foreign());
   }
 
   /** The first name that is introduced, with capital letters; empty for none. */
   String introducedName() {
-    for (int at : introductions) {
+    for (int at : introductions.places()) {
       StringBuilder name = new StringBuilder();
       for (int i = at; i < Math.min(words.size(), at + 3); i++) {
         Word word = words.get(i);
@@ -233,7 +187,7 @@ final class Reading {
    */
   List<Word> belongsTo(int afterName) {
     if (afterName >= words.size()
-        || !BELONGING.contains(words.get(afterName).plain())
+        || !Introductions.BELONGING.contains(words.get(afterName).plain())
         || afterName > 0 && words.get(afterName - 1).endsClause()) {
       return List.of();
     }
@@ -245,81 +199,6 @@ final class Reading {
       }
     }
     return place;
-  }
-
-  private void findIntroductions(List<Integer> starts) {
-    for (int i = 0; i < words.size(); i++) {
-      boolean opens = starts.contains(i);
-      boolean clause = i == 0 || opens || words.get(i - 1).endsClause();
-      if (afterPhrase(i) || clause && beforePhrase(i) || opens && signs(i, starts)) {
-        mark(i);
-      }
-    }
-    int last = words.size() - 1;
-    if (last > 0
-        && words.get(last - 1).after().matches(".*[-–—\\n].*")
-        && words.get(last).capital()) {
-      mark(last);
-    }
-  }
-
-  private boolean afterPhrase(int at) {
-    if (at == 0) {
-      return false;
-    }
-    String one = words.get(at - 1).plain();
-    if (words.get(at - 1).possessive() && SHORTENED.contains(one)) {
-      return true;
-    }
-    String two = at > 1 ? words.get(at - 2).plain() + " " + one : one;
-    return (INTRODUCING.contains(two) || !one.equals("from") && INTRODUCING.contains(one))
-        && !words.get(at - 1).endsClause();
-  }
-
-  /** {@code Annika here}, {@code oscar nwosu here}, {@code Stan at Corn Belt}, {@code Wes at …}. */
-  private boolean beforePhrase(int at) {
-    for (int i = at + 1; i < Math.min(words.size(), at + 4); i++) {
-      String plain = words.get(i).plain();
-      boolean goesOn = i == at + 1 || !CommonWords.contains(words.get(i - 1).plain());
-      if (words.get(i - 1).endsClause() || !goesOn) {
-        return false;
-      }
-      if (AFTER_NAME.contains(plain)) {
-        return true;
-      }
-      if (BELONGING.contains(plain)) {
-        return words.get(at).capital() && !CommonWords.contains(words.get(at).plain())
-            || Nicknames.isListed(words.get(at).plain());
-      }
-    }
-    return false;
-  }
-
-  /** A text that begins with one to three words and a stop, or is nothing else: a signature. */
-  private boolean signs(int at, List<Integer> starts) {
-    for (int i = at; i < Math.min(words.size(), at + 3); i++) {
-      Word word = words.get(i);
-      boolean initial = i > at && word.plain().length() == 1;
-      boolean everyday =
-          CommonWords.contains(word.plain()) && !(i == at && Nicknames.isListed(word.plain()));
-      if (word.hasDigit() || everyday && !initial && !(i > at && word.capital())) {
-        return false;
-      }
-      if (i == words.size() - 1 || starts.contains(i + 1) || word.endsClause()) {
-        return words.get(at).capital() || Nicknames.isListed(words.get(at).plain());
-      }
-    }
-    return false;
-  }
-
-  private void mark(int at) {
-    introductions.add(at);
-    for (int i = at; i < Math.min(words.size(), at + 3); i++) {
-      introduced[i] = true;
-      if (words.get(i).endsClause()) {
-        return;
-      }
-    }
   }
 
   private void makeWindows(List<Integer> starts) {
