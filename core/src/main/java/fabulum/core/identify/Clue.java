@@ -22,7 +22,7 @@ public enum Clue {
   INITIAL,
   /** The text says the last name. */
   LAST_NAME,
-  /** The first name stands in the text, not where one says one's own. */
+  /** The first name stands in the text, not where people say their own. */
   MENTIONED,
   /** The name of the firm, or what is special in it, stands in the text. */
   FIRM,

@@ -120,7 +120,7 @@ public final class WrongNumber {
     return java.util.Arrays.stream(patterns).map(Pattern::compile).toList();
   }
 
-  /** Whether a text says that whoever has this number is not the one we mean. */
+  /** Whether a text says that its writer is not the one we mean. */
   public static boolean isSaidIn(String text) {
     String plain = String.join(" ", Tokens.of(text.replace("#", " number ")));
     return SAYING.stream().anyMatch(pattern -> pattern.matcher(plain).find())
