@@ -14,9 +14,9 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.time.OffsetDateTime;
 import java.time.ZoneId;
-import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
@@ -37,6 +37,7 @@ import tools.jackson.databind.node.ObjectNode;
 /** Says of each case who probably wrote, and how often that is right. Started by bench/identify. */
 public final class Identify {
   private static final JsonMapper JSON = JsonMapper.builder().build();
+  private static ZoneId zone = ZoneId.of("America/Chicago");
   private static final int WRITTEN = 5;
   private static final int BINS = 10;
 
@@ -52,6 +53,7 @@ public final class Identify {
       System.exit(2);
     }
     JsonNode world = JSON.readTree(Files.readString(Path.of(given.get("--world"))));
+    zone = ZoneId.of(world.path("zone").asString("America/Chicago"));
     Path folder = Files.createTempDirectory("fabulum-bench");
     try {
       Map<Long, String> keys;
@@ -72,28 +74,26 @@ public final class Identify {
   private static ConfigurableApplicationContext start(Path folder, JsonNode world) {
     List<String> options = new ArrayList<>(List.of("--server.port=0", "--fabulum.data=" + folder, "--logging.level.root=error", "--logging.level.fabulum=error"));
     if (world.hasNonNull("now")) {
-      options.add("--fabulum.clock.at=" + world.path("now").asString());
+      options.add("--fabulum.clock.at=" + at(world.path("now")));
     }
     return new SpringApplication(FabulumApplication.class).run(options.toArray(new String[0]));
   }
 
   private static NewLine line(JsonNode world) {
-    ZoneId zone = ZoneId.of(world.path("zone").asString("America/Chicago"));
     Region region = new Region(world.path("region").asString("US"));
-    return new NewLine("Office", "Team", "Line", new PhoneNumber("+12025550100"), region, Hours.always(zone), new Promise(Duration.ofHours(1)));
+    return new NewLine("(of the bench)", "(of the bench)", "(of the bench)", new PhoneNumber("+12025550100"), region, Hours.always(zone), new Promise(Duration.ofHours(1)));
   }
 
   private static void run(WhoWrites who, JsonNode world, Map<Long, String> keys, Path cases, String out) throws Exception {
-    ZoneId zone = ZoneId.of(world.path("zone").asString("America/Chicago"));
     Score score = new Score();
     List<String> lines = Files.readAllLines(cases).stream().filter(line -> !line.isBlank()).toList();
     // Once before it is timed: what is compiled and read the first time is not what a person waits for later.
-    rank(who, JSON.readTree(lines.get(0)), zone);
+    rank(who, JSON.readTree(lines.get(0)));
     try (BufferedWriter to = out == null ? null : Files.newBufferedWriter(Path.of(out))) {
       for (String line : lines) {
         JsonNode one = JSON.readTree(line);
         long began = System.nanoTime();
-        Ranking ranking = rank(who, one, zone);
+        Ranking ranking = rank(who, one);
         double millis = (System.nanoTime() - began) / 1e6;
         List<Place> places = places(ranking, keys);
         if (to != null) {
@@ -106,10 +106,10 @@ public final class Identify {
     score.print();
   }
 
-  private static Ranking rank(WhoWrites who, JsonNode one, ZoneId zone) {
+  private static Ranking rank(WhoWrites who, JsonNode one) {
     List<Saying> texts = new ArrayList<>();
     one.path("texts").forEach(text -> texts.add(new Saying(at(text.path("at")).toInstant(), false, text.path("words").asString(""))));
-    return who.rank(new PhoneNumber(one.path("number").asString()), texts, zone);
+    return who.rank(number(one.path("number").asString("")), texts, zone);
   }
 
   private static List<Place> places(Ranking ranking, Map<Long, String> keys) {
@@ -133,22 +133,37 @@ public final class Identify {
     return made;
   }
 
+  /** With its offset; else in the zone of the world, a day from its beginning. */
   private static OffsetDateTime at(JsonNode node) {
-    return OffsetDateTime.parse(node.asString());
+    String written = node.asString().strip();
+    if (written.matches(".*(?:Z|[+-]\\d\\d:?\\d\\d)$") && written.length() > 10) {
+      return OffsetDateTime.parse(written);
+    }
+    LocalDateTime local = written.length() > 10 ? LocalDateTime.parse(written.replace(' ', 'T')) : LocalDate.parse(written).atStartOfDay();
+    return local.atZone(zone).toOffsetDateTime();
+  }
+
+  /** As much as a column takes. */
+  private static String cut(String words, int most) {
+    return words == null || words.length() <= most ? words : words.substring(0, most);
+  }
+
+  /** A sender that is no number is one that nobody has. */
+  private static PhoneNumber number(String written) {
+    String digits = "+" + written.replaceAll("\\D", "");
+    return new PhoneNumber(digits.matches("\\+[1-9]\\d{6,14}") ? digits : "+19995550000");
   }
 
   /** Puts a world into the tables. */
   private static final class Filling {
     private final JdbcTemplate sql;
     private final JsonNode world;
-    private final ZoneId zone;
     private final Map<String, Long> numbers = new LinkedHashMap<>();
     private final Map<String, Long> sites = new HashMap<>();
 
     Filling(JdbcTemplate sql, JsonNode world) {
       this.sql = sql;
       this.world = world;
-      zone = ZoneId.of(world.path("zone").asString("America/Chicago"));
     }
 
     Map<Long, String> fill() {
@@ -159,42 +174,42 @@ public final class Identify {
       }
       Map<String, List<JsonNode>> texts = new LinkedHashMap<>();
       for (JsonNode text : world.path("texts")) {
-        texts.computeIfAbsent(text.path("number").asString(), none -> new ArrayList<>()).add(text);
+        texts.computeIfAbsent(text.path("number").asString(""), none -> new ArrayList<>()).add(text);
       }
       texts.forEach(this::conversation);
       return keys;
     }
 
     private long customer(JsonNode customer) {
-      long id = newId("customer", "name, email, site_id", customer.path("name").asString(""), string(customer.path("email")), site(customer.path("site")));
-      customer.path("contacts").forEach(name -> newId("contact", "customer_id, name", id, name.asString()));
-      customer.path("notes").forEach(note -> newId("customer_note", "customer_id, words", id, note.asString()));
+      long id = newId("customer", "name, email, site_id", cut(customer.path("name").asString(""), 160), cut(string(customer.path("email")), 200), site(customer.path("site")));
+      customer.path("contacts").forEach(name -> newId("contact", "customer_id, name", id, cut(name.asString(), 160)));
+      customer.path("notes").forEach(note -> newId("customer_note", "customer_id, words", id, cut(note.asString(), 4000)));
       for (JsonNode number : customer.path("numbers")) {
         newId(
             "holding",
             "number_id, customer_id, kind, word, held_from, held_until",
             number(number.path("number").asString()),
             id,
-            string(number.path("kind")),
-            string(number.path("note")),
+            cut(string(number.path("kind")), 16),
+            cut(string(number.path("note")), 80),
             day(number.path("from")),
             day(number.path("until")));
         if (number.hasNonNull("note")) {
-          newId("customer_note", "customer_id, words", id, number.path("note").asString());
+          newId("customer_note", "customer_id, words", id, cut(number.path("note").asString(), 4000));
         }
       }
       customer.path("details").properties().forEach(one ->
-          sql.update("insert into customer_detail (customer_id, name, detail) values (?, ?, ?)", id, one.getKey(), one.getValue().asString()));
+          sql.update("insert into customer_detail (customer_id, name, detail) values (?, ?, ?)", id, cut(one.getKey(), 60), cut(one.getValue().asString(""), 400)));
       customer.path("appointments").forEach(one ->
-          newId("appointment", "customer_id, what, starts_at", id, one.path("what").asString(), at(one.path("startsAt"))));
+          newId("appointment", "customer_id, what, starts_at", id, cut(one.path("what").asString(""), 160), at(one.path("startsAt"))));
       customer.path("jobs").forEach(one ->
           newId(
               "job",
               "customer_id, number, what, standing, opened_at",
               id,
-              string(one.path("number")),
-              one.path("what").asString(""),
-              one.path("state").asString("open"),
+              cut(string(one.path("number")), 40),
+              cut(one.path("what").asString(""), 200),
+              cut(one.path("state").asString("open"), 120),
               one.hasNonNull("openedAt") ? at(one.path("openedAt")) : null));
       return id;
     }
@@ -218,17 +233,16 @@ public final class Identify {
     }
 
     private Long site(JsonNode site) {
-      return site.isString() ? sites.computeIfAbsent(site.asString(), name -> newId("site", "name", name)) : null;
+      return site.isString() ? sites.computeIfAbsent(cut(site.asString(), 80), name -> newId("site", "name", name)) : null;
     }
 
-    private long number(String address) {
-      return numbers.computeIfAbsent(address, e164 -> newId("number", "address", e164));
+    private long number(String written) {
+      String address = written.matches("[+\\d ().-]{8,}") ? Identify.number(written).e164() : written;
+      return numbers.computeIfAbsent(address, e164 -> newId("number", "address", cut(e164, 40)));
     }
 
     private OffsetDateTime day(JsonNode day) {
-      return day.isString()
-          ? day.asString().length() > 10 ? at(day) : LocalDate.parse(day.asString()).atStartOfDay(zone).toOffsetDateTime().withOffsetSameInstant(ZoneOffset.UTC)
-          : null;
+      return day.isString() ? at(day) : null;
     }
 
     private static String string(JsonNode node) {
