@@ -1,18 +1,14 @@
 import { Box } from '@mui/material';
-import { lazy, Suspense, useEffect, useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { Outlet } from 'react-router';
 import { useTelling } from '../features/notices';
+import { WriteTo } from '../features/write-to';
 import { useLive } from '../realtime';
 import type { LiveMessage, Session } from '../shared/api';
 import { useKeys } from '../shared/ui';
 import { AskBeforeLeaving } from './AskBeforeLeaving';
 import { Masthead } from './Masthead';
 import { Troubles } from './Troubles';
-
-/** Fetched soon after the frame is there, before anyone presses its key. */
-const fetchWriteTo = () => import('../features/write-to').then((feature) => ({ default: feature.WriteTo }));
-const WriteTo = lazy(fetchWriteTo);
-const SOON_MS = 1_000;
 
 /** Fetched when they are first asked for; nothing is typed into them. */
 const KeysHelp = lazy(() => import('./KeysHelp').then((part) => ({ default: part.KeysHelp })));
@@ -37,10 +33,6 @@ export function Frame({ session }: { session: Session }) {
   });
   const writes = session.may.includes('TEXT');
   const [writing, setWriting] = useState(false);
-  useEffect(() => {
-    const soon = setTimeout(() => void fetchWriteTo(), SOON_MS);
-    return () => clearTimeout(soon);
-  }, []);
   useKeys({ '?': () => setHelp(true), w: writes ? () => setWriting(true) : undefined });
   return (
     <Box sx={{ height: '100dvh', display: 'flex', flexDirection: 'column' }}>
@@ -56,11 +48,7 @@ export function Frame({ session }: { session: Session }) {
       >
         {announced}
       </Box>
-      {writing && (
-        <Suspense fallback={null}>
-          <WriteTo onClose={() => setWriting(false)} />
-        </Suspense>
-      )}
+      {writing && <WriteTo onClose={() => setWriting(false)} />}
       <AskBeforeLeaving />
       {help && (
         <Suspense fallback={null}>

@@ -16,6 +16,7 @@ import { type WritingHandle, WritingPlace } from '../writing';
 import { Beside } from '../../shared/sheet';
 import { Closed } from './Closed';
 import { Dossier } from './Dossier';
+import { HandOver } from './HandOver';
 import { Lines } from './Lines';
 import { SetAsideMenu } from './SetAsideMenu';
 import { SummaryBand } from './SummaryBand';
@@ -25,8 +26,6 @@ import { useSheet } from './useSheet';
 import { useTypedLately } from './useTypedLately';
 import { useWatch } from './useWatch';
 
-/** Fetched when something is first handed over. */
-const HandOver = lazy(() => import('./HandOver').then((part) => ({ default: part.HandOver })));
 /** Fetched when the customer is first laid beside a script. */
 const CustomerSheet = lazy(() => import('./CustomerSheet').then((part) => ({ default: part.CustomerSheet })));
 
@@ -150,9 +149,7 @@ export const Script = memo(function Script({ id, session, onBack }: Props) {
         teamName={conversation.teamId === undefined ? undefined : teamName(conversation.teamId)}
       />
       {handing && (
-        <Suspense fallback={null}>
-          <HandOver id={id} name={name} zone={zone} onClose={() => setHanding(false)} onHandOver={acts.handOver} />
-        </Suspense>
+        <HandOver id={id} name={name} zone={zone} onClose={() => setHanding(false)} onHandOver={acts.handOver} />
       )}
       <SetAsideMenu
         id={id}
