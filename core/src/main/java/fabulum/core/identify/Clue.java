@@ -78,10 +78,5 @@ public enum Clue {
   /** Against nobody: speaks as someone whom we know. */
   FAMILIAR,
   /** For nobody we know: nothing in the text is special to anyone. */
-  FEW_WORDS;
-
-  /** Whether it speaks for or against nobody we know, not of a customer. */
-  public boolean isOfNobody() {
-    return compareTo(NOBODY) >= 0;
-  }
+  FEW_WORDS
 }

@@ -115,10 +115,7 @@ public final class Directory implements Rarity {
     for (String near : neighbours(number.e164())) {
       give("p:" + near, 5, points);
     }
-    Set<Long> area = holders.getOrDefault("a:" + NumberClues.area(number), Set.of());
-    if (area.size() <= COMMON) {
-      area.forEach(id -> points.merge(id, 0.2 * Rarity.of(area.size()), Double::sum));
-    }
+    give("a:" + NumberClues.area(number), 0.2, points);
   }
 
   /** Numbers with one digit changed, left out or put in, or with two neighbours swapped. */

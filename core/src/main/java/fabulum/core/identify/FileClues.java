@@ -44,10 +44,12 @@ final class FileClues {
 
   private final Reading reading;
   private final Rarity rarity;
+  private final Set<String> said;
 
   FileClues(Reading reading, Rarity rarity) {
     this.reading = reading;
     this.rarity = rarity;
+    said = references(reading.written());
   }
 
   List<Evidence> of(Profile profile) {
@@ -85,8 +87,7 @@ final class FileClues {
             new Evidence(
                 Clue.PART_OF_DETAIL,
                 some,
-                "A word of "
-                    + "Names their "
+                "Names a part of their "
                     + detail.name().toLowerCase(Locale.ROOT)
                     + " “"
                     + detail.value()
@@ -222,19 +223,19 @@ final class FileClues {
   }
 
   private Optional<Evidence> reference(Profile profile) {
-    Set<String> theirs = references(profile);
-    String said =
-        references(reading.written()).stream()
+    Set<String> theirs = said.isEmpty() ? Set.of() : references(profile);
+    String both =
+        said.stream()
             .filter(theirs::contains)
             .max((a, b) -> Integer.compare(a.length(), b.length()))
             .orElse(null);
-    return said == null
+    return both == null
         ? Optional.empty()
         : Optional.of(
             new Evidence(
                 Clue.REFERENCE,
                 1,
-                "The number “" + said.toUpperCase(Locale.ROOT) + "” is on file for them."));
+                "The number “" + both.toUpperCase(Locale.ROOT) + "” is on file for them."));
   }
 
   private Optional<Evidence> mail(String email) {

@@ -155,10 +155,8 @@ final class NameClues {
       return false;
     }
     String next = words.get(first.to()).plain();
-    return TO_THE_NAMED.contains(next) && !AFFIRMS.contains(next);
+    return TO_THE_NAMED.contains(next);
   }
-
-  private static final Set<String> AFFIRMS = Set.of("here");
 
   private static boolean isGreeting(Word word) {
     return Set.of("hi", "hey", "hello", "dear", "yo", "tell", "hola").contains(word.plain());

@@ -132,6 +132,16 @@ class IdentifierTest {
   }
 
   @Test
+  void aPartOfADetailIsToldInASentence() {
+    dale.details.add(new Detail("Vehicle", "2019 Fjordline Kestrel"));
+    assertThat(rank(STRANGE, "how is the kestrel coming along").likely().get(0).evidence())
+        .anyMatch(one ->
+            one.evidence()
+                .sentence()
+                .equals("Names a part of their vehicle “2019 Fjordline Kestrel”."));
+  }
+
+  @Test
   void anAnswerToOurQuestionIsToldFromOneToNobody() {
     ines.said.add(
         new Saying(

@@ -62,7 +62,7 @@ public class Arrivals {
     Received received = conversations.receive(text, waits, cost);
     List<Long> touched = new ArrayList<>(received.touched());
     asked.ifPresent(it -> touched.addAll(keywords.act(it, received.id(), text)));
-    if (waits && !books.row(received.id()).apart()) {
+    if (waits) {
       touched.addAll(assignment.arrived(received.id(), received.newWait()));
     }
     books.changed(received.id().value(), touched);

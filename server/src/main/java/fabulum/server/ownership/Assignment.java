@@ -68,6 +68,9 @@ public class Assignment {
   public List<Long> arrived(ConversationId id, boolean newWait) {
     Conversation row = books.row(id);
     List<Long> touched = new ArrayList<>();
+    if (row.apart()) {
+      return touched;
+    }
     Long owner = row.ownerId();
     if (owner != null) {
       cover(row, owner).ifPresent(touched::add);
