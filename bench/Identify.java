@@ -180,6 +180,12 @@ public final class Identify {
       return keys;
     }
 
+    private final Map<String, Long> detailKinds = new LinkedHashMap<>();
+
+    private long detailKind(String name) {
+      return detailKinds.computeIfAbsent(name, none -> newId("detail_kind", "name, type, place", name, "TEXT", detailKinds.size() + 1));
+    }
+
     private long customer(JsonNode customer) {
       long id = newId("customer", "name, email, site_id", cut(customer.path("name").asString(""), 160), cut(string(customer.path("email")), 200), site(customer.path("site")));
       customer.path("contacts").forEach(name -> newId("contact", "customer_id, name", id, cut(name.asString(), 160)));
@@ -199,7 +205,7 @@ public final class Identify {
         }
       }
       customer.path("details").properties().forEach(one ->
-          sql.update("insert into customer_detail (customer_id, name, detail) values (?, ?, ?)", id, cut(one.getKey(), 60), cut(one.getValue().asString(""), 400)));
+          sql.update("insert into detail (customer_id, kind_id, words) values (?, ?, ?)", id, detailKind(cut(one.getKey(), 60)), cut(one.getValue().asString(""), 400)));
       customer.path("appointments").forEach(one ->
           newId("appointment", "customer_id, what, starts_at", id, cut(one.path("what").asString(""), 160), at(one.path("startsAt"))));
       customer.path("jobs").forEach(one ->

@@ -161,9 +161,9 @@ final class Loader {
       Customer customer = data.customers().get(i);
       long id = i + 1L;
       customers.add(new Object[] {id, customer.name(), customer.email(), customer.site()});
-      details.add(new Object[] {id, "Boat", customer.boat()});
-      details.add(new Object[] {id, "Length", customer.length()});
-      details.add(new Object[] {id, "Berth", customer.berth()});
+      details.add(new Object[] {id, 1, customer.boat()});
+      details.add(new Object[] {id, 2, customer.length()});
+      details.add(new Object[] {id, 3, customer.berth()});
       if (customer.appointment() != null) {
         appointments.add(
             new Object[] {
@@ -178,8 +178,11 @@ final class Loader {
     }
     tables.batchUpdate(
         "insert into customer (id, name, email, site_id) values (?, ?, ?, ?)", customers);
+    tables.update(
+        "insert into detail_kind (id, name, type, place) values (1, 'Boat', 'TEXT', 1), (2, 'Length', 'TEXT', 2), (3, 'Berth', 'TEXT', 3)");
+    restart("detail_kind", 3);
     tables.batchUpdate(
-        "insert into customer_detail (customer_id, name, detail) values (?, ?, ?)", details);
+        "insert into detail (customer_id, kind_id, words) values (?, ?, ?)", details);
     tables.batchUpdate(
         "insert into appointment (customer_id, what, starts_at) values (?, ?, ?)", appointments);
     tables.batchUpdate("insert into job (customer_id, what, standing) values (?, ?, ?)", jobs);

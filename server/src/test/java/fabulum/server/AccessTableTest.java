@@ -37,6 +37,8 @@ class AccessTableTest {
     WORKS,
     /** The person who works, whatever the conversation. */
     WORKERS,
+    /** The person who works; what is asked for is not there. */
+    WORKERS_MISS,
     /** Leads only. */
     LEADS,
     /** Leads, and everybody for themselves; asked here about another person. */
@@ -62,6 +64,7 @@ class AccessTableTest {
   private long own;
   private long other;
   private long topic;
+  private long customer;
   private int names;
 
   @BeforeAll
@@ -71,6 +74,7 @@ class AccessTableTest {
     browsers.put(Role.STAFF, office.fabulum.signedIn("priya"));
     browsers.put(Role.VIEWER, office.fabulum.signedIn("vera"));
     spare = office.add("spare", "Spare Hand", Role.STAFF, 1);
+    customer = office.fabulum.customer("Ours", office.fabulum.freshNumber());
     own = office.text(Fabulum.DOCK, "ours");
     other = office.text(TwoTeams.FAR, "theirs");
     topic =
@@ -244,7 +248,10 @@ class AccessTableTest {
     row("POST", "/api/parts", Door.EVERYBODY, Map.of("words", "hello"));
     row("POST", "/api/undo/{name}", Door.EVERYBODY);
     row("GET", "/api/customers/find?words=lund", Door.EVERYBODY);
-    row("POST", "/api/identifying/{id}/undo", Door.MISSING);
+    row("GET", "/api/customers?sentence=", Door.EVERYBODY);
+    row("GET", "/api/customers/terms", Door.EVERYBODY);
+    customers();
+    row("POST", "/api/identifying/{id}/undo", Door.WORKERS_MISS);
     row("POST", "/api/texts/{id}/take-back", Door.MISSING);
     row("GET", "/api/sentences", Door.EVERYBODY);
     fresh("POST", "/api/sentences", Door.WORKERS, asked -> sentence());
@@ -267,6 +274,58 @@ class AccessTableTest {
         Door.EVERYBODY,
         Map.of("kind", "MINE", "channel", "MAIL", "wanted", false));
     row("GET", "/api/openapi", Door.EVERYBODY);
+  }
+
+  /** All who work here know all customers; what was said with them only as far as they see it. */
+  private void customers() {
+    String one = "/api/customers/{customer}";
+    row("GET", one, Door.EVERYBODY);
+    row("GET", one + "/story", Door.EVERYBODY);
+    row("GET", one + "/changes", Door.EVERYBODY);
+    row("GET", one + "/work", Door.EVERYBODY);
+    fresh("POST", "/api/customers", Door.WORKERS, asked -> Map.of("name", "Customer " + names++));
+    row("PUT", one + "/field", Door.WORKERS, Map.of("field", "NAME", "now", "Ours"));
+    row("PUT", one + "/details/{id}", Door.WORKERS_MISS, Map.of("now", "x"));
+    row("POST", one + "/contacts", Door.WORKERS, Map.of("name", "Vera"));
+    row("DELETE", one + "/contacts/{id}", Door.WORKERS_MISS);
+    row("POST", one + "/notes", Door.WORKERS, Map.of("words", "a note"));
+    row("PUT", one + "/notes/{id}", Door.WORKERS_MISS, Map.of("was", "x"));
+    row("POST", one + "/numbers", Door.WORKERS, Map.of("number", "x", "kind", "", "word", ""));
+    row("PUT", one + "/numbers/{id}", Door.WORKERS_MISS, Map.of("kind", "", "word", ""));
+    row("POST", one + "/numbers/{id}/prefer", Door.WORKERS_MISS);
+    row("POST", one + "/numbers/{id}/give-up", Door.WORKERS);
+    row("POST", one + "/join", Door.WORKERS, Map.of("gone", 1));
+    fresh("POST", one + "/appointments", Door.WORKERS, asked -> appointment());
+    row("PUT", "/api/appointments/{id}", Door.WORKERS_MISS, appointment());
+    fresh("POST", one + "/jobs", Door.WORKERS, asked -> job());
+    row("PUT", "/api/jobs/{id}", Door.WORKERS_MISS, job());
+    fresh("POST", "/api/customer-lists", Door.WORKERS, asked -> Map.of("name", "List " + names++));
+    row("PUT", "/api/customer-lists/{id}", Door.WORKERS_MISS, Map.of("name", "other"));
+    row("DELETE", "/api/customer-lists/{id}", Door.WORKERS_MISS);
+    row(
+        "POST",
+        "/api/customer-lists/{id}/customers",
+        Door.WORKERS_MISS,
+        Map.of("customers", List.of(), "on", true));
+  }
+
+  private static Object appointment() {
+    return Map.of(
+        "what",
+        "Lift-out",
+        "startsAt",
+        "2026-06-11T14:00:00Z",
+        "place",
+        "",
+        "state",
+        "AGREED",
+        "version",
+        0);
+  }
+
+  private static Object job() {
+    return Map.of(
+        "number", "", "what", "Rudder", "standing", "", "state", "OPEN", "place", "", "version", 0);
   }
 
   private Object sentence() {
@@ -318,9 +377,26 @@ class AccessTableTest {
     row("PUT", "/api/setup/people/{id}/plan", Door.LEADS, plan());
     fresh("POST", "/api/setup/teams", Door.LEADS, asked -> Map.of("name", "Team " + names++));
     fresh("PUT", "/api/setup/teams/{team}", Door.LEADS, asked -> Map.of("name", "Team " + names++));
+    fresh("POST", "/api/setup/details", Door.LEADS, asked -> detail());
+    fresh("PUT", "/api/setup/details/{id}", Door.LEADS, asked -> detail());
+    row("PUT", "/api/setup/details", Door.LEADS, Map.of("ids", List.of()));
     row("GET", "/api/setup/record", Door.LEADS);
     row("GET", "/api/setup/record.csv", Door.LEADS);
     row("GET", "/api/setup/sign-ins", Door.LEADS);
+  }
+
+  private Object detail() {
+    return Map.of(
+        "name",
+        "Detail " + names++,
+        "type",
+        "TEXT",
+        "choices",
+        List.of(),
+        "retired",
+        false,
+        "version",
+        0);
   }
 
   private static Object profile(Role role) {
@@ -457,6 +533,7 @@ class AccessTableTest {
         address
             .substring(address.indexOf(' ') + 1)
             .replace("{id}", id)
+            .replace("{customer}", String.valueOf(customer))
             .replace("{note}", String.valueOf(asked.note()))
             .replace("{topic}", String.valueOf(asked.topic()))
             .replace("{team}", "1")
@@ -478,6 +555,7 @@ class AccessTableTest {
               ? status == 404
               : works ? PAST_THE_DOOR.contains(status) || status == 404 : status == 403;
       case WORKERS -> works ? PAST_THE_DOOR.contains(status) : status == 403;
+      case WORKERS_MISS -> status == (works ? 404 : 403);
       case LEADS, LEADS_FOR_OTHERS ->
           role == Role.LEAD ? PAST_THE_DOOR.contains(status) || status == 404 : status == 403;
       case EVERYBODY -> PAST_THE_DOOR.contains(status) || status == 401;

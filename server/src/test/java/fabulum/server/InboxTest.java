@@ -366,9 +366,7 @@ class InboxTest {
   void oneJumpsByAnyPieceOfNameNumberOrDetail() {
     String number = fabulum.freshNumber();
     long customer = fabulum.customer("Ottilie 100% Farrowby", number);
-    fabulum.tables.update(
-        "insert into customer_detail (customer_id, name, detail) values (?, 'Boat', 'Kittiwake II')",
-        customer);
+    fabulum.detail(customer, "Boat", "Kittiwake II");
     webhook.text(number, Fabulum.DOCK, "hello").require(200);
 
     String digits = number.substring(2);

@@ -33,7 +33,8 @@ public record WhoWrote(List<Holding> holdings, List<Said> said) {
       return weakBefore.filter(time::isBefore).isPresent();
     }
 
-    boolean at(Instant time) {
+    /** Whether the number was theirs at a time. */
+    public boolean at(Instant time) {
       return from.filter(time::isBefore).isEmpty()
           && until.filter(end -> !time.isBefore(end)).isEmpty();
     }

@@ -199,4 +199,19 @@ public final class NumberReader {
       return number.e164();
     }
   }
+
+  /** How people abroad write it. */
+  public String international(Sender sender) {
+    return sender instanceof PhoneNumber number
+        ? format(number, PhoneNumberFormat.INTERNATIONAL)
+        : sender.address();
+  }
+
+  private String format(PhoneNumber number, PhoneNumberFormat form) {
+    try {
+      return numbers.format(numbers.parse(number.e164(), null), form);
+    } catch (NumberParseException unreadable) {
+      return number.e164();
+    }
+  }
 }

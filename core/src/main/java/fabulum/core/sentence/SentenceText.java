@@ -11,7 +11,6 @@ import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.function.Function;
 import java.util.regex.Pattern;
-import org.jspecify.annotations.Nullable;
 
 /**
  * A sentence as text, as it stands in an address and in the database: parts between semicolons,
@@ -20,10 +19,6 @@ import org.jspecify.annotations.Nullable;
  * read back from its text exactly.
  */
 public final class SentenceText {
-  /** Every kind of space, as a browser's {@code trim} knows them. */
-  private static final Pattern SPACE = Pattern.compile("[\\s\\p{Z}\\uFEFF]");
-
-  private static final Pattern ID = Pattern.compile("\\d{1,15}");
   private static final Pattern MINUTES = Pattern.compile("-?\\d{1,7}");
 
   private SentenceText() {}
@@ -61,7 +56,7 @@ public final class SentenceText {
 
   private static void addWords(List<String> parts, String keyword, String words) {
     if (!words.isEmpty()) {
-      parts.add(keyword + words.replace("\\", "\\\\").replace(";", "\\;"));
+      parts.add(keyword + Clauses.quote(words));
     }
   }
 
@@ -82,30 +77,10 @@ public final class SentenceText {
    */
   public static Sentence read(String text) {
     Draft draft = new Draft();
-    for (String part : split(text)) {
+    for (String part : Clauses.split(text)) {
       draft.add(part);
     }
     return draft.sentence();
-  }
-
-  private static List<String> split(String typed) {
-    String text = SPACE.matcher(typed).replaceAll(" ");
-    List<String> parts = new ArrayList<>();
-    StringBuilder part = new StringBuilder();
-    for (int i = 0; i < text.length(); i++) {
-      char c = text.charAt(i);
-      if (c == '\\' && i + 1 < text.length()) {
-        part.append(text.charAt(++i));
-      } else if (c == ';') {
-        parts.add(part.toString().strip());
-        part.setLength(0);
-      } else {
-        part.append(c);
-      }
-    }
-    parts.add(part.toString().strip());
-    parts.removeIf(String::isEmpty);
-    return parts;
   }
 
   /** What a part of a sentence is about. */
@@ -133,8 +108,7 @@ public final class SentenceText {
       int seam = part.indexOf(' ');
       String word = seam < 0 ? part : part.substring(0, seam);
       if (parts.put(about(part, word), part) != null) {
-        throw new IllegalArgumentException(
-            "This part of the sentence is said twice: “" + part + "”.");
+        throw Clauses.saidTwice(part);
       }
     }
 
@@ -156,7 +130,7 @@ public final class SentenceText {
               case "last" -> About.LAST;
               case "from" -> About.FROM;
               case "to" -> About.TO;
-              default -> throw unreadable(part, null);
+              default -> throw Clauses.unreadable(part, null);
             };
       };
     }
@@ -167,8 +141,8 @@ public final class SentenceText {
           id(About.LINE),
           id(About.SITE),
           id(About.TOPIC),
-          part(About.CALLED, Draft::words).orElse(""),
-          part(About.SAYING, Draft::words).orElse(""),
+          part(About.CALLED, Clauses::words).orElse(""),
+          part(About.SAYING, Clauses::words).orElse(""),
           parts.containsKey(About.TO_IDENTIFY),
           parts.containsKey(About.FAILED),
           parts.containsKey(About.UNREAD),
@@ -184,17 +158,8 @@ public final class SentenceText {
       try {
         return Optional.of(reading.apply(part));
       } catch (DateTimeException | IllegalArgumentException cause) {
-        throw unreadable(part, cause);
+        throw Clauses.unreadable(part, cause);
       }
-    }
-
-    private static IllegalArgumentException unreadable(String part, @Nullable Exception cause) {
-      return new IllegalArgumentException(
-          "This part of the sentence cannot be read: “" + part + "”.", cause);
-    }
-
-    private static String rest(String part) {
-      return part.substring(part.indexOf(' ') + 1).strip();
     }
 
     private static Whose whose(String part) {
@@ -202,32 +167,18 @@ public final class SentenceText {
         case "mine" -> Whose.MINE;
         case "nobody's" -> Whose.NOBODY;
         default ->
-            part.startsWith("team ") ? Whose.team(number(part)) : Whose.colleague(number(part));
+            part.startsWith("team ")
+                ? Whose.team(Clauses.id(part))
+                : Whose.colleague(Clauses.id(part));
       };
     }
 
     private OptionalLong id(About about) {
-      return part(about, Draft::number).map(OptionalLong::of).orElse(OptionalLong.empty());
-    }
-
-    private static Long number(String part) {
-      String digits = rest(part);
-      long id = ID.matcher(digits).matches() ? Long.parseLong(digits) : 0;
-      if (id < 1) {
-        throw new IllegalArgumentException("Nothing has this number");
-      }
-      return id;
-    }
-
-    private static String words(String part) {
-      if (!part.contains(" ")) {
-        throw new IllegalArgumentException("The words are missing");
-      }
-      return rest(part);
+      return part(about, Clauses::id).map(OptionalLong::of).orElse(OptionalLong.empty());
     }
 
     private static Left left(String part) {
-      String[] ends = rest(part).split("\\.\\.", -1);
+      String[] ends = Clauses.rest(part).split("\\.\\.", -1);
       if (ends.length != 2) {
         throw new IllegalArgumentException("A span has two ends");
       }
@@ -245,10 +196,9 @@ public final class SentenceText {
     }
 
     private Optional<Days> days() {
-      Optional<Integer> last =
-          part(About.LAST, part -> (int) Math.min(number(part), Integer.MAX_VALUE));
-      Optional<LocalDate> from = part(About.FROM, part -> LocalDate.parse(rest(part)));
-      Optional<LocalDate> to = part(About.TO, part -> LocalDate.parse(rest(part)));
+      Optional<Integer> last = part(About.LAST, Clauses::days);
+      Optional<LocalDate> from = part(About.FROM, Clauses::date);
+      Optional<LocalDate> to = part(About.TO, Clauses::date);
       boolean any = last.isPresent() || from.isPresent() || to.isPresent();
       return any ? Optional.of(new Days(last, from, to)) : Optional.empty();
     }

@@ -71,6 +71,7 @@ public class Conversations {
     List<Long> touched = new ArrayList<>();
     touched.add(entries.insert(Entry.received(id, from, text, cost)));
     Instant at = text.when().at();
+    conversations.setHeard(id, at);
     // A text that comes late stands where it belongs, and does not pass for the last one.
     if (known.isEmpty() || !at.isBefore(known.get().lastAt())) {
       conversations.setLast(id, at, Conversation.beginning(text.words()), SpokeLast.CUSTOMER);

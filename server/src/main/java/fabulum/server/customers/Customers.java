@@ -72,14 +72,27 @@ public class Customers {
     return new CustomerId(id);
   }
 
+  /** Whether there is no such customer, or they turned out to be another. */
+  public boolean isGone(CustomerId id) {
+    return !customers.isThere(id.value());
+  }
+
   /** The numbers a customer holds. */
   public List<NumberId> numbersOf(CustomerId id) {
     return customers.listNumbers(id.value()).stream().map(NumberId::new).toList();
   }
 
+  /** A customer who holds a number. */
+  public record Holder(long id, String name) {}
+
+  /** Everybody who holds a number now, by name. */
+  public List<Holder> holders(NumberId number) {
+    return customers.listHolders(number.value());
+  }
+
   /** Names of everybody who holds a number. */
   public List<String> holderNames(NumberId number) {
-    return customers.listHolderNames(number.value());
+    return holders(number).stream().map(Holder::name).toList();
   }
 
   /**

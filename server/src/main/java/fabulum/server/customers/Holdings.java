@@ -103,17 +103,22 @@ public class Holdings {
         phone && writer.isEmpty() && !notForUs);
   }
 
-  /** Begins an act. */
+  /**
+   * Begins an act.
+   *
+   * @param number null where it is about none
+   * @param conversation null where it was done on the customer's page
+   */
   public long begin(
       IdentifyingKind kind,
-      NumberId number,
-      long conversation,
+      @Nullable NumberId number,
+      @Nullable Long conversation,
       @Nullable CustomerId customer,
       @Nullable String words,
       long staff) {
     return holdings.insertIdentifying(
         kind,
-        number.value(),
+        number == null ? null : number.value(),
         conversation,
         customer == null ? null : customer.value(),
         words,
@@ -132,8 +137,34 @@ public class Holdings {
       CustomerId customer,
       @Nullable Instant weakBefore,
       @Nullable String word) {
-    holdings.insert(number.value(), customer.value(), weakBefore, word, act);
+    holdings.insert(number.value(), customer.value(), weakBefore, null, word, act);
     changes.tell(customer);
+  }
+
+  /**
+   * Adds a number to what a customer holds; what came from it before is theirs only where nobody
+   * else held it.
+   *
+   * @param kind what kind of number it is; null for unknown
+   */
+  public void add(
+      long act,
+      NumberId number,
+      CustomerId customer,
+      @Nullable String kind,
+      @Nullable String word) {
+    holdings.insert(number.value(), customer.value(), clock.instant(), kind, word, act);
+    changes.tell(customer);
+  }
+
+  /** Changes what is said about a holding. */
+  public void describe(long holding, @Nullable String kind, @Nullable String word) {
+    holdings.describe(holding, kind, word);
+  }
+
+  /** Makes a holding the preferred one of its customer. */
+  public void prefer(CustomerId customer, long holding) {
+    holdings.prefer(customer.value(), holding);
   }
 
   /** A number is no longer a customer's; texts until then stay theirs. */
@@ -141,6 +172,11 @@ public class Holdings {
     holdings.end(number.value(), customer.value(), at, act);
     holdings.reckonEnds(number.value());
     changes.tell(customer);
+  }
+
+  /** From now on a number is no longer a customer's. */
+  public void endNow(long act, NumberId number, CustomerId customer) {
+    end(act, number, customer, clock.instant());
   }
 
   /** Keeps which holder wrote. */

@@ -13,7 +13,7 @@ import org.jspecify.annotations.Nullable;
 public record Identifying(
     long id,
     IdentifyingKind kind,
-    long numberId,
+    @Nullable Long numberId,
     @Nullable Long conversationId,
     @Nullable Long customerId,
     @Nullable String words,

@@ -1,6 +1,6 @@
 package fabulum.server.customers;
 
-/** What a person said of who writes from a number. */
+/** What a person said of who writes from a number, whose it is, and who is who. */
 public enum IdentifyingKind {
   /** It is a customer who is on file; the number becomes theirs. */
   CUSTOMER,
@@ -9,5 +9,11 @@ public enum IdentifyingKind {
   /** Of several holders, this one. */
   ONE_OF_SEVERAL,
   /** The texts are not for us. */
-  NOT_FOR_US
+  NOT_FOR_US,
+  /** A number was added to a customer on their page. */
+  ADDED,
+  /** A number is no longer a customer's. */
+  GIVEN_UP,
+  /** Two customers are one. */
+  JOINED
 }

@@ -1,5 +1,5 @@
 /** Customers, numbers, and who holds which. */
-@ApplicationModule(allowedDependencies = {"platform", "feed"})
+@ApplicationModule(allowedDependencies = {"platform", "feed", "access", "accounts", "lines"})
 @NullMarked
 package fabulum.server.customers;
 

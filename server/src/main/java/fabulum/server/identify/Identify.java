@@ -13,7 +13,6 @@ import fabulum.server.conversations.InSight;
 import fabulum.server.conversations.Matching;
 import fabulum.server.customers.CustomerId;
 import fabulum.server.customers.Holdings;
-import fabulum.server.customers.Identifying;
 import fabulum.server.customers.IdentifyingKind;
 import fabulum.server.customers.NumberId;
 import fabulum.server.customers.Profiles;
@@ -31,6 +30,8 @@ import org.springframework.transaction.support.TransactionTemplate;
 /**
  * What people say of who writes. It holds for all texts of the number in the time it is true for,
  * shows at once for everyone, and can be taken back exactly, however much later.
+ *
+ * @see IdentifyUndo
  */
 @Service
 public class Identify {
@@ -214,39 +215,6 @@ public class Identify {
           said(row, number, EventKind.NOT_FOR_US, reason.name(), by);
           return act;
         });
-  }
-
-  /** Takes an act back. Doing it twice does it once. */
-  public void undo(long act, StaffId by) {
-    RaceRetry.run(() ->
-        transactions.execute(status -> {
-          Identifying done = holdings.findAct(act).orElseThrow(() -> Problem.notFound("step"));
-          if (done.conversationId() == null) {
-            throw Problem.notFound("step");
-          }
-          ConversationId id = new ConversationId(done.conversationId());
-          NumberId number = new NumberId(done.numberId());
-          holdings.hold(number);
-          Conversation row = inSight.lock(id, by);
-          if (holdings.findAct(act).filter(one -> one.undoneAt() == null).isEmpty()) {
-            return done;
-          }
-          if (holdings.isReliedOn(act)) {
-            throw Problem.conflict(
-                Problem.Kind.CHANGED_MEANWHILE,
-                "More was said of this customer since. Take that back first; nothing was changed.");
-          }
-          List<NumberId> numbers = holdings.numbersOf(act);
-          holdings.undo(act, by.value());
-          for (NumberId other : numbers) {
-            if (!other.equals(number)) {
-              matching.matchAgain(other, Map.of());
-            }
-          }
-          said(row, number, EventKind.IDENTIFYING_UNDONE, null, by);
-          holdings.removeMade(act);
-          return done;
-        }));
   }
 
   private Done act(

@@ -1,6 +1,7 @@
 package fabulum.server.sending;
 
 import fabulum.core.agreement.Agreement;
+import fabulum.core.agreement.Agreement.Answer;
 import fabulum.core.agreement.Change;
 import fabulum.core.agreement.Ground;
 import fabulum.core.agreement.TextKind;
@@ -14,9 +15,13 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -24,6 +29,9 @@ import org.springframework.transaction.annotation.Transactional;
 /** What customers allow us to text. */
 @Service
 public class Agreements {
+  /** No line has this id: what holds for it holds for the whole business. */
+  private static final Long EVERY_LINE = 0L;
+
   private final AgreementMapper changes;
   private final Clock clock;
 
@@ -85,6 +93,35 @@ public class Agreements {
             by == null ? null : by.value(),
             null,
             noted.words()));
+  }
+
+  /** Numbers whose holders opted out of everything on one line or more. */
+  public List<Long> listOptedOut() {
+    return with(TextKind.SERVICE, Answer.OPTED_OUT, changes.listWithdrawn());
+  }
+
+  /** Numbers whose holders agreed to news on one line or more. */
+  public List<Long> listAgreedToNews() {
+    return with(TextKind.NEWS, Answer.AGREED, changes.listOfNews());
+  }
+
+  /** Those for whom one of the lines that were spoken of, or all, stand so. */
+  private List<Long> with(TextKind kind, Answer answer, List<NotedChange> noted) {
+    Instant now = clock.instant();
+    return noted.stream().collect(Collectors.groupingBy(NotedChange::numberId)).entrySet().stream()
+        .filter(number -> stands(number.getValue(), kind, answer, now))
+        .map(Map.Entry::getKey)
+        .sorted()
+        .toList();
+  }
+
+  private static boolean stands(
+      List<NotedChange> noted, TextKind kind, Answer answer, Instant now) {
+    List<Change> history = noted.stream().map(NotedChange::change).toList();
+    return Stream.concat(
+            Stream.of(EVERY_LINE), noted.stream().map(NotedChange::lineId).filter(Objects::nonNull))
+        .distinct()
+        .anyMatch(line -> Agreement.at(history, line, now).of(kind).answer() == answer);
   }
 
   /**

@@ -8,6 +8,7 @@
       "people",
       "lines",
       "topics",
+      "customers",
       "conversations",
       "cost",
       "sending",

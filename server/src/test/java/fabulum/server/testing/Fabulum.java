@@ -281,11 +281,29 @@ public final class Fabulum implements AutoCloseable {
           id,
           number);
     }
+    changed(id);
+    return id;
+  }
+
+  /** Says something of a customer in an extra field, made when there is none of this name. */
+  public long detail(long customer, String name, String words) {
+    tables.update(
+        "insert into detail_kind (name, type, place) select n.name, 'TEXT', 1 from (values (?)) n (name)"
+            + " where not exists (select 1 from detail_kind o where o.name = n.name)",
+        name);
+    Long kind =
+        tables.queryForObject("select id from detail_kind where name = ?", Long.class, name);
+    tables.update(
+        "insert into detail (customer_id, kind_id, words) values (?, ?, ?)", customer, kind, words);
+    changed(customer);
+    return kind == null ? 0 : kind;
+  }
+
+  private void changed(long customer) {
     context
         .getBean(TransactionTemplate.class)
         .executeWithoutResult(
-            status -> context.getBean(CustomerChanges.class).tell(new CustomerId(id)));
-    return id;
+            status -> context.getBean(CustomerChanges.class).tell(new CustomerId(customer)));
   }
 
   public static String reference() {

@@ -39,6 +39,9 @@ public interface ConversationMapper {
 
   void setStanding(long id, StandingRow standing);
 
+  /** Keeps when the newest text came in. */
+  void setHeard(long id, Instant at);
+
   void setLast(long id, Instant at, String words, SpokeLast speaker);
 
   void setOwner(long id, @Nullable Long staffId);

@@ -4,6 +4,7 @@ import fabulum.core.sending.SendQuestion.NumberState;
 import fabulum.server.customers.CustomerView.Appointment;
 import fabulum.server.customers.CustomerView.Detail;
 import fabulum.server.customers.CustomerView.Job;
+import fabulum.server.customers.Customers.Holder;
 import fabulum.server.customers.FoundNumber;
 import fabulum.server.customers.NumberFacts;
 import java.time.Instant;
@@ -34,9 +35,11 @@ public interface CustomerMapper {
 
   void insertHolder(long numberId, long customerId);
 
-  List<String> listHolderNames(long numberId);
+  List<Holder> listHolders(long numberId);
 
   Optional<CustomerRow> find(long id);
+
+  boolean isThere(long id);
 
   List<Detail> listDetails(long customerId);
 

@@ -12,7 +12,8 @@ import org.jspecify.annotations.Nullable;
 /** Who holds which number, and what people said of who writes. */
 @Mapper
 public interface HoldingMapper {
-  long lockNumber(long id);
+  /** Holds a number until the transaction ends. */
+  Optional<Long> lockNumber(long id);
 
   List<HeldNumber> listOfNumber(long numberId);
 
@@ -24,8 +25,8 @@ public interface HoldingMapper {
 
   long insertIdentifying(
       IdentifyingKind kind,
-      long numberId,
-      long conversationId,
+      @Nullable Long numberId,
+      @Nullable Long conversationId,
       @Nullable Long customerId,
       @Nullable String words,
       long staffId,
@@ -37,8 +38,15 @@ public interface HoldingMapper {
       long numberId,
       long customerId,
       @Nullable Instant weakBefore,
+      @Nullable String kind,
       @Nullable String word,
       long act);
+
+  /** Changes what is said about a holding. */
+  int describe(long id, @Nullable String kind, @Nullable String word);
+
+  /** Makes the holding of a number the preferred one of a customer, and no other. */
+  void prefer(long customerId, long id);
 
   /** Ends the holdings there are, also those that another act ended. */
   void end(long numberId, long customerId, Instant at, long act);

@@ -1,5 +1,6 @@
 package fabulum.server.customers.store;
 
+import fabulum.server.customers.Profiles.Reachable;
 import fabulum.server.customers.store.ProfileRow.AppointmentRow;
 import fabulum.server.customers.store.ProfileRow.DetailRow;
 import fabulum.server.customers.store.ProfileRow.HeldRow;
@@ -14,6 +15,8 @@ public interface ProfileMapper {
   List<Long> listAfter(long id, int limit);
 
   List<ProfileRow> listNames(List<Long> ids);
+
+  List<Reachable> listNumbers(List<Long> ids);
 
   List<WordsRow> listContacts(List<Long> ids);
 

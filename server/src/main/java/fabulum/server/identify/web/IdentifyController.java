@@ -11,6 +11,7 @@ import fabulum.server.identify.Identify;
 import fabulum.server.identify.Identify.Done;
 import fabulum.server.identify.Identify.Reason;
 import fabulum.server.identify.Identify.Scope;
+import fabulum.server.identify.IdentifyUndo;
 import fabulum.server.identify.LikelyView;
 import fabulum.server.identify.WhoWrites;
 import fabulum.server.platform.Problem.Kind;
@@ -36,9 +37,11 @@ class IdentifyController {
 
   private final WhoWrites who;
   private final Identify identify;
+  private final IdentifyUndo undo;
   private final Customers customers;
 
-  IdentifyController(WhoWrites who, Identify identify, Customers customers) {
+  IdentifyController(WhoWrites who, Identify identify, IdentifyUndo undo, Customers customers) {
+    this.undo = undo;
     this.who = who;
     this.identify = identify;
     this.customers = customers;
@@ -137,6 +140,6 @@ class IdentifyController {
   @Problems(Kind.CHANGED_MEANWHILE)
   @PostMapping("/api/identifying/{act}/undo")
   void undo(@AuthenticationPrincipal SignedIn me, @PathVariable long act) {
-    identify.undo(act, me.id());
+    undo.undo(act, me.id());
   }
 }

@@ -1,0 +1,188 @@
+package fabulum.server.clientele;
+
+import static java.util.stream.Collectors.groupingBy;
+
+import fabulum.server.clientele.store.ClienteleMapper;
+import fabulum.server.clientele.store.IndexedRow;
+import fabulum.server.clientele.store.IndexedRow.PieceRow;
+import fabulum.server.customers.CustomerChanged;
+import fabulum.server.customers.CustomerId;
+import fabulum.server.customers.Profiles;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ConcurrentSkipListSet;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.locks.ReentrantLock;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.scheduling.annotation.Scheduled;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.event.TransactionPhase;
+import org.springframework.transaction.event.TransactionalEventListener;
+
+/**
+ * All customers by name, in memory: any part of anything is found in a few milliseconds among a
+ * hundred thousand. Read from the database at the start, and again for each customer of whom
+ * something changed.
+ */
+@Component
+class CustomerIndex {
+  private static final int CHUNK = 1_000;
+  private static final long LONGEST_WAIT_MS = 200;
+
+  private final Profiles profiles;
+  private final ClienteleMapper rows;
+  private final ConcurrentSkipListSet<IndexedCustomer> byName = new ConcurrentSkipListSet<>();
+  private final Map<Long, IndexedCustomer> byId = new ConcurrentHashMap<>();
+  private final Set<Long> changed = new HashSet<>();
+  private final ReentrantLock reading = new ReentrantLock();
+  private volatile boolean loaded;
+
+  CustomerIndex(Profiles profiles, ClienteleMapper rows) {
+    this.profiles = profiles;
+    this.rows = rows;
+  }
+
+  @EventListener(ApplicationReadyEvent.class)
+  void load() {
+    reading.lock();
+    try {
+      if (!loaded) {
+        readAll();
+      }
+    } finally {
+      reading.unlock();
+    }
+  }
+
+  private void readAll() {
+    List<CustomerId> chunk = profiles.listAfter(0, CHUNK);
+    while (!chunk.isEmpty()) {
+      read(chunk.stream().map(CustomerId::value).toList());
+      chunk = profiles.listAfter(chunk.get(chunk.size() - 1).value(), CHUNK);
+    }
+    loaded = true;
+  }
+
+  private void read(List<Long> ids) {
+    Map<Long, List<PieceRow>> pieces =
+        rows.listPieces(ids).stream().collect(groupingBy(PieceRow::customerId));
+    Set<Long> gone = new HashSet<>(ids);
+    for (IndexedRow row : rows.list(ids)) {
+      gone.remove(row.id());
+      put(IndexedCustomer.of(row, pieces.getOrDefault(row.id(), List.of())));
+    }
+    gone.forEach(this::remove);
+  }
+
+  private void put(IndexedCustomer customer) {
+    IndexedCustomer before = byId.put(customer.id(), customer);
+    if (before != null) {
+      byName.remove(before);
+    }
+    byName.add(customer);
+  }
+
+  private void remove(long id) {
+    IndexedCustomer before = byId.remove(id);
+    if (before != null) {
+      byName.remove(before);
+    }
+  }
+
+  @TransactionalEventListener(phase = TransactionPhase.AFTER_COMMIT, fallbackExecution = true)
+  void changed(CustomerChanged change) {
+    changed(List.of(change.id().value()));
+  }
+
+  private void changed(List<Long> ids) {
+    synchronized (changed) {
+      changed.addAll(ids);
+    }
+  }
+
+  /** Reads again those of whom something changed. */
+  @Scheduled(initialDelay = 1, fixedDelay = 1, timeUnit = TimeUnit.SECONDS)
+  void refresh() {
+    load();
+    reading.lock();
+    try {
+      readChanged();
+    } finally {
+      reading.unlock();
+    }
+  }
+
+  private void readChanged() {
+    List<Long> ids;
+    synchronized (changed) {
+      ids = List.copyOf(changed);
+      changed.clear();
+    }
+    for (int i = 0; i < ids.size(); i += CHUNK) {
+      List<Long> some = new ArrayList<>(ids.subList(i, Math.min(ids.size(), i + CHUNK)));
+      try {
+        read(some);
+      } catch (RuntimeException e) {
+        changed(ids.subList(i, ids.size()));
+        throw e;
+      }
+    }
+  }
+
+  private int behind() {
+    synchronized (changed) {
+      return changed.size();
+    }
+  }
+
+  /** By name, as they are now. */
+  Iterable<IndexedCustomer> all() {
+    settle();
+    return byName;
+  }
+
+  /** By name, those behind a place. */
+  Iterable<IndexedCustomer> after(IndexedCustomer place) {
+    settle();
+    return byName.tailSet(place, false);
+  }
+
+  /** One of them, as they are now. */
+  Optional<IndexedCustomer> find(long id) {
+    settle();
+    return Optional.ofNullable(byId.get(id));
+  }
+
+  /** Reads first what changed just now, but waits for no long import. */
+  private void settle() {
+    if (!loaded) {
+      load();
+    }
+    int behind = behind();
+    if (behind == 0 || behind > CHUNK) {
+      return;
+    }
+    try {
+      if (reading.tryLock(LONGEST_WAIT_MS, TimeUnit.MILLISECONDS)) {
+        try {
+          readChanged();
+        } finally {
+          reading.unlock();
+        }
+      }
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    }
+  }
+
+  int size() {
+    settle();
+    return byId.size();
+  }
+}

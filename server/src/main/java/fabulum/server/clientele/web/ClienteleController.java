@@ -1,0 +1,108 @@
+package fabulum.server.clientele.web;
+
+import fabulum.server.accounts.SignedIn;
+import fabulum.server.clientele.CustomerPageView;
+import fabulum.server.clientele.CustomerPages;
+import fabulum.server.clientele.CustomerPlace;
+import fabulum.server.clientele.CustomerPlace.CustomerPage;
+import fabulum.server.clientele.Story;
+import fabulum.server.clientele.Story.StoryPage;
+import fabulum.server.customers.CustomerFiles;
+import fabulum.server.customers.CustomerId;
+import fabulum.server.customers.CustomerList;
+import fabulum.server.customers.CustomerLists;
+import fabulum.server.customers.DetailKind;
+import fabulum.server.customers.DetailKinds;
+import fabulum.server.lines.Lines;
+import fabulum.server.lines.SiteView;
+import java.util.List;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Reading customers: all of them, each one's page, their story. */
+@RestController
+@RequestMapping("/api/customers")
+class ClienteleController {
+  private static final int LONGEST_PAGE = 100;
+
+  private final CustomerPlace place;
+  private final CustomerPages pages;
+  private final Story story;
+  private final CustomerFiles files;
+  private final CustomerLists lists;
+  private final DetailKinds kinds;
+  private final Lines lines;
+
+  ClienteleController(
+      CustomerPlace place,
+      CustomerPages pages,
+      Story story,
+      CustomerFiles files,
+      CustomerLists lists,
+      DetailKinds kinds,
+      Lines lines) {
+    this.place = place;
+    this.pages = pages;
+    this.story = story;
+    this.files = files;
+    this.lists = lists;
+    this.kinds = kinds;
+    this.lines = lines;
+  }
+
+  /** What customers can be told apart by. */
+  record CustomerTerms(
+      List<SiteView> sites,
+      List<String> kinds,
+      List<CustomerList> lists,
+      List<DetailKind> details) {}
+
+  /**
+   * One stretch of the customers that a sentence means, by name.
+   *
+   * @param after the id of the last customer of the stretch before; 0 for the first
+   */
+  @GetMapping
+  CustomerPage page(
+      @AuthenticationPrincipal SignedIn me,
+      @RequestParam(defaultValue = "") String sentence,
+      @RequestParam(defaultValue = "0") long after,
+      @RequestParam(defaultValue = "50") int limit) {
+    return place.page(CustomerPlace.read(sentence), after, bounded(limit), me.id());
+  }
+
+  /** Sites, kinds of customer, lists and extra fields. */
+  @GetMapping("/terms")
+  CustomerTerms terms() {
+    return new CustomerTerms(lines.listSites(), files.listKinds(), lists.list(), kinds.list());
+  }
+
+  /** A customer's page, but for their story. */
+  @GetMapping("/{id}")
+  CustomerPageView customer(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {
+    return pages.of(new CustomerId(id), me.id());
+  }
+
+  /**
+   * One stretch of all that was said with a customer, over every line I see and every number while
+   * it was theirs.
+   *
+   * @param before the id of the entry before which it ends; 0 for up to now
+   */
+  @GetMapping("/{id}/story")
+  StoryPage story(
+      @AuthenticationPrincipal SignedIn me,
+      @PathVariable long id,
+      @RequestParam(defaultValue = "0") long before,
+      @RequestParam(defaultValue = "50") int limit) {
+    return story.page(new CustomerId(id), before, bounded(limit), me.id());
+  }
+
+  private static int bounded(int limit) {
+    return Math.max(1, Math.min(limit, LONGEST_PAGE));
+  }
+}

@@ -1,0 +1,74 @@
+package fabulum.server.customers;
+
+import java.time.Instant;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * All that is on file of a customer, but for what was said.
+ *
+ * @param kind what kind of customer they are, in the words of the business
+ * @param outsideId how another program names them
+ * @param joinedInto the customer they turned out to be; null for none
+ * @param contacts persons of a firm
+ * @param lists ids of the customer lists they are on
+ */
+public record CustomerFile(
+    long id,
+    String name,
+    @Nullable String kind,
+    @Nullable String email,
+    @Nullable Long siteId,
+    @Nullable String outsideId,
+    @Nullable Long joinedInto,
+    List<Contact> contacts,
+    List<FileDetail> details,
+    List<Long> lists,
+    List<FileNote> notes) {
+
+  /** The fields that stand on the customer alone. */
+  public record Fields(
+      long id,
+      String name,
+      @Nullable String kind,
+      @Nullable String email,
+      @Nullable Long siteId,
+      @Nullable String outsideId,
+      @Nullable Long joinedInto) {}
+
+  /** A person of a firm. */
+  public record Contact(long id, String name) {}
+
+  /**
+   * What an extra field says.
+   *
+   * @param kindId which field
+   */
+  public record FileDetail(long kindId, String words) {}
+
+  /**
+   * Words for the team about a customer.
+   *
+   * @param notedAt null for since ever
+   * @param staffId who noted it; null for another program
+   */
+  public record FileNote(
+      long id, String words, @Nullable Instant notedAt, @Nullable Long staffId) {}
+
+  /**
+   * What changed of a customer.
+   *
+   * @param staffId who did it; null for another program
+   * @param what the field, or the kind of what was said of a number
+   * @param act what can be taken back, by its id; null when it is a change of a field
+   */
+  public record FileChange(
+      long id,
+      Instant at,
+      @Nullable Long staffId,
+      String what,
+      @Nullable String before,
+      @Nullable String after,
+      @Nullable Long act,
+      @Nullable Instant undoneAt) {}
+}
