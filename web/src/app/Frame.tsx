@@ -13,6 +13,9 @@ import { Troubles } from './Troubles';
 /** Fetched when they are first asked for; nothing is typed into them. */
 const KeysHelp = lazy(() => import('./KeysHelp').then((part) => ({ default: part.KeysHelp })));
 
+/** Fetched when one writes while one moves about. */
+const WritingStrip = lazy(() => import('../features/desk').then((part) => ({ default: part.WritingStrip })));
+
 /** What a new text is announced as, to those who listen rather than look. */
 function announcement(message: LiveMessage): string | undefined {
   const text = message.entries.find((entry) => entry.kind === 'IN');
@@ -48,6 +51,9 @@ export function Frame({ session }: { session: Session }) {
       >
         {announced}
       </Box>
+      <Suspense fallback={null}>
+        <WritingStrip session={session} />
+      </Suspense>
       {writing && <WriteTo onClose={() => setWriting(false)} />}
       <AskBeforeLeaving />
       {help && (

@@ -80,6 +80,9 @@ export function Masthead({ session, lineState, onHelp, onWrite }: Props) {
           To identify
           <Count of={counts?.toIdentify} />
         </Box>
+        <Box component={NavLink} to="/customers" sx={place}>
+          Customers
+        </Box>
         {leads && (
           <Box
             component={Link}

@@ -8,6 +8,10 @@ import { NotHere, PageBroke, PlaceBroke } from './Broke';
 const Inbox = lazy(() => import('../features/inbox').then((feature) => ({ default: feature.Inbox })));
 const OfficePage = lazy(() => import('../features/office').then((feature) => ({ default: feature.OfficePage })));
 const SetUp = lazy(() => import('../features/setup').then((feature) => ({ default: feature.SetUp })));
+const CustomersPlace = lazy(() =>
+  import('../features/customers').then((feature) => ({ default: feature.CustomersPlace })),
+);
+const CustomerPage = lazy(() => import('../features/customers').then((feature) => ({ default: feature.CustomerPage })));
 const Me = lazy(() => import('../features/me').then((feature) => ({ default: feature.Me })));
 
 function InboxPlace({ toIdentify = false }: { toIdentify?: boolean }) {
@@ -37,6 +41,8 @@ export const routes: RouteObject[] = [
       { index: true, element: <Navigate to="/inbox" replace /> },
       place('inbox/:id?', <InboxPlace />),
       place('identify/:id?', <InboxPlace toIdentify />),
+      place('customers', <CustomersPlace />),
+      place('customers/:id', <CustomerPage />),
       place('me/*', <MyPlace />),
       place('office', <LeadsPlace place="office" />),
       place('setup/*', <LeadsPlace place="setup" />),

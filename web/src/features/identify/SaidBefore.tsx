@@ -9,6 +9,9 @@ const WORDS: Record<SaidOfNumber['kind'], string> = {
   NEW_CUSTOMER: 'added the customer',
   ONE_OF_SEVERAL: 'said who of several writes',
   NOT_FOR_US: 'said it is not for us',
+  ADDED: 'added the number to a customer',
+  GIVEN_UP: 'said a customer no longer has it',
+  JOINED: 'joined two customers',
 };
 
 /** What was said of who writes from this number; each can be taken back, however much later. */

@@ -6,6 +6,7 @@ import { type Conversation, type Dossier, linesQuery } from '../../shared/api';
 import { SideSheet } from '../../shared/sheet';
 import { Answered, Moment } from '../../shared/ui';
 import { AgreementPart } from '../agreement';
+import { CustomerInSheet } from '../customers';
 import { SaidBefore } from '../identify';
 import { elsewhereQuery } from './queries';
 
@@ -56,29 +57,12 @@ export function CustomerSheet({ dossier, zone, asked, onClose }: Props) {
       >
         <Fact name="Writes from">{conversation.number}</Fact>
         {!customer && holders.length > 0 && <Fact name="Shared by">{holders.join(', ')}</Fact>}
-        {customer?.otherNumbers.map((number) => (
-          <Fact key={number} name="Also">
-            {number}
-          </Fact>
-        ))}
-        {customer?.email && <Fact name="E-mail">{customer.email}</Fact>}
-        {customer?.site && <Fact name="Site">{customer.site}</Fact>}
-        {customer?.details.map(({ name, detail }) => (
-          <Fact key={name} name={name}>
-            {detail}
-          </Fact>
-        ))}
-        {customer?.nextAppointment && (
-          <Fact name="Next">
-            {customer.nextAppointment.what}, <Moment at={customer.nextAppointment.startsAt} zone={zone} />
-          </Fact>
-        )}
-        {customer?.openJobs.map((job) => (
-          <Fact key={job.what} name="Open job">
-            {job.what}, {job.standing}
-          </Fact>
-        ))}
       </Box>
+      {customer && (
+        <Suspense fallback={null}>
+          <CustomerInSheet id={customer.id} conversation={conversation.id} zone={zone} />
+        </Suspense>
+      )}
       <Suspense fallback={null}>
         <AgreementPart conversation={conversation} zone={zone} />
       </Suspense>

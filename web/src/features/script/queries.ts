@@ -27,14 +27,6 @@ export const receiversQuery = (id: number) =>
     staleTime: 0,
   });
 
-export const traceQuery = (conversation: number, note: number, wanted: boolean) =>
-  queryOptions({
-    queryKey: ['trace', conversation, note] as const,
-    queryFn: () => ask('GET', '/api/conversations/{id}/notes/{note}/trace', { path: { id: conversation, note } }),
-    enabled: wanted,
-    staleTime: 0,
-  });
-
 /** The other conversations with the same customer or number. */
 export const elsewhereQuery = (id: number) =>
   queryOptions({

@@ -1,6 +1,7 @@
 import { Box } from '@mui/material';
 import { Navigate, Route, Routes, useLocation } from 'react-router';
 import { CostsPage } from './CostsPage';
+import { DetailsPage } from './DetailsPage';
 import { HistoryPage } from './HistoryPage';
 import type { Session } from '../../shared/api';
 import { OfficeTabs, PlaceTabs, useTitle } from '../../shared/ui';
@@ -21,6 +22,7 @@ const PLACES = [
   ['/setup/teams', 'Teams'],
   ['/setup/topics', 'Topics'],
   ['/setup/sites', 'Sites'],
+  ['/setup/details', 'Customer details'],
   ['/setup/sending', 'Sending'],
   ['/setup/costs', 'Costs'],
   ['/setup/history', 'Change log'],
@@ -49,6 +51,7 @@ export function SetUp({ session }: { session: Session }) {
         <Route path="topics" element={<TopicsPage />} />
         <Route path="sending" element={<SendingPage />} />
         <Route path="costs" element={<CostsPage />} />
+        <Route path="details" element={<DetailsPage />} />
         <Route path="sites" element={<SitesPage />} />
         <Route path="history" element={<HistoryPage />} />
         <Route path="*" element={<Navigate to="/setup/lines" replace />} />

@@ -30,6 +30,7 @@ export const keys = {
   /** Why a conversation that was open is no longer to be seen. */
   gone: (id: number) => ['gone', id] as const,
   troubles: ['troubles'] as const,
+  customers: ['customers'] as const,
 };
 
 /** Working time runs on without anyone's touch, so what shows it is read again now and then. */
@@ -73,6 +74,12 @@ export const topicsQuery = queryOptions({
   queryKey: ['topics'] as const,
   queryFn: () => ask('GET', '/api/topics'),
   staleTime: Infinity,
+});
+
+/** Sites, kinds, lists and details customers can be told apart by. */
+export const customerTermsQuery = queryOptions({
+  queryKey: [...keys.customers, 'terms'] as const,
+  queryFn: () => ask('GET', '/api/customers/terms'),
 });
 
 export const sitesQuery = queryOptions({

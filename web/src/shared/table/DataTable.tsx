@@ -1,6 +1,6 @@
 import { Box, Checkbox, TableBody, TableCell, TableRow } from '@mui/material';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { type ClipboardEvent, useEffect, useRef } from 'react';
+import { type ClipboardEvent, type KeyboardEvent, type ReactNode, useEffect, useRef } from 'react';
 import { ProblemNote } from '../ui';
 import { type Column, pasteable, useColumns } from './columns';
 import { CELL, ChosenBar, Head, type Order } from './Head';
@@ -24,8 +24,15 @@ interface Props<R> {
   rows: R[];
   keyOf: (row: R) => number;
   query: Paged;
-  order: Order;
-  onOrder: (order: Order) => void;
+  /** How rows that come in the order of time are ordered. */
+  order?: Order;
+  onOrder?: (order: Order) => void;
+  /** What a row is, for those who do not see it; its place unless said. */
+  nameOf?: (row: R) => string;
+  /** Opens a row: with Enter, or a click. */
+  onOpen?: (row: R) => void;
+  /** What can be done with the chosen rows. */
+  actions?: (chosen: R[], clear: () => void) => ReactNode;
   /** What an empty table says. */
   empty: string;
 }
@@ -34,7 +41,20 @@ const ROW_HEIGHT = 34;
 const AHEAD = 30;
 
 /** A table of any length: only the rows that can be seen are drawn, and more are read as one comes near the end. */
-export function DataTable<R>({ label, name, columns, rows, keyOf, query, order, onOrder, empty }: Props<R>) {
+export function DataTable<R>({
+  label,
+  name,
+  columns,
+  rows,
+  keyOf,
+  query,
+  order = 'NEWEST',
+  onOrder = () => undefined,
+  nameOf,
+  onOpen,
+  actions,
+  empty,
+}: Props<R>) {
   const scroller = useRef<HTMLDivElement>(null);
   const choice = useColumns(name, columns);
   // eslint-disable-next-line react-hooks/incompatible-library -- no compiler memoises this component
@@ -71,6 +91,11 @@ export function DataTable<R>({ label, name, columns, rows, keyOf, query, order, 
     gridTemplateColumns: ['24px', ...choice.shown.map((column) => column.width)].join(' '),
     columnGap: 2,
   };
+  const pressed = (event: KeyboardEvent) => {
+    const row = rows[walk.at];
+    if (event.key === 'Enter' && event.target === event.currentTarget && row && onOpen) onOpen(row);
+    else walk.pressed(event);
+  };
   // A browser gives it to pages that came by a secure way only; there the keys do it alone.
   const clipboard = 'clipboard' in navigator ? navigator.clipboard : undefined;
   return (
@@ -85,7 +110,7 @@ export function DataTable<R>({ label, name, columns, rows, keyOf, query, order, 
         aria-rowcount={hasNextPage ? -1 : rows.length + 1}
         // A region that scrolls and is walked by the arrows must take the focus.
         tabIndex={0}
-        onKeyDown={walk.pressed}
+        onKeyDown={pressed}
         onCopy={copy}
         sx={{
           flex: 1,
@@ -136,7 +161,9 @@ export function DataTable<R>({ label, name, columns, rows, keyOf, query, order, 
                     size="small"
                     checked={isChosen}
                     onChange={() => walk.toggle(item.index)}
-                    slotProps={{ input: { 'aria-label': `Select entry ${item.index + 1}`, tabIndex: -1 } }}
+                    slotProps={{
+                      input: { 'aria-label': `Select ${nameOf?.(row) ?? `entry ${item.index + 1}`}`, tabIndex: -1 },
+                    }}
                     sx={{ p: 0 }}
                   />
                 </TableCell>
@@ -155,7 +182,9 @@ export function DataTable<R>({ label, name, columns, rows, keyOf, query, order, 
           count={chosen.length}
           onCopy={clipboard && (() => void clipboard.writeText(copied()))}
           onClear={walk.clear}
-        />
+        >
+          {actions?.(chosen, walk.clear)}
+        </ChosenBar>
       )}
     </Box>
   );

@@ -10,7 +10,7 @@ import {
   TableHead,
   TableRow,
 } from '@mui/material';
-import { useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import type { Column, useColumns } from './columns';
 
 export type Order = 'NEWEST' | 'OLDEST';
@@ -101,19 +101,29 @@ interface ChosenProps {
   count: number;
   onCopy: (() => void) | undefined;
   onClear: () => void;
+  children?: ReactNode;
 }
 
 /** What can be done with the chosen rows. */
-export function ChosenBar({ count, onCopy, onClear }: ChosenProps) {
+export function ChosenBar({ count, onCopy, onClear, children }: ChosenProps) {
   return (
     <Box
       role="region"
       aria-label="Selected entries"
-      sx={{ display: 'flex', gap: 1.5, alignItems: 'center', px: 1.5, py: 0.5, bgcolor: 'inks.pineWash' }}
+      sx={{
+        display: 'flex',
+        flexWrap: 'wrap',
+        gap: 1.5,
+        alignItems: 'center',
+        px: 1.5,
+        py: 0.5,
+        bgcolor: 'inks.pineWash',
+      }}
     >
       <Box role="status" className="figures" sx={{ fontWeight: 700 }}>
         {count} selected
       </Box>
+      {children}
       {onCopy ? <Button onClick={onCopy}>Copy (Ctrl+C)</Button> : 'Ctrl+C copies them.'}
       <Button onClick={onClear}>Clear (Esc)</Button>
     </Box>

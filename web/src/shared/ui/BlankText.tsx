@@ -6,13 +6,26 @@ interface Props {
   value: string;
   placeholder: string;
   type?: 'text' | 'date';
+  /** The most characters there can be. */
+  longest?: number;
   /** The cursor goes there as soon as it is shown. */
   begin?: boolean;
+  /** It looks like what is around it, until one is in it. */
+  plain?: boolean;
   onChange: (value: string) => void;
 }
 
 /** A blank in a sentence that is filled with words. Enter, or leaving it, says them; Escape leaves it as it was. */
-export function BlankText({ name, value, placeholder, type = 'text', begin = false, onChange }: Props) {
+export function BlankText({
+  name,
+  value,
+  placeholder,
+  type = 'text',
+  longest = 80,
+  begin = false,
+  plain = false,
+  onChange,
+}: Props) {
   const [words, setWords] = useState(value);
   const [before, setBefore] = useState(value);
   if (before !== value) {
@@ -30,7 +43,7 @@ export function BlankText({ name, value, placeholder, type = 'text', begin = fal
       aria-label={name}
       value={words}
       placeholder={placeholder}
-      maxLength={80}
+      maxLength={longest}
       ref={(field: HTMLInputElement | null) => {
         if (begin && field && !field.dataset.begun) {
           field.dataset.begun = 'yes';
@@ -43,15 +56,22 @@ export function BlankText({ name, value, placeholder, type = 'text', begin = fal
         if (words !== value) onChange(words);
       }}
       onKeyDown={pressed}
-      style={type === 'text' ? { width: `${Math.min(26, Math.max(words.length, placeholder.length) + 1)}ch` } : {}}
+      style={
+        type === 'text'
+          ? { width: plain ? '100%' : `${Math.min(26, Math.max(words.length, placeholder.length) + 1)}ch` }
+          : {}
+      }
       sx={{
         font: 'inherit',
-        fontWeight: 600,
-        color: 'primary.main',
+        fontWeight: plain ? 'inherit' : 600,
+        maxWidth: '100%',
+        color: plain ? 'inherit' : 'primary.main',
         bgcolor: 'transparent',
         border: 0,
         borderBottom: 1,
-        borderColor: 'primary.main',
+        borderBottomStyle: words === '' ? 'dotted' : 'solid',
+        borderColor: plain ? 'transparent' : words === '' ? 'text.secondary' : 'primary.main',
+        '&:hover, &:focus': { borderColor: 'primary.main' },
         p: 0,
         lineHeight: 1.2,
         '&::placeholder': { color: 'text.secondary', fontWeight: 400, fontStyle: 'italic', opacity: 1 },

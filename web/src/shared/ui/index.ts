@@ -32,3 +32,4 @@ export { useTitle, useUnseenInTitle } from './title';
 export { OfficeTabs } from './OfficeTabs';
 export { Field } from './Field';
 export { whyOf } from './why';
+export { openWriting, useOpenWriting } from './writing';

@@ -188,6 +188,36 @@ final class Loader {
     tables.batchUpdate("insert into job (customer_id, what, standing) values (?, ?, ?)", jobs);
     restart("customer", customers.size());
     insertNumbers(data.numbers());
+    insertRegisters();
+  }
+
+  /** What the office has put together over the years: kinds, lists, contacts of firms, notes. */
+  private void insertRegisters() {
+    tables.update(
+        "update customer set outside_id = 'Q-' || (1000 + id), kind = case when mod(id, 40) = 8 then 'Trade'"
+            + " when mod(id, 11) = 4 then 'Winter storage' else 'Berth holder' end");
+    tables.update(
+        "insert into customer_list (id, name, made_by, made_at) values (1, 'Outer berths', 1, current_timestamp),"
+            + " (2, 'Launch in May', 1, current_timestamp)");
+    tables.update(
+        "insert into on_list (customer_id, list_id) select customer_id, 1 from detail where kind_id = 3 and words like 'E%'");
+    tables.update(
+        "insert into on_list (customer_id, list_id) select id, 2 from customer where mod(id, 9) = 5");
+    restart("customer_list", 2);
+    tables.update("update job set number = 'R-' || (200 + id)");
+    tables.update(
+        "update holding set preferred = true, kind = 'mobile' where id in (select min(id) from holding group by customer_id)");
+    List<Object[]> contacts = new ArrayList<>();
+    List<Object[]> notes = new ArrayList<>();
+    for (int i = 0; i < Quillhaven.CONTACTS.size(); i++) {
+      contacts.add(new Object[] {8L + 40L * (i % 10), Quillhaven.CONTACTS.get(i)});
+    }
+    for (int i = 0; i < Quillhaven.CUSTOMER_NOTES.size(); i++) {
+      notes.add(new Object[] {1L + 23L * i, Quillhaven.CUSTOMER_NOTES.get(i), 1L + i % 5});
+    }
+    tables.batchUpdate("insert into contact (customer_id, name) values (?, ?)", contacts);
+    tables.batchUpdate(
+        "insert into customer_note (customer_id, words, staff_id) values (?, ?, ?)", notes);
   }
 
   private void insertNumbers(List<Number> numbers) {
@@ -234,6 +264,9 @@ final class Loader {
     tables.update(
         "update entry set number_id = (select c.number_id from conversation c where c.id = entry.conversation_id)"
             + " where kind = 'IN'");
+    tables.update(
+        "update conversation set heard_at = (select max(e.at) from entry e"
+            + " where e.conversation_id = conversation.id and e.kind = 'IN')");
     tables.update(
         "update number set first_wrote_at = (select min(e.at) from participant p"
             + " join entry e on e.conversation_id = p.conversation_id"

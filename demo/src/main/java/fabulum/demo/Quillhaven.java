@@ -266,4 +266,34 @@ final class Quillhaven {
   static Instant at(LocalDate day, LocalTime time) {
     return day.atTime(time).atZone(ZONE).toInstant();
   }
+
+  /** Persons of the firms among the customers. */
+  static final List<String> CONTACTS =
+      List.of(
+          "Odile Kestrel",
+          "Ray Tamm",
+          "Jun Barrow",
+          "Pilar Ostrom",
+          "Gus Whitlock",
+          "Ines Farrow",
+          "Tobin Lark",
+          "Moira Sand",
+          "Abel Quist",
+          "Della Roan");
+
+  /** What colleagues noted about customers. */
+  static final List<String> CUSTOMER_NOTES =
+      List.of(
+          "Keeps the spare key with the harbour office. Ask for it by boat name.",
+          "Hard of hearing: texts, never calls.",
+          "Pays for two years at once, always in October.",
+          "The trailer in row 9 is theirs, number plate ends in 417.",
+          "Daughter Ida may decide about repairs up to 500 dollars.",
+          "Does not want the mast left on the deck in winter.",
+          "Allergic to cats; no kennel side for the cover, please.",
+          "Teaches on Tuesdays and answers after four.",
+          "Had water in the bilge twice in 2025, seacock on port side.",
+          "Wants the same lift team as last year.",
+          "Invoice to the firm, name of the boat as reference.",
+          "On the list for a longer berth since spring.");
 }

@@ -282,6 +282,9 @@ class AccessTableTest {
     row("GET", one, Door.EVERYBODY);
     row("GET", one + "/story", Door.EVERYBODY);
     row("GET", one + "/changes", Door.EVERYBODY);
+    row("GET", one + "/twins", Door.EVERYBODY);
+    row("GET", "/api/customers/twins", Door.EVERYBODY);
+    row("GET", "/api/appointments/read?words=friday", Door.EVERYBODY);
     row("GET", one + "/work", Door.EVERYBODY);
     fresh("POST", "/api/customers", Door.WORKERS, asked -> Map.of("name", "Customer " + names++));
     row("PUT", one + "/field", Door.WORKERS, Map.of("field", "NAME", "now", "Ours"));

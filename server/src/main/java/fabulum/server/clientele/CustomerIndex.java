@@ -12,6 +12,7 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
@@ -39,6 +40,7 @@ class CustomerIndex {
   private final ClienteleMapper rows;
   private final ConcurrentSkipListSet<IndexedCustomer> byName = new ConcurrentSkipListSet<>();
   private final Map<Long, IndexedCustomer> byId = new ConcurrentHashMap<>();
+  private final Map<String, Set<Long>> byKey = new ConcurrentHashMap<>();
   private final Set<Long> changed = new HashSet<>();
   private final ReentrantLock reading = new ReentrantLock();
   private volatile boolean loaded;
@@ -83,16 +85,25 @@ class CustomerIndex {
   private void put(IndexedCustomer customer) {
     IndexedCustomer before = byId.put(customer.id(), customer);
     if (before != null) {
-      byName.remove(before);
+      forget(before);
     }
     byName.add(customer);
+    customer
+        .nameKeys()
+        .forEach(key ->
+            byKey.computeIfAbsent(key, none -> ConcurrentHashMap.newKeySet()).add(customer.id()));
   }
 
   private void remove(long id) {
     IndexedCustomer before = byId.remove(id);
     if (before != null) {
-      byName.remove(before);
+      forget(before);
     }
+  }
+
+  private void forget(IndexedCustomer before) {
+    byName.remove(before);
+    before.nameKeys().forEach(key -> byKey.getOrDefault(key, new HashSet<>()).remove(before.id()));
   }
 
   @TransactionalEventListener(phase = TransactionPhase.AFTER_COMMIT, fallbackExecution = true)
@@ -179,6 +190,17 @@ class CustomerIndex {
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
     }
+  }
+
+  /** Others whose name has a part that sounds the same. */
+  List<IndexedCustomer> near(IndexedCustomer one) {
+    return one.nameKeys().stream()
+        .flatMap(key -> byKey.getOrDefault(key, Set.of()).stream())
+        .distinct()
+        .filter(id -> id != one.id())
+        .map(byId::get)
+        .filter(Objects::nonNull)
+        .toList();
   }
 
   int size() {

@@ -1,5 +1,6 @@
 package fabulum.server.clientele;
 
+import fabulum.core.identify.Twins;
 import fabulum.core.sentence.CustomerSentence;
 import fabulum.core.sentence.CustomerSentence.DetailIs;
 import fabulum.core.text.Latin;
@@ -67,6 +68,21 @@ record IndexedCustomer(
 
   private static String folded(String words) {
     return String.join(" ", Tokens.of(Latin.of(words)));
+  }
+
+  /** Words under which those with a near name are found. */
+  Set<String> nameKeys() {
+    return Twins.keys(row.name());
+  }
+
+  /** Whether they have a number, an address or a detail in common. */
+  boolean sharesWith(IndexedCustomer other) {
+    String mail = row.email();
+    return (mail != null && mail.equalsIgnoreCase(other.row.email()))
+        || details.entrySet().stream()
+            .anyMatch(one -> one.getValue().equals(other.details.get(one.getKey())))
+        || Stream.of(digits.split(" "))
+            .anyMatch(number -> !number.isEmpty() && other.digits.contains(number));
   }
 
   long id() {

@@ -3,7 +3,6 @@ package fabulum.server.conversations;
 import fabulum.core.conversation.Back;
 import fabulum.core.conversation.ConversationState;
 import fabulum.core.hours.Openings;
-import fabulum.core.hours.TimeReader;
 import fabulum.server.access.StaffId;
 import fabulum.server.conversations.Bookkeeping.Doing;
 import fabulum.server.conversations.store.ConversationMapper;
@@ -122,7 +121,7 @@ public class Acts {
   @Transactional(readOnly = true)
   public Moment.TypedTime readMoment(ConversationId id, String words, StaffId asking) {
     Conversation row = inSight.row(id, asking);
-    return Moment.TypedTime.of(TimeReader.read(words, openings(row).hours(), books.now()));
+    return Moment.TypedTime.read(words, openings(row).hours(), books.now());
   }
 
   private Openings openings(Conversation row) {

@@ -1,5 +1,6 @@
 package fabulum.server.conversations;
 
+import fabulum.core.hours.Hours;
 import fabulum.core.hours.Openings;
 import fabulum.core.hours.TimeReader;
 import fabulum.server.platform.Problem;
@@ -55,6 +56,11 @@ public record Moment(Kind kind, @Nullable Instant at) {
    */
   public record TypedTime(
       @Nullable Instant at, boolean open, @Nullable String note, @Nullable String why) {
+    /** Reads a time by the clocks and hours of a line. */
+    public static TypedTime read(String words, Hours hours, Instant now) {
+      return of(TimeReader.read(words, hours, now));
+    }
+
     static TypedTime of(TimeReader.Reading reading) {
       return reading instanceof TimeReader.Reading.At found
           ? new TypedTime(found.at(), found.open(), found.note().orElse(null), null)

@@ -18,15 +18,15 @@ public record CustomerView(
     @Nullable String site,
     List<Detail> details,
     List<String> otherNumbers,
-    @Nullable Appointment nextAppointment,
-    List<Job> openJobs) {
+    @Nullable NextAppointment nextAppointment,
+    List<OpenJob> openJobs) {
 
   /** A named extra field. */
   public record Detail(String name, String detail) {}
 
   /** Something agreed for a time. */
-  public record Appointment(String what, Instant startsAt) {}
+  public record NextAppointment(String what, Instant startsAt) {}
 
   /** Work going on for them. */
-  public record Job(String what, String standing) {}
+  public record OpenJob(String what, String standing) {}
 }

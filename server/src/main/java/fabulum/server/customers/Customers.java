@@ -2,8 +2,8 @@ package fabulum.server.customers;
 
 import fabulum.core.phone.Sender;
 import fabulum.core.sending.SendQuestion.NumberState;
-import fabulum.server.customers.CustomerView.Appointment;
-import fabulum.server.customers.CustomerView.Job;
+import fabulum.server.customers.CustomerView.NextAppointment;
+import fabulum.server.customers.CustomerView.OpenJob;
 import fabulum.server.customers.store.CustomerMapper;
 import fabulum.server.customers.store.CustomerRow;
 import fabulum.server.platform.LikePattern;
@@ -105,8 +105,8 @@ public class Customers {
   }
 
   private CustomerView view(CustomerRow row, NumberId writingFrom) {
-    Optional<Appointment> next = customers.findNextAppointment(row.id(), clock.instant());
-    List<Job> jobs = customers.listJobs(row.id());
+    Optional<NextAppointment> next = customers.findNextAppointment(row.id(), clock.instant());
+    List<OpenJob> jobs = customers.listJobs(row.id());
     return new CustomerView(
         row.id(),
         row.name(),

@@ -6,9 +6,13 @@ import fabulum.server.access.Permits;
 import fabulum.server.access.StaffId;
 import fabulum.server.conversations.ConversationId;
 import fabulum.server.conversations.InSight;
+import fabulum.server.conversations.Moment;
 import fabulum.server.customers.CustomerChanges;
 import fabulum.server.customers.CustomerId;
 import fabulum.server.customers.Customers;
+import fabulum.server.lines.LineId;
+import fabulum.server.lines.LineView;
+import fabulum.server.lines.Lines;
 import fabulum.server.platform.Problem;
 import fabulum.server.platform.Problem.FieldProblem;
 import fabulum.server.work.store.WorkMapper;
@@ -38,6 +42,7 @@ public class Works {
   private final CustomerChanges changes;
   private final InSight inSight;
   private final Permits permits;
+  private final Lines lines;
   private final Clock clock;
 
   Works(
@@ -46,13 +51,30 @@ public class Works {
       CustomerChanges changes,
       InSight inSight,
       Permits permits,
+      Lines lines,
       Clock clock) {
     this.rows = rows;
     this.customers = customers;
     this.changes = changes;
     this.inSight = inSight;
     this.permits = permits;
+    this.lines = lines;
     this.clock = clock;
+  }
+
+  /**
+   * What is understood of a time as people type it, by the clocks and hours of the business.
+   *
+   * @see Moment.TypedTime
+   */
+  public Moment.TypedTime readTime(String words) {
+    return lines.list().stream()
+        .filter(LineView::inUse)
+        .findFirst()
+        .map(line ->
+            Moment.TypedTime.read(
+                words, lines.promise(new LineId(line.id())).hours(), clock.instant()))
+        .orElseThrow(() -> Problem.notFound("line"));
   }
 
   /** What is agreed with a customer and what goes on for them. */

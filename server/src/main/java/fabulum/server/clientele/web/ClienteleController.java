@@ -5,16 +5,11 @@ import fabulum.server.clientele.CustomerPageView;
 import fabulum.server.clientele.CustomerPages;
 import fabulum.server.clientele.CustomerPlace;
 import fabulum.server.clientele.CustomerPlace.CustomerPage;
+import fabulum.server.clientele.CustomerTwins;
+import fabulum.server.clientele.CustomerTwins.Twin;
 import fabulum.server.clientele.Story;
 import fabulum.server.clientele.Story.StoryPage;
-import fabulum.server.customers.CustomerFiles;
 import fabulum.server.customers.CustomerId;
-import fabulum.server.customers.CustomerList;
-import fabulum.server.customers.CustomerLists;
-import fabulum.server.customers.DetailKind;
-import fabulum.server.customers.DetailKinds;
-import fabulum.server.lines.Lines;
-import fabulum.server.lines.SiteView;
 import java.util.List;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -32,34 +27,14 @@ class ClienteleController {
   private final CustomerPlace place;
   private final CustomerPages pages;
   private final Story story;
-  private final CustomerFiles files;
-  private final CustomerLists lists;
-  private final DetailKinds kinds;
-  private final Lines lines;
+  private final CustomerTwins twins;
 
-  ClienteleController(
-      CustomerPlace place,
-      CustomerPages pages,
-      Story story,
-      CustomerFiles files,
-      CustomerLists lists,
-      DetailKinds kinds,
-      Lines lines) {
+  ClienteleController(CustomerPlace place, CustomerPages pages, Story story, CustomerTwins twins) {
     this.place = place;
     this.pages = pages;
     this.story = story;
-    this.files = files;
-    this.lists = lists;
-    this.kinds = kinds;
-    this.lines = lines;
+    this.twins = twins;
   }
-
-  /** What customers can be told apart by. */
-  record CustomerTerms(
-      List<SiteView> sites,
-      List<String> kinds,
-      List<CustomerList> lists,
-      List<DetailKind> details) {}
 
   /**
    * One stretch of the customers that a sentence means, by name.
@@ -67,18 +42,12 @@ class ClienteleController {
    * @param after the id of the last customer of the stretch before; 0 for the first
    */
   @GetMapping
-  CustomerPage page(
+  CustomerPage customers(
       @AuthenticationPrincipal SignedIn me,
       @RequestParam(defaultValue = "") String sentence,
       @RequestParam(defaultValue = "0") long after,
       @RequestParam(defaultValue = "50") int limit) {
     return place.page(CustomerPlace.read(sentence), after, bounded(limit), me.id());
-  }
-
-  /** Sites, kinds of customer, lists and extra fields. */
-  @GetMapping("/terms")
-  CustomerTerms terms() {
-    return new CustomerTerms(lines.listSites(), files.listKinds(), lists.list(), kinds.list());
   }
 
   /** A customer's page, but for their story. */
@@ -100,6 +69,12 @@ class ClienteleController {
       @RequestParam(defaultValue = "0") long before,
       @RequestParam(defaultValue = "50") int limit) {
     return story.page(new CustomerId(id), before, bounded(limit), me.id());
+  }
+
+  /** Customers who may be this one too, with the most reasons first. */
+  @GetMapping("/{id}/twins")
+  List<Twin> twins(@PathVariable long id) {
+    return twins.of(new CustomerId(id));
   }
 
   private static int bounded(int limit) {

@@ -1,9 +1,9 @@
 package fabulum.server.customers.store;
 
 import fabulum.core.sending.SendQuestion.NumberState;
-import fabulum.server.customers.CustomerView.Appointment;
 import fabulum.server.customers.CustomerView.Detail;
-import fabulum.server.customers.CustomerView.Job;
+import fabulum.server.customers.CustomerView.NextAppointment;
+import fabulum.server.customers.CustomerView.OpenJob;
 import fabulum.server.customers.Customers.Holder;
 import fabulum.server.customers.FoundNumber;
 import fabulum.server.customers.NumberFacts;
@@ -45,10 +45,10 @@ public interface CustomerMapper {
 
   List<String> listOtherNumbers(long customerId, long butNot);
 
-  Optional<Appointment> findNextAppointment(long customerId, Instant after);
+  Optional<NextAppointment> findNextAppointment(long customerId, Instant after);
 
   /** The numbers someone holds, by their ids. */
   List<Long> listNumbers(long customerId);
 
-  List<Job> listJobs(long customerId);
+  List<OpenJob> listJobs(long customerId);
 }

@@ -1,6 +1,7 @@
 package fabulum.server.work.web;
 
 import fabulum.server.accounts.SignedIn;
+import fabulum.server.conversations.Moment;
 import fabulum.server.customers.CustomerId;
 import fabulum.server.platform.Problem.Kind;
 import fabulum.server.platform.web.Problems;
@@ -18,6 +19,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Appointments and jobs. */
@@ -78,6 +80,12 @@ class WorkController {
   @GetMapping("/api/customers/{id}/work")
   CustomerWork work(@PathVariable long id) {
     return works.of(new CustomerId(id));
+  }
+
+  /** What is understood of a time as people type it, by the clocks and hours of the business. */
+  @GetMapping("/api/appointments/read")
+  Moment.TypedTime read(@RequestParam(defaultValue = "") String words) {
+    return works.readTime(words);
   }
 
   /** Agrees on an appointment. */

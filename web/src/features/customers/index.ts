@@ -1,0 +1,3 @@
+export { CustomerPage } from './CustomerPage';
+export { CustomersPlace } from './CustomersPlace';
+export { CustomerInSheet } from './CustomerInSheet';

@@ -1,0 +1,82 @@
+import { infiniteQueryOptions, queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
+import { ask, keys } from '../../shared/api';
+import { offerUndo } from '../../shared/ui';
+
+/** The customers a sentence means, by name. */
+export const placeQuery = (sentence: string) =>
+  infiniteQueryOptions({
+    queryKey: [...keys.customers, 'place', sentence] as const,
+    queryFn: ({ pageParam }) => ask('GET', '/api/customers', { query: { sentence, after: pageParam, limit: 60 } }),
+    initialPageParam: 0,
+    getNextPageParam: (page) => (page.more ? page.customers[page.customers.length - 1]?.id : undefined),
+    placeholderData: (before) => before,
+  });
+
+/** One customer’s page. */
+export const customerQuery = (id: number) =>
+  queryOptions({
+    queryKey: [...keys.customers, 'page', id] as const,
+    queryFn: () => ask('GET', '/api/customers/{id}', { path: { id } }),
+    staleTime: 0,
+  });
+
+/** All that was said with a customer, the newest stretch first. Below the key of scripts, so that what is new is read again. */
+export const storyQuery = (id: number) =>
+  infiniteQueryOptions({
+    queryKey: ['script', 'story', id] as const,
+    queryFn: ({ pageParam }) =>
+      ask('GET', '/api/customers/{id}/story', { path: { id }, query: { before: pageParam, limit: 50 } }),
+    initialPageParam: 0,
+    getNextPageParam: (page) => page.earlier,
+    staleTime: 0,
+  });
+
+/** What changed of a customer, and by whom. */
+export const changesQuery = (id: number) =>
+  queryOptions({
+    queryKey: [...keys.customers, 'changes', id] as const,
+    queryFn: () => ask('GET', '/api/customers/{id}/changes', { path: { id } }),
+    staleTime: 0,
+  });
+
+/** Customers who may be this one too. */
+export const twinsQuery = (id: number) =>
+  queryOptions({
+    queryKey: [...keys.customers, 'twins', id] as const,
+    queryFn: () => ask('GET', '/api/customers/{id}/twins', { path: { id } }),
+    staleTime: 0,
+  });
+
+/** Reads again what shows customers. */
+export function useReadCustomersAgain() {
+  const queries = useQueryClient();
+  return () => {
+    void queries.invalidateQueries({ queryKey: keys.customers });
+    void queries.invalidateQueries({ queryKey: ['dossier'] });
+    void queries.invalidateQueries({ queryKey: ['script'] });
+  };
+}
+
+/** What one does on a customer’s page. It is shown by reading the page again; what can be taken back is offered so. */
+export function useCustomerChange() {
+  const again = useReadCustomersAgain();
+  return useMutation({
+    mutationFn: ({ go }: { go: () => Promise<unknown>; undo?: string }) => go(),
+    onSuccess: (answer, { undo }) => {
+      if (undo !== undefined && typeof answer === 'object' && answer !== null && 'act' in answer) {
+        offerUndo({ words: undo, back: { identifying: Number(answer.act) } });
+      }
+    },
+    onSettled: again,
+  });
+}
+
+/** Makes a customer of whom only the name is known. */
+export function useNewCustomer(onMade: (id: number) => void) {
+  const again = useReadCustomersAgain();
+  return useMutation({
+    mutationFn: (name: string) => ask('POST', '/api/customers', { body: { name } }),
+    onSuccess: ({ id }) => onMade(id),
+    onSettled: again,
+  });
+}

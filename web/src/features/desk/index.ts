@@ -1,0 +1,1 @@
+export { WritingStrip } from './WritingStrip';
