@@ -1,4 +1,4 @@
-import type { Check, Conversation, Line, Session, Staff, Team, Topic } from '../shared/api/types';
+import type { Check, Conversation, CustomerPageData, Line, Session, Staff, Team, Topic } from '../shared/api/types';
 
 /** When it is in tests: a Tuesday in June, five past two in the afternoon in Chicago. */
 export const NOW = '2026-06-09T19:05:00.000Z';
@@ -100,4 +100,50 @@ export const checked: Check = {
   to: '(312) 555-0107',
   allowances: [],
   pauseSeconds: 0,
+};
+
+/** Vera Lund's page. */
+export const vera: CustomerPageData = {
+  file: {
+    id: 3,
+    name: 'Vera Lund',
+    email: 'vera@lund.example',
+    siteId: 1,
+    contacts: [],
+    details: [{ kindId: 1, words: 'Kittiwake II' }],
+    lists: [],
+    notes: [{ id: 5, words: 'Texts, never calls.', staffId: 1 }],
+  },
+  numbers: [
+    {
+      numberId: 4,
+      address: '+13125550107',
+      local: '(312) 555-0107',
+      international: '+1 312-555-0107',
+      preferred: true,
+      others: [],
+      allowed: [],
+    },
+    {
+      numberId: 6,
+      address: '+13125550108',
+      local: '(312) 555-0108',
+      international: '+1 312-555-0108',
+      preferred: false,
+      others: ['Otto Lund'],
+      allowed: [],
+    },
+  ],
+  work: {
+    appointments: [],
+    jobs: [{ id: 2, customerId: 3, what: 'bilge pump', standing: 'waiting for parts', state: 'OPEN', version: 1 }],
+  },
+};
+
+/** What customers can be told apart by. */
+export const customerTerms = {
+  sites: [{ id: 1, name: 'North Dock' }],
+  kinds: ['Regular'],
+  lists: [{ id: 8, name: 'Outer berths', size: 2 }],
+  details: [{ id: 1, name: 'Boat', type: 'TEXT', choices: '', place: 1, retired: false, version: 0 }],
 };

@@ -70,16 +70,17 @@ function Address({ onAddress }: { onAddress: (path: string) => void }) {
 /**
  * Shows a part of the page as a person who is signed in sees it. A request nothing answers fails the test.
  *
+ * @param at the address at which it begins
  * @returns what the page asked the server, and where it is
  */
-export function show(part: ReactElement, answers: Answers = {}, me: Session = session) {
+export function show(part: ReactElement, answers: Answers = {}, me: Session = session, at = '/') {
   const asked = serve(answers);
   const queries = new QueryClient({ defaultOptions: { queries: { retry: false, staleTime: 60_000 } } });
   let address = '';
   const page = (inside: ReactElement) => (
     <ThemeProvider theme={theme}>
       <QueryClientProvider client={queries}>
-        <MemoryRouter>
+        <MemoryRouter initialEntries={[at]}>
           <NowContext.Provider value={new Date(NOW)}>
             <MeContext.Provider value={me}>
               {inside}

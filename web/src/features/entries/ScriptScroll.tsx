@@ -50,6 +50,8 @@ export function ScriptScroll({ label, lines, query, children }: Props) {
     scrollEndThreshold: 40,
     paddingStart: ABOVE,
     paddingEnd: 16,
+    // Until the room is known, as much as a screen has.
+    initialRect: { width: 900, height: 600 },
   });
   const loaded = query.data !== undefined;
   useLayoutEffect(() => {

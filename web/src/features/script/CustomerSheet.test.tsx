@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { expect, it } from 'vitest';
 import type { Dossier } from '../../shared/api';
 import { Beside } from '../../shared/sheet';
-import { conversation, dock, maren, yard } from '../../testing/data';
+import { conversation, customerTerms, dock, maren, vera, yard } from '../../testing/data';
 import { type Answers, show } from '../../testing/show';
 import { CustomerSheet } from './CustomerSheet';
 
@@ -69,6 +69,9 @@ function lay(answers: Answers, dossier = DOSSIER) {
     'GET /api/conversations/7/agreement': AGREEMENT,
     'GET /api/conversations/7/likely': LIKELY,
     'GET /api/staff': [maren],
+    'GET /api/customers/3': vera,
+    'GET /api/customers/3/twins': [],
+    'GET /api/customers/terms': customerTerms,
     ...answers,
   });
   const script = screen.getByRole('button', { name: 'the script' });
@@ -81,8 +84,11 @@ it('says who it is and what else is said with them, takes the keys, and gives th
   const other = conversation(8, { lineId: yard.id, group: 'DONE', lastWords: 'Is she out of the slings yet?' });
   const { script } = lay({ [ELSEWHERE]: [other] });
   expect(document.activeElement?.textContent).toBe('Vera Lund');
-  for (const said of ['(312) 555-0108', 'vera@lund.example', 'Kittiwake II', 'bilge pump, waiting for parts'])
-    expect(screen.getByText(said)).toBeTruthy();
+  expect(await screen.findByText('(312) 555-0108')).toBeTruthy();
+  for (const said of ['vera@lund.example', 'Kittiwake II', 'waiting for parts'])
+    expect(await screen.findByDisplayValue(said)).toBeTruthy();
+  expect(screen.getByText('Shared with Otto Lund.')).toBeTruthy();
+  expect(screen.getByText('Texts, never calls.')).toBeTruthy();
   const link = await screen.findByRole('link', { name: /Is she out of the slings yet/ });
   expect(link.getAttribute('href')).toBe('/inbox/8');
   expect(link.textContent).toContain('Yard and lift, done');

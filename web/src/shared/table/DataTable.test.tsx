@@ -2,6 +2,7 @@
 import { createEvent, fireEvent, screen, within } from '@testing-library/react';
 import { useState } from 'react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { makeRoom } from '../../testing/room';
 import { show } from '../../testing/show';
 import { type Column, DataTable, type Order } from '.';
 
@@ -62,10 +63,7 @@ function copied(): string | undefined {
 
 describe('a table', () => {
   beforeEach(() => {
-    // There is no layout here, so a room is made for some rows.
-    vi.spyOn(Element.prototype, 'clientHeight', 'get').mockReturnValue(400);
-    vi.spyOn(Element.prototype, 'clientWidth', 'get').mockReturnValue(900);
-    vi.spyOn(HTMLElement.prototype, 'offsetHeight', 'get').mockReturnValue(34);
+    makeRoom();
     localStorage.clear();
     show(<Log />);
   });
