@@ -380,6 +380,13 @@ class AccessTableTest {
     row("PUT", "/api/setup/people/{id}/plan", Door.LEADS, plan());
     fresh("POST", "/api/setup/teams", Door.LEADS, asked -> Map.of("name", "Team " + names++));
     fresh("PUT", "/api/setup/teams/{team}", Door.LEADS, asked -> Map.of("name", "Team " + names++));
+    row("GET", "/api/imports", Door.LEADS);
+    row("GET", "/api/imports/example.csv", Door.EVERYBODY);
+    row("GET", "/api/imports/{id}", Door.LEADS);
+    row("POST", "/api/imports/{id}/preview", Door.LEADS, Map.of("onlyGood", false));
+    row("POST", "/api/imports/{id}/run", Door.LEADS, Map.of("onlyGood", false));
+    row("POST", "/api/imports/{id}/cancel", Door.LEADS);
+    row("POST", "/api/imports/{id}/undo", Door.LEADS);
     fresh("POST", "/api/setup/details", Door.LEADS, asked -> detail());
     fresh("PUT", "/api/setup/details/{id}", Door.LEADS, asked -> detail());
     row("PUT", "/api/setup/details", Door.LEADS, Map.of("ids", List.of()));
@@ -473,6 +480,7 @@ class AccessTableTest {
       Set.of(
           "GET /api/live",
           "POST /api/setup/closed-days/read",
+          "POST /api/imports",
           "DELETE /api/session",
           "GET /api/openapi-made",
           "GET /api/openapi-made.yaml");

@@ -194,10 +194,14 @@ class CustomerIndex {
 
   /** Others whose name has a part that sounds the same. */
   List<IndexedCustomer> near(IndexedCustomer one) {
-    return one.nameKeys().stream()
+    return near(one.nameKeys()).stream().filter(other -> other.id() != one.id()).toList();
+  }
+
+  /** Those with one of these keys of names. */
+  List<IndexedCustomer> near(Set<String> keys) {
+    return keys.stream()
         .flatMap(key -> byKey.getOrDefault(key, Set.of()).stream())
         .distinct()
-        .filter(id -> id != one.id())
         .map(byId::get)
         .filter(Objects::nonNull)
         .toList();

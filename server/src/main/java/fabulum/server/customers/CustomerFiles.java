@@ -75,6 +75,11 @@ public class CustomerFiles {
       this.longest = longest;
     }
 
+    /** As people name it. */
+    public String words() {
+      return words;
+    }
+
     /** As the table names it. */
     public String column() {
       return column;

@@ -202,6 +202,11 @@ public class Holdings {
     return id;
   }
 
+  /** Keeps that an act was taken back. */
+  public void setUndone(long act, long staff) {
+    holdings.setUndone(act, staff, clock.instant());
+  }
+
   /** Removes the customer whom an act made that was taken back, once no conversation is theirs. */
   public void removeMade(long act) {
     holdings.deleteCustomer(act);

@@ -15,5 +15,7 @@ public enum IdentifyingKind {
   /** A number is no longer a customer's. */
   GIVEN_UP,
   /** Two customers are one. */
-  JOINED
+  JOINED,
+  /** Customers out of a file. */
+  IMPORTED
 }

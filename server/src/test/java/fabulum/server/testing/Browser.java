@@ -9,6 +9,7 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse.BodyHandlers;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
@@ -96,14 +97,21 @@ public final class Browser {
 
   /** Sends a file, as a form does (RFC 7578). */
   public Answer upload(String path, String name, String words) {
-    String body =
+    return upload(path, name, words.getBytes(StandardCharsets.UTF_8));
+  }
+
+  /** Hands in a file. */
+  public Answer upload(String path, String name, byte[] octets) {
+    String head =
         "--edge\r\nContent-Disposition: form-data; name=\"file\"; filename=\""
             + name
-            + "\"\r\nContent-Type: application/octet-stream\r\n\r\n"
-            + words
-            + "\r\n--edge--\r\n";
+            + "\"\r\nContent-Type: application/octet-stream\r\n\r\n";
     HttpRequest.Builder request = HttpRequest.newBuilder(address(path));
-    request.POST(BodyPublishers.ofString(body));
+    request.POST(
+        BodyPublishers.concat(
+            BodyPublishers.ofString(head),
+            BodyPublishers.ofByteArray(octets),
+            BodyPublishers.ofString("\r\n--edge--\r\n")));
     request.header("Content-Type", "multipart/form-data; boundary=edge");
     return ask("POST", path, request);
   }

@@ -13,6 +13,8 @@ import fabulum.server.lines.LineSending;
 import fabulum.server.lines.LineSetup;
 import fabulum.server.lines.LineView;
 import fabulum.server.lines.Lines;
+import fabulum.server.platform.Problem;
+import fabulum.server.platform.Problem.FieldProblem;
 import fabulum.server.platform.Problem.Kind;
 import fabulum.server.platform.web.Problems;
 import fabulum.server.platform.web.SpanMessage;
@@ -49,6 +51,8 @@ import org.springframework.web.multipart.MultipartFile;
 @RestController
 @RequestMapping("/api/setup")
 class LineSetUpController {
+  private static final long MOST_OF_DAYS = 1_000_000;
+
   private final LineSetUp setUp;
   private final Lines lines;
   private final Holidays holidays;
@@ -221,6 +225,10 @@ class LineSetUpController {
   ClosedDays readClosedDays(@AuthenticationPrincipal SignedIn me, @RequestPart MultipartFile file)
       throws IOException {
     permits.require(me.id(), Act.LEAD);
+    if (file.getSize() > MOST_OF_DAYS) {
+      throw Problem.fields(
+          List.of(new FieldProblem("file", "A file of closed days has at most 1 MB.")));
+    }
     LocalDate today = LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC);
     return ClosedDays.of(file.getBytes(), today);
   }

@@ -1,0 +1,302 @@
+package fabulum.server.imports;
+
+import com.ibm.icu.text.CharsetDetector;
+import com.ibm.icu.text.CharsetMatch;
+import ezvcard.VCard;
+import ezvcard.io.text.VCardReader;
+import ezvcard.property.Note;
+import ezvcard.property.Organization;
+import ezvcard.property.StructuredName;
+import ezvcard.property.Telephone;
+import fabulum.server.platform.Problem;
+import fabulum.server.platform.Problem.FieldProblem;
+import java.io.IOException;
+import java.io.StringReader;
+import java.io.UncheckedIOException;
+import java.nio.ByteBuffer;
+import java.nio.charset.CharacterCodingException;
+import java.nio.charset.Charset;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVParser;
+import org.apache.commons.csv.CSVRecord;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The rows of a file: values between separators (RFC 4180), or vCards (RFC 2426, RFC 6350) laid out
+ * as such.
+ *
+ * @param encoding of the file
+ * @param separator between the values; empty for vCards
+ * @param rows each with the number of its line in the file, from 1
+ */
+record Sheet(String encoding, String separator, List<Row> rows) {
+  /** More rows than this are handed in as several files. */
+  static final int MOST_ROWS = 100_000;
+
+  private static final int LONGEST_CELL = 20_000;
+  private static final int MOST_COLUMNS = 200;
+  private static final List<Character> SEPARATORS = List.of(',', ';', '\t', '|');
+
+  /** The names of the columns that vCards are laid out in. */
+  static final List<String> CARD_COLUMNS =
+      List.of("Name", "E-mail", "Mobile", "Home phone", "Work phone", "Phone", "Note", "UID");
+
+  /** The encodings one can choose. */
+  static final List<String> ENCODINGS =
+      List.of(
+          "UTF-8",
+          "windows-1252",
+          "ISO-8859-2",
+          "windows-1250",
+          "windows-1251",
+          "UTF-16LE",
+          "UTF-16BE",
+          "Shift_JIS",
+          "GB18030");
+
+  /** A row and where it begins in the file. */
+  record Row(long line, List<String> cells) {}
+
+  /** Whether it is made of vCards. */
+  boolean isCards() {
+    return separator.isEmpty();
+  }
+
+  /**
+   * Reads a file.
+   *
+   * @param encoding null to guess
+   * @param separator null to guess
+   * @throws Problem when it is no such file, saying why
+   */
+  static Sheet read(byte[] octets, @Nullable String encoding, @Nullable String separator) {
+    refuseOthers(octets);
+    String charset = encoding == null ? guess(octets) : known(encoding);
+    String text = decoded(octets, charset);
+    if (text.indexOf('\0') >= 0) {
+      throw bad("This is not a text file, or it has another encoding. Nothing was imported.");
+    }
+    if (text.stripLeading().regionMatches(true, 0, "BEGIN:VCARD", 0, 11)) {
+      return new Sheet(charset, "", cards(text));
+    }
+    char between = separator == null || separator.isEmpty() ? separator(text) : separator.charAt(0);
+    return new Sheet(charset, String.valueOf(between), values(text, between));
+  }
+
+  private static void refuseOthers(byte[] octets) {
+    if (octets.length == 0) {
+      throw bad("The file is empty.");
+    }
+    if (starts(octets, 'P', 'K', 3, 4)) {
+      throw bad(
+          "This is a packed file or a spreadsheet (zip, xlsx), whatever its name says. Save it as CSV and hand that in.");
+    }
+    if (starts(octets, '%', 'P', 'D', 'F') || starts(octets, 0xD0, 0xCF, 0x11, 0xE0)) {
+      throw bad("This is not a CSV file or vCard. Save the customers as CSV and hand that in.");
+    }
+  }
+
+  private static boolean starts(byte[] octets, int... first) {
+    if (octets.length < first.length) {
+      return false;
+    }
+    for (int i = 0; i < first.length; i++) {
+      if ((octets[i] & 0xFF) != first[i]) {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  private static String known(String encoding) {
+    return ENCODINGS.stream()
+        .filter(encoding::equalsIgnoreCase)
+        .findFirst()
+        .orElseThrow(() -> bad("The encoding " + encoding + " is not known."));
+  }
+
+  private static String guess(byte[] octets) {
+    if (starts(octets, 0xFF, 0xFE)) {
+      return "UTF-16LE";
+    }
+    if (starts(octets, 0xFE, 0xFF)) {
+      return "UTF-16BE";
+    }
+    if (isUtf8(octets)) {
+      return "UTF-8";
+    }
+    CharsetMatch match = new CharsetDetector().setText(octets).detect();
+    String name = match == null ? "" : match.getName();
+    // It has all that ISO-8859-1 has, and the quotation marks that people mean.
+    return name.equals("ISO-8859-1")
+        ? "windows-1252"
+        : ENCODINGS.stream().filter(name::equalsIgnoreCase).findFirst().orElse("windows-1252");
+  }
+
+  private static boolean isUtf8(byte[] octets) {
+    try {
+      StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(octets));
+      return true;
+    } catch (CharacterCodingException other) {
+      return false;
+    }
+  }
+
+  private static String decoded(byte[] octets, String charset) {
+    String text = new String(octets, Charset.forName(charset));
+    return text.startsWith("\uFEFF") ? text.substring(1) : text;
+  }
+
+  /** The one that stands equally often, and at least once, in most of the first lines. */
+  private static char separator(String text) {
+    List<String> lines = text.lines().filter(line -> !line.isBlank()).limit(20).toList();
+    char best = ',';
+    double most = 0;
+    for (char one : SEPARATORS) {
+      Map<Long, Long> counts =
+          lines.stream()
+              .map(line -> line.chars().filter(c -> c == one).count())
+              .collect(Collectors.groupingBy(n -> n, Collectors.counting()));
+      double score =
+          counts.entrySet().stream()
+              .filter(each -> each.getKey() > 0)
+              .mapToDouble(each -> each.getValue() * (1 + Math.log(each.getKey())))
+              .max()
+              .orElse(0);
+      if (score > most) {
+        most = score;
+        best = one;
+      }
+    }
+    return best;
+  }
+
+  private static List<Row> values(String text, char separator) {
+    CSVFormat format =
+        CSVFormat.DEFAULT.builder().setDelimiter(separator).setIgnoreEmptyLines(true).get();
+    List<Row> rows = new ArrayList<>();
+    long line = 1;
+    try (CSVParser parser = CSVParser.parse(text, format)) {
+      for (CSVRecord record : parser) {
+        add(rows, line, record.toList());
+        line = parser.getCurrentLineNumber() + 1;
+      }
+    } catch (IOException | UncheckedIOException | IllegalArgumentException broken) {
+      throw bad(
+          "The file cannot be read from line "
+              + line
+              + " on: a quotation mark may be missing, or it is not a CSV file. Nothing was imported.");
+    }
+    if (rows.isEmpty()) {
+      throw bad("There are no rows in the file.");
+    }
+    return rows;
+  }
+
+  private static void add(List<Row> rows, long line, List<String> cells) {
+    if (rows.size() == MOST_ROWS) {
+      throw bad("The file has more than 100,000 rows. Hand it in as several files.");
+    }
+    if (cells.size() > MOST_COLUMNS) {
+      throw bad("Line " + line + " has more than 200 columns. Is the separator right?");
+    }
+    for (String cell : cells) {
+      if (cell.length() > LONGEST_CELL) {
+        throw bad(
+            "In line "
+                + line
+                + " a value has more than 20,000 characters; a quotation mark may be missing. Nothing was imported.");
+      }
+    }
+    if (cells.stream().anyMatch(cell -> !cell.isBlank())) {
+      rows.add(new Row(line, cells));
+    }
+  }
+
+  private static List<Row> cards(String text) {
+    List<Row> rows = new ArrayList<>();
+    long line = 1;
+    try (VCardReader reader = new VCardReader(new StringReader(text))) {
+      rows.add(new Row(1, CARD_COLUMNS));
+      VCard card = reader.readNext();
+      while (card != null) {
+        add(rows, line, cells(card));
+        line++;
+        card = reader.readNext();
+      }
+    } catch (IOException | RuntimeException broken) {
+      if (broken instanceof Problem problem) {
+        throw problem;
+      }
+      throw bad("The vCards cannot be read from card " + line + " on. Nothing was imported.");
+    }
+    if (rows.size() == 1) {
+      throw bad("There are no vCards in the file.");
+    }
+    return rows;
+  }
+
+  private static List<String> cells(VCard card) {
+    return List.of(
+        name(card),
+        card.getEmails().stream().findFirst().map(mail -> mail.getValue()).orElse(""),
+        numbers(card, "cell"),
+        numbers(card, "home"),
+        numbers(card, "work"),
+        numbers(card, ""),
+        card.getNotes().stream().map(Note::getValue).collect(Collectors.joining("\n")),
+        card.getUid() == null ? "" : String.valueOf(card.getUid().getValue()));
+  }
+
+  private static String name(VCard card) {
+    String formatted =
+        card.getFormattedName() == null ? "" : flat(card.getFormattedName().getValue());
+    StructuredName parts = card.getStructuredName();
+    String built =
+        parts == null
+            ? ""
+            : Stream.of(parts.getGiven(), parts.getFamily())
+                .filter(part -> part != null && !part.isBlank())
+                .collect(Collectors.joining(" "));
+    return Stream.of(formatted, flat(built), firm(card))
+        .filter(name -> !name.isBlank())
+        .findFirst()
+        .orElse("");
+  }
+
+  private static String firm(VCard card) {
+    Organization firm = card.getOrganization();
+    return firm == null || firm.getValues().isEmpty() ? "" : flat(firm.getValues().get(0));
+  }
+
+  private static String flat(@Nullable String words) {
+    return Optional.ofNullable(words).orElse("").replaceAll("\\s+", " ").strip();
+  }
+
+  private static String numbers(VCard card, String type) {
+    return card.getTelephoneNumbers().stream()
+        .filter(number -> type(number).equals(type))
+        .map(number -> number.getText() == null ? number.getUri().getNumber() : number.getText())
+        .collect(Collectors.joining("; "));
+  }
+
+  private static String type(Telephone number) {
+    return number.getTypes().stream()
+        .map(type -> type.getValue().toLowerCase(Locale.ROOT))
+        .filter(List.of("cell", "home", "work")::contains)
+        .findFirst()
+        .orElse("");
+  }
+
+  private static Problem bad(String why) {
+    return Problem.fields(List.of(new FieldProblem("file", why)));
+  }
+}

@@ -1,0 +1,123 @@
+package fabulum.server.imports.store;
+
+import fabulum.server.customers.CustomerFiles.Field;
+import fabulum.server.imports.ImportState;
+import fabulum.server.imports.ImportView;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import org.apache.ibatis.annotations.Mapper;
+import org.jspecify.annotations.Nullable;
+
+/** SQL for imports. */
+@Mapper
+public interface ImportMapper {
+  /** A number that a customer has now. */
+  record HeldRow(String address, long customerId) {}
+
+  /** What a title of a column was matched with before. */
+  record MatchingRow(String title, String target) {}
+
+  /**
+   * Something that an import changed.
+   *
+   * @param kind a {@link Field}, or DETAIL, CONTACT, NOTE, LIST
+   * @param ref the id of the detail's kind, contact, note or list; 0 for fields
+   */
+  record ChangeRow(
+      long id,
+      long customerId,
+      String kind,
+      long ref,
+      @Nullable String before,
+      @Nullable String after) {}
+
+  List<HeldRow> listHeld();
+
+  List<MatchingRow> listMatchings();
+
+  void deleteMatching(String title);
+
+  void insertMatching(String title, String target);
+
+  long insert(String fileName, long staffId, Instant at);
+
+  Optional<ImportView> find(long id);
+
+  /** The newest first. */
+  List<ImportView> list(int limit);
+
+  /** Goes from one state to another; 0 when it was in another one. */
+  int setState(long id, ImportState from, ImportState to, Instant at);
+
+  void setBegun(long id, long act, int total);
+
+  void setProgress(long id, int done, int added, int changed);
+
+  void setWhy(long id, String why);
+
+  void delete(long id);
+
+  /** Handed in before then and never taken. */
+  List<Long> listLeft(Instant before);
+
+  long insertCustomer(
+      String name,
+      @Nullable String email,
+      @Nullable String kind,
+      @Nullable Long siteId,
+      @Nullable String outsideId,
+      long act);
+
+  long insertContact(long customerId, String name);
+
+  long insertNote(long customerId, String words, Instant at, long staffId);
+
+  void insertDetail(long customerId, long kindId, String words);
+
+  int updateDetail(long customerId, long kindId, String words);
+
+  int putOnList(long customerId, long listId);
+
+  void insertChange(
+      long act,
+      long customerId,
+      String kind,
+      long ref,
+      @Nullable String before,
+      @Nullable String after);
+
+  int setField(long customerId, Field field, @Nullable String was, @Nullable String now);
+
+  int setSite(long customerId, @Nullable Long was, @Nullable Long now);
+
+  /** The last changes of an act that are not taken back yet, the newest first. */
+  List<ChangeRow> listChanges(long act, int limit);
+
+  void deleteChange(long id);
+
+  int deleteDetail(long customerId, long kindId, String words);
+
+  int restoreDetail(long customerId, long kindId, String was, String now);
+
+  void deleteContact(long id);
+
+  void deleteNote(long id, String words);
+
+  void deleteFromList(long customerId, long listId);
+
+  /** Customers that an act made and nothing else speaks of by now, above an id. */
+  List<Long> listMade(long act, long after, int limit);
+
+  /** Numbers that an act gave to somebody, above an id, but for those of customers that stay. */
+  List<Long> listNumbers(long act, long after, int limit);
+
+  /** The ends of holdings that are deleted next. */
+  void deleteEnds(long act, long numberId);
+
+  void deleteHoldings(long act, long numberId);
+
+  void deleteCustomer(long id);
+
+  int countMade(long act);
+}
