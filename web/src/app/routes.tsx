@@ -12,6 +12,9 @@ const CustomersPlace = lazy(() =>
   import('../features/customers').then((feature) => ({ default: feature.CustomersPlace })),
 );
 const CustomerPage = lazy(() => import('../features/customers').then((feature) => ({ default: feature.CustomerPage })));
+const ImportPage = lazy(() =>
+  import('../features/customer-import').then((feature) => ({ default: feature.ImportPage })),
+);
 const Me = lazy(() => import('../features/me').then((feature) => ({ default: feature.Me })));
 
 function InboxPlace({ toIdentify = false }: { toIdentify?: boolean }) {
@@ -23,9 +26,10 @@ function MyPlace() {
 }
 
 /** Places that only leads have; for others there is nothing at their addresses. */
-function LeadsPlace({ place }: { place: 'office' | 'setup' }) {
+function LeadsPlace({ place }: { place: 'office' | 'setup' | 'import' }) {
   const me = useMe();
   if (!me.may.includes('LEAD')) return <NotHere />;
+  if (place === 'import') return <ImportPage />;
   return place === 'office' ? <OfficePage session={me} /> : <SetUp session={me} />;
 }
 
@@ -42,6 +46,7 @@ export const routes: RouteObject[] = [
       place('inbox/:id?', <InboxPlace />),
       place('identify/:id?', <InboxPlace toIdentify />),
       place('customers', <CustomersPlace />),
+      place('customers/import', <LeadsPlace place="import" />),
       place('customers/:id', <CustomerPage />),
       place('me/*', <MyPlace />),
       place('office', <LeadsPlace place="office" />),

@@ -7,7 +7,8 @@ import { localOf } from '../../shared/format';
 import { CUSTOMERS, readCustomers, writeCustomers } from '../../shared/sentence/customers';
 import { SentenceEditor } from '../../shared/sentence/SentenceEditor';
 import { type Column, DataTable } from '../../shared/table';
-import { ActButton, Field, Moment, ProblemNote, useNow, useRefusal, useTitle } from '../../shared/ui';
+import { ActButton, Field, Moment, ProblemNote, useMe, useNow, useRefusal, useTitle } from '../../shared/ui';
+import { ExportMenu } from './ExportMenu';
 import { ListsDialog } from './ListsDialog';
 import { placeQuery, useNewCustomer } from './queries';
 import { PutOnList } from './PutOnList';
@@ -113,6 +114,12 @@ export function CustomersPlace() {
         />
         <Box sx={{ flex: 1 }} />
         <NewCustomer refusal={refusal} onMade={(id) => void navigate(`/customers/${id}`)} />
+        <ExportMenu sentence={writeCustomers(sentence)} />
+        {useMe().may.includes('LEAD') && (
+          <Button component={Link} to="/customers/import">
+            Import…
+          </Button>
+        )}
         <Button onClick={() => setManaging(true)} aria-haspopup="dialog">
           Customer lists…
         </Button>

@@ -12,6 +12,7 @@ const WORDS: Record<SaidOfNumber['kind'], string> = {
   ADDED: 'added the number to a customer',
   GIVEN_UP: 'said a customer no longer has it',
   JOINED: 'joined two customers',
+  IMPORTED: 'imported customers',
 };
 
 /** What was said of who writes from this number; each can be taken back, however much later. */

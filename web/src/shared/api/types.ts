@@ -89,3 +89,6 @@ export type Job = Schemas['Job'];
 export type JobForm = Schemas['JobMessage'];
 export type Story = Schemas['StoryPage'];
 export type DetailForm = Schemas['DetailMessage'];
+export type ImportPreview = Schemas['Preview'];
+export type ImportChoice = Schemas['ImportChoice'];
+export type ImportRun = Schemas['ImportView'];

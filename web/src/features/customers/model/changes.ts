@@ -8,6 +8,7 @@ const ACTS: Partial<Record<string, string>> = {
   ADDED: 'added the number',
   GIVEN_UP: 'said that they gave up the number',
   JOINED: 'joined them with',
+  IMPORTED: 'imported them from',
 };
 
 /** What a change did, as it goes on after who did it. */

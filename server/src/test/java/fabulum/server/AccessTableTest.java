@@ -39,6 +39,8 @@ class AccessTableTest {
     WORKERS,
     /** The person who works; what is asked for is not there. */
     WORKERS_MISS,
+    /** Who was given the permission to export; of the people here, nobody or leads. */
+    EXPORTS,
     /** Leads only. */
     LEADS,
     /** Leads, and everybody for themselves; asked here about another person. */
@@ -283,6 +285,9 @@ class AccessTableTest {
     row("GET", one + "/story", Door.EVERYBODY);
     row("GET", one + "/changes", Door.EVERYBODY);
     row("GET", one + "/twins", Door.EVERYBODY);
+    row("GET", "/api/customers/export/csv", Door.EXPORTS);
+    row("GET", "/api/customers/export/vcf", Door.EXPORTS);
+    row("GET", "/api/customers/export/jobs.csv", Door.EXPORTS);
     row("GET", "/api/customers/twins", Door.EVERYBODY);
     row("GET", "/api/appointments/read?words=friday", Door.EVERYBODY);
     row("GET", one + "/work", Door.EVERYBODY);
@@ -566,6 +571,7 @@ class AccessTableTest {
               ? status == 404
               : works ? PAST_THE_DOOR.contains(status) || status == 404 : status == 403;
       case WORKERS -> works ? PAST_THE_DOOR.contains(status) : status == 403;
+      case EXPORTS -> status == (role == Role.LEAD ? 200 : 403);
       case WORKERS_MISS -> status == (works ? 404 : 403);
       case LEADS, LEADS_FOR_OTHERS ->
           role == Role.LEAD ? PAST_THE_DOOR.contains(status) || status == 404 : status == 403;

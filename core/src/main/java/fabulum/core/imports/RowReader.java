@@ -80,12 +80,22 @@ public final class RowReader {
   public Row read(List<String> titles, List<Target> targets, List<String> cells) {
     Draft draft = new Draft();
     for (int i = 0; i < targets.size() && i < cells.size(); i++) {
-      String cell = cells.get(i).strip();
+      String cell = bare(cells.get(i));
       if (!cell.isEmpty()) {
         draft.add(targets.get(i), i < titles.size() ? titles.get(i) : "", cell);
       }
     }
     return draft.row();
+  }
+
+  /** Without the apostrophe that keeps a spreadsheet from taking a value for a formula. */
+  private static String bare(String cell) {
+    String stripped = cell.strip();
+    boolean guarded =
+        stripped.length() > 1
+            && stripped.charAt(0) == '\''
+            && "=+-@".indexOf(stripped.charAt(1)) >= 0;
+    return guarded ? stripped.substring(1) : stripped;
   }
 
   /** A customer as the cells say it. */

@@ -172,6 +172,22 @@ class ImportTest {
   }
 
   @Test
+  void whatIsExportedIsReadAgainAsTheSame() {
+    String number = fabulum.freshNumber();
+    long vera = fabulum.customer("Vera Lund", number, "+442079460123");
+    fabulum.detail(vera, "Boat", "=Heron");
+    maren.post("/api/customers/" + vera + "/notes", Map.of("words", "a \"key\", kept"));
+    assertThat(fabulum.signedIn("priya").get("/api/customers/export/csv").status()).isEqualTo(403);
+    String csv = maren.get("/api/customers/export/csv").require(200).body();
+    assertThat(csv).contains("'=Heron", "'+44 20 7946 0123", "\"a \"\"key\"\", kept\"");
+    assertThat(fates(handIn(csv))).isEqualTo("new 0, same 1, changed 0, asked 0, refused 0");
+    String cards = maren.get("/api/customers/export/vcf").require(200).body();
+    assertThat(cards).contains("BEGIN:VCARD", "VERSION:4.0", "FN:Vera Lund");
+    JsonNode again = maren.upload(FILES, "book.vcf", cards).require(200).json();
+    assertThat(fates(again)).isEqualTo("new 0, same 1, changed 0, asked 0, refused 0");
+  }
+
+  @Test
   void aHouseholdIsAskedAbout() {
     String number = fabulum.freshNumber();
     fabulum.customer("Ben Marsh", number);

@@ -1,0 +1,1 @@
+export { ImportPage } from './ImportPage';
