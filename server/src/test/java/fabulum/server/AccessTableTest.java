@@ -203,6 +203,8 @@ class AccessTableTest {
     row("POST", one + "/hand-over", Door.WORKS, Map.of("person", spare));
     row("POST", one + "/done", Door.WORKS);
     row("GET", one + "/likely", Door.SEES);
+    row("GET", one + "/wrong-number", Door.SEES);
+    row("POST", one + "/wrong-number", Door.WORKS);
     row(
         "POST",
         one + "/identify/customer",
@@ -385,6 +387,8 @@ class AccessTableTest {
     row("PUT", "/api/setup/people/{id}/plan", Door.LEADS, plan());
     fresh("POST", "/api/setup/teams", Door.LEADS, asked -> Map.of("name", "Team " + names++));
     fresh("PUT", "/api/setup/teams/{team}", Door.LEADS, asked -> Map.of("name", "Team " + names++));
+    row("GET", "/api/setup/wrong-numbers", Door.LEADS);
+    row("PUT", "/api/setup/wrong-numbers", Door.LEADS, Map.of("byItself", false));
     row("GET", "/api/imports", Door.LEADS);
     row("GET", "/api/imports/example.csv", Door.EVERYBODY);
     row("GET", "/api/imports/{id}", Door.LEADS);

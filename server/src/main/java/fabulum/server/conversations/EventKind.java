@@ -44,6 +44,10 @@ public enum EventKind {
   IDENTIFIED,
   /** A person said that the texts are not for us; its words are the reason, a word of the API. */
   NOT_FOR_US,
+  /** The customer was asked for the right number; its words are the way, a word of the API. */
+  RIGHT_NUMBER_ASKED,
+  /** A code proved that this number is the one to text; its words are the name of the customer. */
+  RIGHT_NUMBER_PROVED,
   /** What a person said of who writes was taken back. */
   IDENTIFYING_UNDONE,
   /** Its words are the topic as it was called then. */

@@ -108,6 +108,7 @@ public class Holdings {
    *
    * @param number null where it is about none
    * @param conversation null where it was done on the customer's page
+   * @param staff null for Fabulum itself
    */
   public long begin(
       IdentifyingKind kind,
@@ -115,7 +116,7 @@ public class Holdings {
       @Nullable Long conversation,
       @Nullable CustomerId customer,
       @Nullable String words,
-      long staff) {
+      @Nullable Long staff) {
     return holdings.insertIdentifying(
         kind,
         number == null ? null : number.value(),

@@ -17,5 +17,7 @@ public enum IdentifyingKind {
   /** Two customers are one. */
   JOINED,
   /** Customers out of a file. */
-  IMPORTED
+  IMPORTED,
+  /** A code that came from a number proved that it is theirs. */
+  PROVED
 }

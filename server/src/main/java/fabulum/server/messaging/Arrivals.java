@@ -7,7 +7,7 @@ import fabulum.server.conversations.Conversations.Received;
 import fabulum.server.conversations.ReceivedText;
 import fabulum.server.cost.Costs;
 import fabulum.server.lines.Lines;
-import fabulum.server.messaging.KeywordAnswers.Asked;
+import fabulum.server.messaging.ArrivalStep.Doing;
 import fabulum.server.messaging.store.TextMapper;
 import fabulum.server.ownership.Assignment;
 import java.time.Instant;
@@ -24,7 +24,7 @@ public class Arrivals {
   private final Conversations conversations;
   private final Assignment assignment;
   private final Bookkeeping books;
-  private final KeywordAnswers keywords;
+  private final List<ArrivalStep> steps;
   private final Lines lines;
   private final Costs costs;
 
@@ -33,14 +33,14 @@ public class Arrivals {
       Conversations conversations,
       Assignment assignment,
       Bookkeeping books,
-      KeywordAnswers keywords,
+      List<ArrivalStep> steps,
       Lines lines,
       Costs costs) {
     this.texts = texts;
     this.conversations = conversations;
     this.assignment = assignment;
     this.books = books;
-    this.keywords = keywords;
+    this.steps = List.copyOf(steps);
     this.lines = lines;
     this.costs = costs;
   }
@@ -56,17 +56,21 @@ public class Arrivals {
       return false;
     }
     boolean history = text.when().history();
-    Optional<Asked> asked = history ? Optional.empty() : keywords.read(text);
-    boolean waits = !history && asked.filter(Asked::isSettled).isEmpty();
+    Optional<Doing> asked = history ? Optional.empty() : asked(text);
+    boolean waits = !history && asked.filter(Doing::isSettled).isEmpty();
     Optional<Money> cost = costs.textIn(lines.get(text.line()), text.when().at());
     Received received = conversations.receive(text, waits, cost);
     List<Long> touched = new ArrayList<>(received.touched());
-    asked.ifPresent(it -> touched.addAll(keywords.act(it, received.id(), text)));
+    asked.ifPresent(it -> touched.addAll(it.act(received.id())));
     if (waits) {
       touched.addAll(assignment.arrived(received.id(), received.newWait()));
     }
     books.changed(received.id().value(), touched);
     return true;
+  }
+
+  private Optional<Doing> asked(ReceivedText text) {
+    return steps.stream().flatMap(step -> step.read(text).stream()).findFirst();
   }
 
   /** When the newest text the network told us of was received. */

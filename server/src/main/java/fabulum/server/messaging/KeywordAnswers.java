@@ -25,6 +25,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 
 /**
@@ -32,7 +33,8 @@ import org.springframework.stereotype.Component;
  * in, so that nothing goes out after it.
  */
 @Component
-class KeywordAnswers {
+@Order(1)
+class KeywordAnswers implements ArrivalStep {
   private final Agreements agreements;
   private final Decisions decisions;
   private final SendSetup setup;
@@ -78,8 +80,25 @@ class KeywordAnswers {
     }
   }
 
-  /** The keyword that a text is. One that comes so late that it is history asks for nothing. */
-  Optional<Asked> read(ReceivedText text) {
+  @Override
+  public Optional<Doing> read(ReceivedText text) {
+    return keyword(text)
+        .map(asked ->
+            new Doing() {
+              @Override
+              public boolean isSettled() {
+                return asked.isSettled();
+              }
+
+              @Override
+              public List<Long> act(ConversationId id) {
+                return KeywordAnswers.this.act(asked, id, text);
+              }
+            });
+  }
+
+  /** The keyword that a text is. */
+  private Optional<Asked> keyword(ReceivedText text) {
     if (text.participants().isGroup() || text.from().answerable().isEmpty()) {
       return Optional.empty();
     }
@@ -96,7 +115,7 @@ class KeywordAnswers {
    *
    * @return the entries that this wrote into the script
    */
-  List<Long> act(Asked asked, ConversationId id, ReceivedText text) {
+  private List<Long> act(Asked asked, ConversationId id, ReceivedText text) {
     NumberId number = customers.numberOf(text.from());
     SendSettings settings = setup.get();
     LineId scope = settings.stopEverywhere() ? null : text.line();

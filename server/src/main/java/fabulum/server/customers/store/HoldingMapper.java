@@ -29,7 +29,7 @@ public interface HoldingMapper {
       @Nullable Long conversationId,
       @Nullable Long customerId,
       @Nullable String words,
-      long staffId,
+      @Nullable Long staffId,
       Instant at);
 
   void setCustomer(long act, long customerId);

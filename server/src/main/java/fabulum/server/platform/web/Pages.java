@@ -19,6 +19,8 @@ class Pages {
     "/inbox/**",
     "/identify",
     "/identify/**",
+    "/customers",
+    "/customers/**",
     "/office",
     "/me",
     "/me/**",

@@ -1,0 +1,5 @@
+/** Codes in the database. */
+@NullMarked
+package fabulum.server.wrongnumbers.store;
+
+import org.jspecify.annotations.NullMarked;
