@@ -13,6 +13,7 @@ const WORDS: Record<SaidOfNumber['kind'], string> = {
   GIVEN_UP: 'said a customer no longer has it',
   JOINED: 'joined two customers',
   IMPORTED: 'imported customers',
+  PROVED: 'saw by a code that the number is theirs',
 };
 
 /** What was said of who writes from this number; each can be taken back, however much later. */

@@ -26,6 +26,9 @@ import { useSheet } from './useSheet';
 import { useTypedLately } from './useTypedLately';
 import { useWatch } from './useWatch';
 
+/** Fetched with the first script. */
+const WrongNumberBand = lazy(() => import('../wrong-number').then((part) => ({ default: part.WrongNumberBand })));
+
 /** Fetched when the customer is first laid beside a script. */
 const CustomerSheet = lazy(() => import('./CustomerSheet').then((part) => ({ default: part.CustomerSheet })));
 
@@ -204,6 +207,11 @@ export const Script = memo(function Script({ id, session, onBack }: Props) {
           numbers={dossier.data.customer?.otherNumbers ?? NONE}
         />
       </Beside>
+      {!conversation.toIdentify && conversation.answerable && (
+        <Suspense fallback={null}>
+          <WrongNumberBand conversation={conversation} name={name} onWriteAgain={writeAgain} />
+        </Suspense>
+      )}
       <WritingPlace
         ref={writing}
         dossier={dossier.data}

@@ -19,6 +19,7 @@ import { Answered, BlankText } from '../../shared/ui';
 import { numberOf } from './model/costs';
 import { LANGUAGES, minuteOfDay, timeOfDay, weighed, whatWords, whenWords } from './model/sending';
 import { Part } from './Part';
+import { WrongNumbersPart } from './WrongNumbersPart';
 import { sendSettingsQuery } from './queries';
 
 const FIELDS = {
@@ -38,7 +39,12 @@ const FIELDS = {
 /** What is asked before a text goes, and what Fabulum answers to STOP, START and HELP. */
 export function SendingPage() {
   const settings = useQuery(sendSettingsQuery);
-  return <Answered query={settings}>{(first) => <SendingForm first={first} />}</Answered>;
+  return (
+    <>
+      <Answered query={settings}>{(first) => <SendingForm first={first} />}</Answered>
+      <WrongNumbersPart />
+    </>
+  );
 }
 
 function SendingForm({ first }: { first: SendSettings }) {

@@ -9,6 +9,7 @@ const ACTS: Partial<Record<string, string>> = {
   GIVEN_UP: 'said that they gave up the number',
   JOINED: 'joined them with',
   IMPORTED: 'imported them from',
+  PROVED: 'saw by a code that this number is theirs:',
 };
 
 /** What a change did, as it goes on after who did it. */

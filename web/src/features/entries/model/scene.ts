@@ -28,6 +28,12 @@ const BACK: Record<string, string> = {
   NOT_DELIVERED: 'It is back: a text of ours was not delivered.',
 };
 
+const ASKED: Record<string, string> = {
+  MAIL: 'The customer is asked by mail for the right number.',
+  TEXT: 'The customer is asked on their other number for the right one.',
+  NONE: 'There is no other way to ask the customer for the right number; please find it.',
+};
+
 const TAKEN_BACK: Record<string, string> = {
   TAKEN: 'taking it',
   LET_GO: 'letting it go',
@@ -97,6 +103,10 @@ export function direction(
       return `${who} says it is ${entry.words ?? ''}.`;
     case 'NOT_FOR_US':
       return `${who} says this is not for us${entry.words === 'JUNK' ? ' (junk)' : ' (wrong number)'}.`;
+    case 'RIGHT_NUMBER_ASKED':
+      return ASKED[entry.words ?? ''] ?? 'The customer is asked for the right number.';
+    case 'RIGHT_NUMBER_PROVED':
+      return `The code came from this number: it is ${entry.words ?? 'the customer'}’s now.`;
     case 'IDENTIFYING_UNDONE':
       return `${who} takes back who it is.`;
     case 'TAKEN_BACK':

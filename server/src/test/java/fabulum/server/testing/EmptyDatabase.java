@@ -10,6 +10,7 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import org.flywaydb.core.Flyway;
 import org.jspecify.annotations.Nullable;
+import org.springframework.util.FileSystemUtils;
 
 /**
  * A database file with all tables and nothing in them, made once for all programs that tests start:
@@ -39,8 +40,8 @@ final class EmptyDatabase {
       Path folder = Files.createTempDirectory("fabulum-empty");
       file = make(folder);
       made = file;
-      Files.delete(folder.resolve(FILE));
-      Files.delete(folder);
+      // H2 may have written its own log beside it.
+      FileSystemUtils.deleteRecursively(folder);
     }
     return file;
   }

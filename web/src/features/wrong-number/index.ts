@@ -1,0 +1,1 @@
+export { WrongNumberBand } from './WrongNumberBand';
