@@ -94,18 +94,6 @@ await picture('people', {}, async (page) => {
   await page.getByRole('button', { name: 'Availability of Wen' }).click();
   await page.getByText('Who covers').waitFor();
 });
-await picture('notices', {}, async (page) => {
-  await row(page, /sheen of diesel/);
-  await page.getByRole('button', { name: /^Notices/ }).click();
-  await page.getByRole('dialog', { name: 'Notices' }).getByRole('listitem').first().waitFor();
-});
-await picture('write-to', {}, async (page) => {
-  await row(page, /35 knots/);
-  await page.getByRole('region', { name: 'Script' }).focus();
-  await page.keyboard.press('w');
-  await page.keyboard.type('lantern');
-  await page.getByRole('menuitem').first().waitFor();
-});
 await picture('line-setup', { viewport: { width: 1280, height: 1180 } }, async (page) => {
   await page.goto(`${APP}/setup/lines/2`);
   await page.getByText(/A text now/).waitFor();
@@ -139,9 +127,27 @@ await picture('agreement', {}, async (page) => {
   await page.keyboard.press('c');
   await page.getByRole('region', { name: 'Agreement to texts' }).scrollIntoViewIfNeeded();
 });
-await picture('costs', {}, async (page) => {
-  await page.goto(`${APP}/setup/costs`);
-  await page.getByRole('table', { name: 'Parts bought ahead' }).waitFor();
+await picture('customers', {}, async (page) => {
+  await page.goto(`${APP}/customers?show=kind+Trade`);
+  await page.getByRole('link', { name: 'Kestrel Charter' }).first().waitFor();
+});
+await picture('customer', {}, async (page) => {
+  await page.goto(`${APP}/customers/1`);
+  await page.getByRole('region', { name: /^All that was said/ }).getByText('There\'s a sheen of diesel').waitFor();
+});
+await picture('import', {}, async (page) => {
+  await page.goto(`${APP}/customers/import`);
+  const file = [
+    'Name;Cell phone;E-mail;Boat;Berth;Note',
+    'Adaeze Abernacht;(312) 555-0100;adaeze@post.example;Grey Wagtail;A03;',
+    'Ximena Vale;(920) 555-0177;ximena@post.example;Petrel;C11;new this spring',
+    'Yorick Pell;920-555-0178;;Sandpiper;C12;',
+    'Zora Quill;920 555 01;zora@post.example;Dunlin;D01;',
+  ].join('\n');
+  await page
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'spring-list.csv', mimeType: 'text/csv', buffer: Buffer.from(file) });
+  await page.getByRole('region', { name: 'Rows of the file' }).waitFor();
 });
 await picture('phone', { viewport: PHONE }, async (page) => {
   await page.getByRole('region', { name: 'Conversations' }).getByText(/student card/).first().click();

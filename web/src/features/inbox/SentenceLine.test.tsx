@@ -3,7 +3,7 @@ import { fireEvent, screen } from '@testing-library/react';
 import { useState } from 'react';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { EVERYTHING, writeSentence } from '../../shared/sentence';
-import { berths, dock, harbour, maren, priya, repairs, yard } from '../../testing/data';
+import { customerTerms, berths, dock, harbour, maren, priya, repairs, yard } from '../../testing/data';
 import { show } from '../../testing/show';
 import type { ListAddress } from './model/choice';
 import { SentenceLine } from './SentenceLine';
@@ -24,6 +24,7 @@ function Kept({ toIdentify = false }: { toIdentify?: boolean }) {
 const ANSWERS = {
   'GET /api/staff': [maren, priya],
   'GET /api/teams': [harbour],
+  'GET /api/customers/terms': customerTerms,
   'GET /api/lines': [dock, yard],
   'GET /api/setup/sites': [{ id: 1, name: 'North Dock' }],
   'GET /api/topics': [berths, repairs, { ...berths, id: 3, name: 'mooring', retired: true }],

@@ -1,5 +1,13 @@
 import { useQuery } from '@tanstack/react-query';
-import { linesQuery, type ListOrder, sitesQuery, staffQuery, teamsQuery, topicsQuery } from '../../shared/api';
+import {
+  customerTermsQuery,
+  linesQuery,
+  type ListOrder,
+  sitesQuery,
+  staffQuery,
+  teamsQuery,
+  topicsQuery,
+} from '../../shared/api';
 import { localOf } from '../../shared/format';
 import { CONVERSATIONS, type Given } from '../../shared/sentence';
 import { SentenceEditor } from '../../shared/sentence/SentenceEditor';
@@ -16,7 +24,11 @@ interface Props {
 function useGiven(): Given {
   const now = useNow();
   const lines = useQuery(linesQuery).data ?? [];
+  const terms = useQuery(customerTermsQuery).data;
   return {
+    kinds: terms?.kinds ?? [],
+    lists: terms?.lists ?? [],
+    details: terms?.details.filter(({ retired }) => !retired) ?? [],
     lines,
     staff: useQuery(staffQuery).data ?? [],
     teams: useQuery(teamsQuery).data ?? [],

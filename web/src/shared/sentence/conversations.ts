@@ -1,12 +1,13 @@
 import { type Days, daysPart } from './days';
 import { after, counted, type Grammar, part, type Part, quoted, readIn, writeIn } from './grammar';
 import { type Left, leftPart } from './left';
+import { detailPart, kindPart, listPart, type Named, named, type OnFile, type OnFileTerms } from './onFile';
 
 /** The sentence that says which conversations a list shows. The server reads and writes the same text; both are tested on one table. */
 
 export type Whose = { kind: 'everyone' | 'mine' | 'nobody' } | { kind: 'team' | 'colleague'; id: number };
 
-export interface Sentence {
+export interface Sentence extends OnFile {
   whose: Whose;
   line?: number | undefined;
   site?: number | undefined;
@@ -20,13 +21,8 @@ export interface Sentence {
   days?: Days | undefined;
 }
 
-interface Named {
-  id: number;
-  name: string;
-}
-
 /** What the blanks are filled with. */
-export interface Given {
+export interface Given extends OnFileTerms {
   staff: Named[];
   teams: Named[];
   lines: Named[];
@@ -45,6 +41,7 @@ export const EVERYTHING: Sentence = {
   toIdentify: false,
   failed: false,
   unread: false,
+  kind: '',
 };
 
 const LONGEST_WORDS = 80;
@@ -130,8 +127,6 @@ function flag(field: 'toIdentify' | 'failed' | 'unread', written: string, words:
   });
 }
 
-const named = ({ id, name }: Named) => ({ value: String(id), words: name });
-
 function topicOptions({ topics, teams }: Given) {
   return topics.map((topic) => {
     const team = teams.find(({ id }) => id === topic.teamId);
@@ -194,6 +189,9 @@ export const CONVERSATIONS: Grammar<Sentence, Given> = {
     flag('unread', 'unread', 'that I have not read'),
     leftPart(),
     daysPart('by the day of the last text', 'last text '),
+    kindPart(),
+    listPart(),
+    detailPart(),
   ],
 };
 

@@ -1,12 +1,10 @@
 import { type Days, daysPart } from './days';
-import { after, counted, type Grammar, part, type Part, quoted, readIn, writeIn } from './grammar';
+import { after, counted, type Grammar, part, quoted, readIn, writeIn } from './grammar';
+import { detailPart, kindPart, listPart, type Named, named, type OnFile, type OnFileTerms } from './onFile';
 
 /** The sentence that says which customers are shown. The server reads and writes the same text; both are tested on one table. */
-export interface CustomerSentence {
+export interface CustomerSentence extends OnFile {
   site?: number | undefined;
-  kind: string;
-  list?: number | undefined;
-  detail?: { id: number; words: string } | undefined;
   days?: Days | undefined;
   silent?: number | undefined;
   agreement?: Agreed | undefined;
@@ -15,17 +13,9 @@ export interface CustomerSentence {
 
 export type Agreed = 'opted out' | 'agreed to news' | 'agreement not known';
 
-interface Named {
-  id: number;
-  name: string;
-}
-
 /** What the blanks are filled with. */
-export interface CustomerTerms {
+export interface CustomerTerms extends OnFileTerms {
   sites: Named[];
-  kinds: string[];
-  lists: Named[];
-  details: Named[];
   /** The day it is for the business, as 2026-06-09. */
   today: string;
 }
@@ -35,91 +25,21 @@ export const EVERY_CUSTOMER: CustomerSentence = { kind: '', called: '' };
 const LONGEST_WORDS = 80;
 const MOST_DAYS = 3_660;
 
-const named = ({ id, name }: Named) => ({ value: String(id), words: name });
-
-type CustomerPart = Part<CustomerSentence, CustomerTerms>;
-
-/** A part that names one thing by its id. */
-function oneOf(
-  field: 'site' | 'list',
-  menu: string,
-  lead: string,
-  name: string,
-  options: (terms: CustomerTerms) => Named[],
-): CustomerPart {
-  return part<CustomerSentence, 'site' | 'list', CustomerTerms>({
-    field,
-    unsaid: undefined,
-    menu,
-    begin: (terms) => options(terms)[0]?.id,
-    write: (id) => [`${field} ${id ?? ''}`],
-    read: (clause) => counted(after(field, clause)),
-    say: (id, terms) => [
-      lead,
-      {
-        kind: 'choice',
-        name,
-        value: String(id ?? ''),
-        options: options(terms).map(named),
-        filled: (value) => (value === '' ? undefined : Number(value)),
-      },
-    ],
-  });
-}
-
-const kindPart = part<CustomerSentence, 'kind', CustomerTerms>({
-  field: 'kind',
-  unsaid: '',
-  menu: 'of a kind',
-  begin: ({ kinds }) => kinds[0] ?? '',
-  write: (kind) => [`kind ${quoted(kind)}`],
-  read: (clause) => {
-    const kind = after('kind', clause);
-    return kind !== undefined && kind.length <= LONGEST_WORDS ? kind : undefined;
-  },
-  say: (kind, { kinds }) => [
-    'of the kind ',
-    {
-      kind: 'choice',
-      name: 'Kind of customer',
-      value: kind,
-      options: (kinds.includes(kind) || kind === '' ? kinds : [kind, ...kinds]).map((words) => ({
-        value: words,
-        words,
-      })),
-      filled: (value) => value,
-    },
-  ],
-});
-
-const detailPart = part<CustomerSentence, 'detail', CustomerTerms>({
-  field: 'detail',
+const sitePart = part<CustomerSentence, 'site', CustomerTerms>({
+  field: 'site',
   unsaid: undefined,
-  menu: 'with a detail',
-  begin: ({ details }) => (details[0] ? { id: details[0].id, words: '' } : undefined),
-  write: (detail) => (detail ? [`detail ${detail.id} ${quoted(detail.words)}`.trim()] : []),
-  read: (clause) => {
-    const said = after('detail', clause)?.match(/^(\d+)(?: (.*))?$/s);
-    const id = counted(said?.[1]);
-    const words = said?.[2]?.trim() ?? '';
-    return id !== undefined && words.length <= LONGEST_WORDS ? { id, words } : undefined;
-  },
-  say: (detail, { details }) => [
-    'whose ',
+  menu: 'of a site',
+  begin: ({ sites }) => sites[0]?.id,
+  write: (id) => [`site ${id ?? ''}`],
+  read: (clause) => counted(after('site', clause)),
+  say: (id, { sites }) => [
+    'of ',
     {
       kind: 'choice',
-      name: 'Detail',
-      value: String(detail?.id ?? ''),
-      options: details.map(named),
-      filled: (value) => ({ id: Number(value), words: detail?.words ?? '' }),
-    },
-    ' has ',
-    {
-      kind: 'words',
-      name: 'Words in the detail',
-      value: detail?.words ?? '',
-      hint: 'anything',
-      filled: (words) => ({ id: detail?.id ?? 0, words }),
+      name: 'Site',
+      value: String(id ?? ''),
+      options: sites.map(named),
+      filled: (value) => (value === '' ? undefined : Number(value)),
     },
   ],
 });
@@ -198,10 +118,10 @@ const calledPart = part<CustomerSentence, 'called', CustomerTerms>({
 export const CUSTOMERS: Grammar<CustomerSentence, CustomerTerms> = {
   nothing: EVERY_CUSTOMER,
   parts: [
-    oneOf('site', 'of a site', 'of ', 'Site', ({ sites }) => sites),
-    kindPart,
-    oneOf('list', 'on a list', 'on the list ', 'Customer list', ({ lists }) => lists),
-    detailPart,
+    sitePart,
+    kindPart(),
+    listPart(),
+    detailPart(),
     daysPart<CustomerSentence, CustomerTerms>('heard from …', 'last heard from '),
     silentPart,
     agreementPart,

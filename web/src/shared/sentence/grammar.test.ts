@@ -19,6 +19,12 @@ const GIVEN: Given = {
     { id: 2, name: 'berths', teamId: 2, retired: false },
     { id: 3, name: 'repairs', teamId: 2, retired: false },
   ],
+  kinds: ['Regular', 'Visitor'],
+  lists: [{ id: 4, name: 'Outer berths' }],
+  details: [
+    { id: 3, name: 'Boat' },
+    { id: 5, name: 'Berth' },
+  ],
   today: '2026-06-09',
 };
 

@@ -3,11 +3,12 @@ package fabulum.core.identify;
 import fabulum.core.phone.PhoneNumber;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeSet;
+import java.util.function.BiConsumer;
 import java.util.stream.Collectors;
 
 /** Two customers on file who may be one. A person decides; this says why it is asked. */
@@ -91,22 +92,26 @@ public final class Twins {
    * one part of three letters or more is whole in both.
    */
   public static boolean areNear(String one, String other) {
-    List<String> a = PersonName.of(one).parts();
-    List<String> b = new ArrayList<>(PersonName.of(other).parts());
-    if (a.size() > b.size()) {
+    return areNear(Name.of(one), Name.of(other));
+  }
+
+  /** The same, of names that were taken apart. */
+  public static boolean areNear(Name one, Name other) {
+    if (one.parts().size() > other.parts().size()) {
       return areNear(other, one);
     }
-    if (a.size() < 2) {
+    if (one.parts().size() < 2) {
       return false;
     }
+    List<String> left = new ArrayList<>(other.parts());
     boolean whole = false;
-    for (String part : a) {
-      Optional<String> fits = b.stream().filter(each -> fit(part, each)).findFirst();
+    for (String part : one.parts()) {
+      Optional<String> fits = left.stream().filter(each -> fit(part, each)).findFirst();
       if (fits.isEmpty()) {
         return false;
       }
       whole |= part.length() > 2 && fits.get().length() > 2;
-      b.remove(fits.get());
+      left.remove(fits.get());
     }
     return whole;
   }
@@ -124,13 +129,95 @@ public final class Twins {
   }
 
   /**
-   * Words under which those with a near name are found: two near names have one in common, but for
-   * a slip that changes how every part sounds.
+   * A name taken apart, so that it can be compared with many.
+   *
+   * @param parts in the order written, in lower case Latin letters
    */
-  public static Set<String> keys(String name) {
-    return PersonName.of(name).parts().stream()
-        .filter(part -> part.length() > 2)
-        .map(Likeness::sound)
-        .collect(Collectors.toCollection(TreeSet::new));
+  public record Name(List<String> parts) {
+    /** Further parts of a name are not looked at. */
+    private static final int MOST = 3;
+
+    /** Takes a name apart. */
+    public static Name of(String name) {
+      return new Name(PersonName.of(name).parts());
+    }
+
+    /** Words under which it is kept, so that near names find it. */
+    public Set<String> keys() {
+      Set<String> keys = new HashSet<>();
+      forPairs((one, other, initial) -> {
+        keys.add(pair(one, other));
+        keys.add("f " + one + " " + initial);
+      });
+      forInitials((one, initial) -> keys.add("i " + one + " " + initial));
+      return keys;
+    }
+
+    /**
+     * Words under which near names are kept.
+     *
+     * @param wide also those with a slip that changes how a part sounds
+     */
+    public Set<String> sought(boolean wide) {
+      Set<String> keys = new HashSet<>();
+      forPairs((one, other, initial) -> {
+        keys.add(pair(one, other));
+        keys.add("i " + one + " " + initial);
+        if (wide) {
+          keys.add("f " + one + " " + initial);
+        }
+      });
+      forInitials((one, initial) -> {
+        keys.add("f " + one + " " + initial);
+        keys.add("i " + one + " " + initial);
+      });
+      return keys;
+    }
+
+    private static String pair(String one, String other) {
+      return one.compareTo(other) <= 0 ? "p " + one + " " + other : "p " + other + " " + one;
+    }
+
+    /** Every two whole parts, as they sound or as the names they are short for. */
+    private void forPairs(Pairs told) {
+      List<String> whole = parts.stream().filter(part -> part.length() > 1).limit(MOST).toList();
+      List<Set<String>> forms = whole.stream().map(Name::forms).toList();
+      for (int i = 0; i < whole.size(); i++) {
+        for (int j = 0; j < whole.size(); j++) {
+          if (i != j) {
+            char initial = whole.get(j).charAt(0);
+            for (String one : forms.get(i)) {
+              forms.get(j).forEach(other -> told.accept(one, other, initial));
+            }
+          }
+        }
+      }
+    }
+
+    private void forInitials(BiConsumer<String, Character> told) {
+      for (String initial : parts) {
+        if (initial.length() == 1) {
+          parts.stream()
+              .filter(part -> part.length() > 1)
+              .flatMap(part -> forms(part).stream())
+              .forEach(one -> told.accept(one, initial.charAt(0)));
+        }
+      }
+    }
+
+    /** The names that a part is short for, or how it sounds where it is not listed. */
+    private static Set<String> forms(String part) {
+      Set<Integer> rows = Nicknames.rows(part);
+      if (!rows.isEmpty()) {
+        return rows.stream().sorted().limit(2).map(row -> "#" + row).collect(Collectors.toSet());
+      }
+      String sound = Likeness.sound(part);
+      return Set.of(sound.isEmpty() ? part : sound);
+    }
+
+    /** Two whole parts, and the first letter of the second. */
+    private interface Pairs {
+      void accept(String one, String other, char initial);
+    }
   }
 }

@@ -66,6 +66,21 @@ public record CustomerSentence(
   public record DetailIs(long id, String words) {
     public DetailIs {
       words = words.strip();
+      if (words.length() > Sentence.LONGEST_WORDS) {
+        throw new IllegalArgumentException("What is sought has at most 80 characters");
+      }
+    }
+
+    /** As it stands in a sentence. */
+    String clause() {
+      return ("detail " + id + " " + Clauses.quote(words)).strip();
+    }
+
+    /** Reads what {@link #clause()} wrote. */
+    static DetailIs read(String clause) {
+      String[] idAndWords = Clauses.rest(clause).split(" ", 2);
+      return new DetailIs(
+          Clauses.id("detail " + idAndWords[0]), idAndWords.length == 2 ? idAndWords[1] : "");
     }
   }
 
@@ -130,7 +145,7 @@ public record CustomerSentence(
         draft.id("site"),
         draft.part("kind", Clauses::words).orElse(""),
         draft.id("list"),
-        draft.part("detail", CustomerSentence::detail),
+        draft.part("detail", DetailIs::read),
         draft.heard(),
         draft.part("silent", CustomerSentence::count),
         draft.part("agreement", clause -> agreed(clause).orElseThrow()),
@@ -143,12 +158,6 @@ public record CustomerSentence(
 
   private static Optional<Agreed> agreed(String clause) {
     return List.of(Agreed.values()).stream().filter(one -> one.clause.equals(clause)).findFirst();
-  }
-
-  private static DetailIs detail(String clause) {
-    String[] idAndWords = Clauses.rest(clause).split(" ", 2);
-    return new DetailIs(
-        Clauses.id("detail " + idAndWords[0]), idAndWords.length == 2 ? idAndWords[1] : "");
   }
 
   private static Integer count(String clause) {

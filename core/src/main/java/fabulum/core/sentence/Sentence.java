@@ -1,5 +1,6 @@
 package fabulum.core.sentence;
 
+import fabulum.core.sentence.CustomerSentence.DetailIs;
 import java.util.Optional;
 import java.util.OptionalLong;
 
@@ -16,6 +17,9 @@ import java.util.OptionalLong;
  * @param unread the customer wrote last, and who asks has not read it
  * @param left so much working time is left; empty also for those who do not wait
  * @param days when the last text was
+ * @param kind the customer is of this kind; blank for any
+ * @param list the customer is on this customer list
+ * @param detail the customer has this extra field
  */
 public record Sentence(
     Whose whose,
@@ -28,7 +32,10 @@ public record Sentence(
     boolean failed,
     boolean unread,
     Optional<Left> left,
-    Optional<Days> days) {
+    Optional<Days> days,
+    String kind,
+    OptionalLong list,
+    Optional<DetailIs> detail) {
 
   /** The longest words that are sought. */
   public static final int LONGEST_WORDS = 80;
@@ -46,14 +53,74 @@ public record Sentence(
           false,
           false,
           Optional.empty(),
+          Optional.empty(),
+          "",
+          OptionalLong.empty(),
           Optional.empty());
 
   public Sentence {
     called = called.strip();
     saying = saying.strip();
-    if (called.length() > LONGEST_WORDS || saying.length() > LONGEST_WORDS) {
+    kind = kind.strip();
+    if (called.length() > LONGEST_WORDS
+        || saying.length() > LONGEST_WORDS
+        || kind.length() > LONGEST_WORDS) {
       throw new IllegalArgumentException("What is sought has at most 80 characters");
     }
+  }
+
+  /** A sentence that says nothing of what is on file of the customer. */
+  public Sentence(
+      Whose whose,
+      OptionalLong line,
+      OptionalLong site,
+      OptionalLong topic,
+      String called,
+      String saying,
+      boolean toIdentify,
+      boolean failed,
+      boolean unread,
+      Optional<Left> left,
+      Optional<Days> days) {
+    this(
+        whose,
+        line,
+        site,
+        topic,
+        called,
+        saying,
+        toIdentify,
+        failed,
+        unread,
+        left,
+        days,
+        "",
+        OptionalLong.empty(),
+        Optional.empty());
+  }
+
+  /** The same sentence about customers of whom this is on file. */
+  public Sentence ofCustomers(String ofKind, OptionalLong onList, Optional<DetailIs> with) {
+    return new Sentence(
+        whose,
+        line,
+        site,
+        topic,
+        called,
+        saying,
+        toIdentify,
+        failed,
+        unread,
+        left,
+        days,
+        ofKind,
+        onList,
+        with);
+  }
+
+  /** Whether anything is said of what is on file of the customer. */
+  public boolean asksForCustomer() {
+    return !kind.isEmpty() || list.isPresent() || detail.isPresent();
   }
 
   /**
@@ -61,7 +128,12 @@ public record Sentence(
    * at.
    */
   public boolean asksForFactsOnly() {
-    return !unread && called.isEmpty() && saying.isEmpty() && left.isEmpty() && days.isEmpty();
+    return !unread
+        && !asksForCustomer()
+        && called.isEmpty()
+        && saying.isEmpty()
+        && left.isEmpty()
+        && days.isEmpty();
   }
 
   /**
@@ -109,6 +181,9 @@ public record Sentence(
         failed,
         unread,
         left,
-        days);
+        days,
+        kind,
+        list,
+        detail);
   }
 }

@@ -1,5 +1,6 @@
 package fabulum.core.sentence;
 
+import fabulum.core.sentence.CustomerSentence.DetailIs;
 import java.time.DateTimeException;
 import java.time.Duration;
 import java.time.LocalDate;
@@ -51,6 +52,9 @@ public final class SentenceText {
         .left()
         .ifPresent(left -> parts.add("left " + minutes(left.from()) + ".." + minutes(left.to())));
     sentence.days().ifPresent(days -> addDays(parts, days));
+    addWords(parts, "kind ", sentence.kind());
+    sentence.list().ifPresent(id -> parts.add("list " + id));
+    sentence.detail().ifPresent(is -> parts.add(is.clause()));
     return String.join("; ", parts);
   }
 
@@ -97,7 +101,10 @@ public final class SentenceText {
     LEFT,
     LAST,
     FROM,
-    TO
+    TO,
+    KIND,
+    LIST,
+    DETAIL
   }
 
   /** A sentence as it is read, part by part. */
@@ -130,6 +137,9 @@ public final class SentenceText {
               case "last" -> About.LAST;
               case "from" -> About.FROM;
               case "to" -> About.TO;
+              case "kind" -> About.KIND;
+              case "list" -> About.LIST;
+              case "detail" -> About.DETAIL;
               default -> throw Clauses.unreadable(part, null);
             };
       };
@@ -147,7 +157,10 @@ public final class SentenceText {
           parts.containsKey(About.FAILED),
           parts.containsKey(About.UNREAD),
           part(About.LEFT, Draft::left),
-          days());
+          days(),
+          part(About.KIND, Clauses::words).orElse(""),
+          id(About.LIST),
+          part(About.DETAIL, DetailIs::read));
     }
 
     private <T> Optional<T> part(About about, Function<String, T> reading) {

@@ -2,6 +2,7 @@ package fabulum.server.clientele;
 
 import static java.util.stream.Collectors.groupingBy;
 
+import fabulum.core.identify.Twins;
 import fabulum.server.clientele.store.ClienteleMapper;
 import fabulum.server.clientele.store.IndexedRow;
 import fabulum.server.clientele.store.IndexedRow.PieceRow;
@@ -89,9 +90,10 @@ class CustomerIndex {
     }
     byName.add(customer);
     customer
-        .nameKeys()
+        .name()
+        .keys()
         .forEach(key ->
-            byKey.computeIfAbsent(key, none -> ConcurrentHashMap.newKeySet()).add(customer.id()));
+            byKey.computeIfAbsent(key, none -> ConcurrentHashMap.newKeySet(2)).add(customer.id()));
   }
 
   private void remove(long id) {
@@ -103,7 +105,10 @@ class CustomerIndex {
 
   private void forget(IndexedCustomer before) {
     byName.remove(before);
-    before.nameKeys().forEach(key -> byKey.getOrDefault(key, new HashSet<>()).remove(before.id()));
+    before
+        .name()
+        .keys()
+        .forEach(key -> byKey.getOrDefault(key, new HashSet<>()).remove(before.id()));
   }
 
   @TransactionalEventListener(phase = TransactionPhase.AFTER_COMMIT, fallbackExecution = true)
@@ -192,18 +197,23 @@ class CustomerIndex {
     }
   }
 
-  /** Others whose name has a part that sounds the same. */
+  /** Others with nearly the same name. */
   List<IndexedCustomer> near(IndexedCustomer one) {
-    return near(one.nameKeys()).stream().filter(other -> other.id() != one.id()).toList();
+    return near(one.name(), true).stream().filter(other -> other.id() != one.id()).toList();
   }
 
-  /** Those with one of these keys of names. */
-  List<IndexedCustomer> near(Set<String> keys) {
-    return keys.stream()
+  /**
+   * Those with nearly this name.
+   *
+   * @param wide also those with a slip that changes how it sounds; that takes longer
+   */
+  List<IndexedCustomer> near(Twins.Name name, boolean wide) {
+    return name.sought(wide).stream()
         .flatMap(key -> byKey.getOrDefault(key, Set.of()).stream())
         .distinct()
         .map(byId::get)
         .filter(Objects::nonNull)
+        .filter(one -> Twins.areNear(name, one.name()))
         .toList();
   }
 

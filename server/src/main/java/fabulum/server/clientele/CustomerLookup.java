@@ -9,6 +9,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
@@ -66,10 +67,12 @@ public class CustomerLookup {
   public final class Snapshot {
     private final Map<Long, IndexedCustomer> byId = new HashMap<>();
     private final Map<String, Long> byOutsideId = new HashMap<>();
+    private final Map<String, IndexedCustomer> byName = new HashMap<>();
     private final Map<String, Optional<Long>> byMail = new HashMap<>();
 
     private void add(IndexedCustomer one) {
       byId.put(one.id(), one);
+      byName.put(one.row().name().toLowerCase(Locale.ROOT), one);
       if (one.row().outsideId() != null) {
         byOutsideId.put(one.row().outsideId(), one.id());
       }
@@ -101,9 +104,10 @@ public class CustomerLookup {
 
     /** Those with nearly this name, the same name first. */
     public List<Known> near(String name) {
-      return index.near(Twins.keys(name)).stream()
-          .filter(one ->
-              one.row().name().equalsIgnoreCase(name) || Twins.areNear(name, one.row().name()))
+      return Stream.concat(
+              Stream.ofNullable(byName.get(name.toLowerCase(Locale.ROOT))),
+              index.near(Twins.Name.of(name), false).stream())
+          .distinct()
           .map(Known::of)
           .sorted(Comparator.comparing((Known one) -> !one.name().equalsIgnoreCase(name)))
           .toList();

@@ -45,11 +45,7 @@ public class CustomerTwins {
         index
             .find(id.value())
             .map(one ->
-                index.near(one).stream()
-                    .filter(other -> Twins.areNear(one.row().name(), other.row().name()))
-                    .map(IndexedCustomer::id)
-                    .limit(MOST_LOOKED_AT)
-                    .toList())
+                index.near(one).stream().map(IndexedCustomer::id).limit(MOST_LOOKED_AT).toList())
             .orElse(List.of());
     Map<Long, Profile> known = profiles(id.value(), near);
     Profile one = known.get(id.value());
@@ -85,7 +81,6 @@ public class CustomerTwins {
       List<IndexedCustomer> likely =
           index.near(one).stream()
               .filter(other -> !seen.contains(other.id()) && one.sharesWith(other))
-              .filter(other -> Twins.areNear(one.row().name(), other.row().name()))
               .toList();
       for (IndexedCustomer other : likely) {
         of(one, other).filter(pair -> pair.other().reasons().size() > 1).ifPresent(pairs::add);

@@ -23,6 +23,7 @@ import java.util.stream.Stream;
  * @param words all that they can be found by, without case and accents, between spaces
  * @param digits of their numbers, between spaces
  * @param details by kind
+ * @param name taken apart
  */
 record IndexedCustomer(
     IndexedRow row,
@@ -30,7 +31,8 @@ record IndexedCustomer(
     String words,
     String digits,
     Map<Long, String> details,
-    Set<Long> lists)
+    Set<Long> lists,
+    Twins.Name name)
     implements Comparable<IndexedCustomer> {
 
   /** Fewer digits are sought as words. */
@@ -63,16 +65,12 @@ record IndexedCustomer(
         pieces.stream()
             .filter(piece -> piece.part() == Part.LIST)
             .map(PieceRow::ref)
-            .collect(Collectors.toUnmodifiableSet()));
+            .collect(Collectors.toUnmodifiableSet()),
+        Twins.Name.of(row.name()));
   }
 
   private static String folded(String words) {
     return String.join(" ", Tokens.of(Latin.of(words)));
-  }
-
-  /** Words under which those with a near name are found. */
-  Set<String> nameKeys() {
-    return Twins.keys(row.name());
   }
 
   /** Whether they have a number, an address or a detail in common. */

@@ -17,8 +17,6 @@ import java.util.List;
 import java.util.Set;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Function;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.scheduling.annotation.Scheduled;
@@ -35,7 +33,6 @@ class KnownCustomers {
   /** What was said before that says little of who writes now. */
   static final Duration LATELY = Duration.ofDays(45);
 
-  private static final Logger log = LoggerFactory.getLogger(KnownCustomers.class);
   private static final int CHUNK = 500;
 
   /** What is seen finds candidates only; it is neither quoted nor counted. */
@@ -46,6 +43,7 @@ class KnownCustomers {
   private final Clock clock;
   private final Directory directory = new Directory();
   private final Set<Long> changed = new HashSet<>();
+  private final Set<Long> conversations = new HashSet<>();
 
   KnownCustomers(Profiles profiles, Talk talk, Clock clock) {
     this.profiles = profiles;
@@ -87,16 +85,27 @@ class KnownCustomers {
 
   @TransactionalEventListener(phase = TransactionPhase.AFTER_COMMIT)
   void changed(ConversationChanged change) {
-    try {
-      changed(talk.customersOf(change.id().value()));
-    } catch (RuntimeException e) {
-      log.warn("Of a changed conversation the customers could not be read", e);
+    synchronized (changed) {
+      conversations.add(change.id().value());
+    }
+  }
+
+  /** Whose numbers are in conversations that changed. */
+  private void resolve() {
+    List<Long> ids;
+    synchronized (changed) {
+      ids = List.copyOf(conversations);
+      conversations.clear();
+    }
+    for (long id : ids) {
+      changed(talk.customersOf(id));
     }
   }
 
   /** Reads again those of whom something changed. */
   @Scheduled(initialDelay = 2, fixedDelay = 2, timeUnit = TimeUnit.SECONDS)
   void refresh() {
+    resolve();
     List<CustomerId> ids;
     synchronized (changed) {
       ids = changed.stream().map(CustomerId::new).toList();

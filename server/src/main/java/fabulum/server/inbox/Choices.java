@@ -2,6 +2,7 @@ package fabulum.server.inbox;
 
 import fabulum.core.access.Sight;
 import fabulum.core.hours.Hours;
+import fabulum.core.sentence.CustomerSentence.DetailIs;
 import fabulum.core.sentence.Days;
 import fabulum.core.sentence.Left;
 import fabulum.core.sentence.Sentence;
@@ -20,6 +21,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalLong;
 import org.jspecify.annotations.Nullable;
@@ -70,7 +72,19 @@ class Choices {
         LikePattern.digits(sentence.called()),
         pattern(sentence.saying()),
         timed ? spans(sentence, chosen) : null,
-        null);
+        null,
+        onFile(sentence));
+  }
+
+  private static ChoiceRow.@Nullable OnFile onFile(Sentence sentence) {
+    if (!sentence.asksForCustomer()) {
+      return null;
+    }
+    return new ChoiceRow.OnFile(
+        sentence.kind().isEmpty() ? null : sentence.kind().toLowerCase(Locale.ROOT),
+        sentence.list().isPresent() ? sentence.list().getAsLong() : null,
+        sentence.detail().map(DetailIs::id).orElse(null),
+        sentence.detail().map(DetailIs::words).map(LikePattern::containing).orElse(null));
   }
 
   private List<Long> walked(Sight sight, @Nullable List<Long> chosen) {

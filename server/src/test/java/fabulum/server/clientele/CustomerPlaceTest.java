@@ -139,6 +139,58 @@ class CustomerPlaceTest {
   }
 
   @Test
+  void theInboxNarrowsByWhatIsOnFileOfTheCustomer() {
+    String ada = fabulum.freshNumber();
+    String ben = fabulum.freshNumber();
+    long first = fabulum.customer("Ada", ada);
+    long second = fabulum.customer("Ben", ben);
+    long boat = fabulum.detail(first, "Boat", "Tansy");
+    fabulum.detail(second, "Boat", "Heron");
+    field(second, "KIND", null, "Visitor").require(200);
+    long list =
+        priya
+            .post("/api/customer-lists", Map.of("name", "Outer berths"))
+            .require(200)
+            .json()
+            .path("id")
+            .asLong();
+    priya
+        .post(
+            "/api/customer-lists/" + list + "/customers",
+            Map.of("customers", List.of(first), "on", true))
+        .require(200);
+    text(ada, Fabulum.DOCK, "hello");
+    text(ben, Fabulum.DOCK, "hello");
+    text(fabulum.freshNumber(), Fabulum.DOCK, "hello");
+    assertThat(inbox("kind visitor")).containsExactly("Ben");
+    assertThat(inbox("list " + list)).containsExactly("Ada");
+    assertThat(inbox("detail " + boat)).containsExactly("Ada", "Ben");
+    assertThat(inbox("detail " + boat + " tan")).containsExactly("Ada");
+    assertThat(inbox("detail " + boat + "; kind Visitor; list " + list)).isEmpty();
+    assertThat(
+            priya
+                .get("/api/conversations/counts?sentence=kind+visitor")
+                .require(200)
+                .json()
+                .path("ourTurn")
+                .asInt())
+        .isEqualTo(1);
+  }
+
+  private List<String> inbox(String sentence) {
+    String text = URLEncoder.encode(sentence, StandardCharsets.UTF_8);
+    return priya
+        .get("/api/conversations?group=OUR_TURN&sentence=" + text)
+        .require(200)
+        .json()
+        .path("rows")
+        .valueStream()
+        .map(one -> one.path("customerName").asString())
+        .sorted()
+        .toList();
+  }
+
+  @Test
   void whenWeLastHeardCountsOnlyWhatOneSees() {
     String near = fabulum.freshNumber();
     String far = fabulum.freshNumber();

@@ -19,6 +19,7 @@ import org.jspecify.annotations.Nullable;
  * @param saying a pattern in lower case, for words
  * @param spans bounds line by line; never an empty list
  * @param ids only these
+ * @param onFile of customers of whom this is on file; null for any
  */
 public record ChoiceRow(
     SightColumns sight,
@@ -37,7 +38,8 @@ public record ChoiceRow(
     @Nullable String digits,
     @Nullable String saying,
     @Nullable List<Span> spans,
-    @Nullable List<Long> ids) {
+    @Nullable List<Long> ids,
+    @Nullable OnFile onFile) {
 
   /** The same, only of these; of none when there are none. */
   public ChoiceRow among(List<Long> only) {
@@ -58,8 +60,20 @@ public record ChoiceRow(
         digits,
         saying,
         spans,
-        only.isEmpty() ? List.of(0L) : List.copyOf(only));
+        only.isEmpty() ? List.of(0L) : List.copyOf(only),
+        onFile);
   }
+
+  /**
+   * What is on file of the customer.
+   *
+   * @param kind in lower case; null for any
+   * @param list on which they are; null for any
+   * @param detail an extra field that they have; null for any
+   * @param words a pattern in lower case for what the field says
+   */
+  public record OnFile(
+      @Nullable String kind, @Nullable Long list, @Nullable Long detail, @Nullable String words) {}
 
   /** Bounds on one line: from included, to excluded. */
   public record Span(
