@@ -30,6 +30,7 @@ public final class Customers {
   private static final int WARM_UP = 40;
   private static final int ROUNDS = 120;
   private static final int IMPORTED = 50_000;
+  private static final int CHUNK = 5_000;
   private static final String[] FIRST = {"Ada", "Ben", "Cem", "Dora", "Emil", "Fay", "Gus", "Hana", "Ivo", "June", "Kai", "Lena", "Milo", "Nora", "Otto", "Pia"};
   private static final String[] LAST = {"Marsh", "Quist", "Brandt", "Okafor", "Lindqvist", "Petrakis", "Sorensen", "Vale", "Whitlock", "Zheng"};
 
@@ -44,7 +45,7 @@ public final class Customers {
       try (ConfigurableApplicationContext program = start(folder)) {
         Volume.fill(program, Instant.now(), 100_000, 3_000, 200, 500);
         JdbcTemplate sql = program.getBean(JdbcTemplate.class);
-        program.getBean(TransactionTemplate.class).executeWithoutResult(status -> more(sql, size));
+        more(sql, program.getBean(TransactionTemplate.class), size);
         restart(sql, "customer");
         restart(sql, "number");
       }
@@ -65,7 +66,7 @@ public final class Customers {
   }
 
   /** Customers besides those who text, each with a number, three details, and some with mail and a list. */
-  private static void more(JdbcTemplate sql, int size) {
+  private static void more(JdbcTemplate sql, TransactionTemplate transactions, int size) {
     Integer had = sql.queryForObject("select count(*) from customer", Integer.class);
     int count = Math.max(0, size - (had == null ? 0 : had));
     Long first = sql.queryForObject("select coalesce(max(id), 0) + 1 from customer", Long.class);
@@ -98,11 +99,18 @@ public final class Customers {
         lists.add(new Object[] {id, 900L});
       }
     }
-    sql.batchUpdate("insert into customer (id, name, email, outside_id, kind) values (?, ?, ?, ?, ?)", customers);
-    sql.batchUpdate("insert into number (id, address) values (?, ?)", addresses);
-    sql.batchUpdate("insert into holding (number_id, customer_id) values (?, ?)", held);
-    sql.batchUpdate("insert into detail (customer_id, kind_id, words) values (?, ?, ?)", details);
-    sql.batchUpdate("insert into on_list (customer_id, list_id) values (?, ?)", lists);
+    inChunks(sql, transactions, "insert into customer (id, name, email, outside_id, kind) values (?, ?, ?, ?, ?)", customers);
+    inChunks(sql, transactions, "insert into number (id, address) values (?, ?)", addresses);
+    inChunks(sql, transactions, "insert into holding (number_id, customer_id) values (?, ?)", held);
+    inChunks(sql, transactions, "insert into detail (customer_id, kind_id, words) values (?, ?, ?)", details);
+    inChunks(sql, transactions, "insert into on_list (customer_id, list_id) values (?, ?)", lists);
+  }
+
+  private static void inChunks(JdbcTemplate sql, TransactionTemplate transactions, String insert, List<Object[]> rows) {
+    for (int i = 0; i < rows.size(); i += CHUNK) {
+      List<Object[]> some = rows.subList(i, Math.min(rows.size(), i + CHUNK));
+      transactions.executeWithoutResult(status -> sql.batchUpdate(insert, some));
+    }
   }
 
   private static void restart(JdbcTemplate sql, String table) {

@@ -10,6 +10,7 @@ import fabulum.server.customers.CustomerChanged;
 import fabulum.server.customers.CustomerId;
 import fabulum.server.customers.Profiles;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -17,7 +18,6 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.concurrent.ConcurrentSkipListSet;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.locks.ReentrantLock;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
@@ -39,11 +39,11 @@ class CustomerIndex {
 
   private final Profiles profiles;
   private final ClienteleMapper rows;
-  private final ConcurrentSkipListSet<IndexedCustomer> byName = new ConcurrentSkipListSet<>();
   private final Map<Long, IndexedCustomer> byId = new ConcurrentHashMap<>();
   private final Map<String, Set<Long>> byKey = new ConcurrentHashMap<>();
   private final Set<Long> changed = new HashSet<>();
   private final ReentrantLock reading = new ReentrantLock();
+  private volatile List<IndexedCustomer> byName = List.of();
   private volatile boolean loaded;
 
   CustomerIndex(Profiles profiles, ClienteleMapper rows) {
@@ -69,6 +69,7 @@ class CustomerIndex {
       read(chunk.stream().map(CustomerId::value).toList());
       chunk = profiles.listAfter(chunk.get(chunk.size() - 1).value(), CHUNK);
     }
+    arrange(byId.keySet());
     loaded = true;
   }
 
@@ -83,12 +84,24 @@ class CustomerIndex {
     gone.forEach(this::remove);
   }
 
+  /** Puts some who changed where they belong; the others are in order already. */
+  private void arrange(Set<Long> ids) {
+    List<IndexedCustomer> next = new ArrayList<>(byName.size() + ids.size());
+    for (IndexedCustomer one : byName) {
+      if (!ids.contains(one.id())) {
+        next.add(one);
+      }
+    }
+    ids.stream().map(byId::get).filter(Objects::nonNull).forEach(next::add);
+    next.sort(null);
+    byName = next;
+  }
+
   private void put(IndexedCustomer customer) {
     IndexedCustomer before = byId.put(customer.id(), customer);
     if (before != null) {
       forget(before);
     }
-    byName.add(customer);
     customer
         .name()
         .keys()
@@ -104,7 +117,6 @@ class CustomerIndex {
   }
 
   private void forget(IndexedCustomer before) {
-    byName.remove(before);
     before
         .name()
         .keys()
@@ -144,6 +156,7 @@ class CustomerIndex {
       List<Long> some = new ArrayList<>(ids.subList(i, Math.min(ids.size(), i + CHUNK)));
       try {
         read(some);
+        arrange(new HashSet<>(some));
       } catch (RuntimeException e) {
         changed(ids.subList(i, ids.size()));
         throw e;
@@ -158,15 +171,16 @@ class CustomerIndex {
   }
 
   /** By name, as they are now. */
-  Iterable<IndexedCustomer> all() {
+  List<IndexedCustomer> all() {
     settle();
-    return byName;
+    return Collections.unmodifiableList(byName);
   }
 
   /** By name, those behind a place. */
-  Iterable<IndexedCustomer> after(IndexedCustomer place) {
-    settle();
-    return byName.tailSet(place, false);
+  List<IndexedCustomer> after(IndexedCustomer place) {
+    List<IndexedCustomer> all = all();
+    int at = Collections.binarySearch(all, place);
+    return all.subList(at < 0 ? -at - 1 : at + 1, all.size());
   }
 
   /** One of them, as they are now. */

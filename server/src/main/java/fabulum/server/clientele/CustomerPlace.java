@@ -75,7 +75,8 @@ public class CustomerPlace {
   public CustomerPage page(CustomerSentence sentence, long after, int limit, StaffId asking) {
     Predicate<IndexedCustomer> meant = meant(sentence, asking);
     Optional<IndexedCustomer> place = after == 0 ? Optional.empty() : index.find(after);
-    Iterable<IndexedCustomer> walked = place.isPresent() ? index.after(place.get()) : index.all();
+    List<IndexedCustomer> walked = place.isPresent() ? index.after(place.get()) : index.all();
+    boolean all = sentence.equals(CustomerSentence.EVERYONE);
     List<IndexedCustomer> page = new ArrayList<>();
     boolean more = false;
     int count = 0;
@@ -88,12 +89,15 @@ public class CustomerPlace {
         page.add(one);
       } else {
         more = true;
-        if (after != 0) {
+        if (all || after != 0) {
           break;
         }
       }
     }
-    return new CustomerPage(views(page, asking), after == 0 ? count : null, more);
+    return new CustomerPage(
+        views(page, asking),
+        after != 0 ? null : all ? Integer.valueOf(walked.size()) : count,
+        more);
   }
 
   /** The ids of all customers that a sentence means, by name. */
