@@ -20,9 +20,10 @@ import fabulum.server.wrongnumbers.RightNumbers.Way;
 import fabulum.server.wrongnumbers.store.WrongNumberMapper;
 import fabulum.server.wrongnumbers.store.WrongNumberMapper.HeldRow;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -94,15 +95,20 @@ public class WrongNumbers {
         asked.map(WrongNumberMapper.AskRow::way).orElse(null),
         asked.map(WrongNumberMapper.AskRow::askedAt).orElse(null),
         asked.map(WrongNumberMapper.AskRow::usedAt).orElse(null),
-        held(row));
+        held(row, asking));
   }
 
-  private List<HeldText> held(Conversation row) {
-    List<HeldText> held = new ArrayList<>();
-    for (HeldRow one : rows.listHeld(row.numberId())) {
-      held.add(new HeldText(one.id(), one.words()));
-    }
-    return held;
+  /** Of conversations that someone sees. */
+  private List<HeldText> held(Conversation row, StaffId asking) {
+    List<HeldRow> held = rows.listHeld(row.numberId());
+    List<ConversationId> from =
+        held.stream().map(HeldRow::conversationId).distinct().map(ConversationId::new).toList();
+    Set<Long> seen =
+        inSight.list(from, asking).stream().map(Conversation::id).collect(Collectors.toSet());
+    return held.stream()
+        .filter(one -> seen.contains(one.conversationId()))
+        .map(one -> new HeldText(one.id(), one.words()))
+        .toList();
   }
 
   private Optional<Entry> says(Conversation row) {

@@ -58,7 +58,7 @@ class ProblemAdvice {
 
   @ExceptionHandler
   ResponseEntity<ProblemDocument> tooLarge(MaxUploadSizeExceededException large) {
-    String why = "This file is larger than 1 MB. Nothing was changed.";
+    String why = "This file is larger than 40 MB. Nothing was changed.";
     return ProblemDocument.of(Problem.fields(List.of(new FieldProblem("file", why)))).answer();
   }
 

@@ -227,7 +227,10 @@ class LineSetUpController {
     permits.require(me.id(), Act.LEAD);
     if (file.getSize() > MOST_OF_DAYS) {
       throw Problem.fields(
-          List.of(new FieldProblem("file", "A file of closed days has at most 1 MB.")));
+          List.of(
+              new FieldProblem(
+                  "file",
+                  "This file is larger than 1 MB, which is more than a list of closed days needs. Nothing was changed.")));
     }
     LocalDate today = LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC);
     return ClosedDays.of(file.getBytes(), today);

@@ -28,7 +28,7 @@ public interface WrongNumberMapper {
       @Nullable Instant usedAt) {}
 
   /** A text that was not delivered and waits for a person. */
-  record HeldRow(long id, String words) {}
+  record HeldRow(long id, long conversationId, String words) {}
 
   boolean isByItself();
 
