@@ -144,7 +144,8 @@ public class WrongNumbers {
   }
 
   /** Whether Fabulum does this by itself. */
-  public boolean isByItself() {
+  public boolean isByItself(StaffId asking) {
+    permits.require(asking, Act.LEAD);
     return rows.isByItself();
   }
 

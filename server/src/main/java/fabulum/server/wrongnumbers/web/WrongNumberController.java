@@ -44,10 +44,10 @@ class WrongNumberController {
     wrong.stop(new ConversationId(id), me.id());
   }
 
-  /** Who acts when a number says that it is the wrong one. */
+  /** Who acts when a number says that it is the wrong one; for leads. */
   @GetMapping("/api/setup/wrong-numbers")
-  WrongNumberSetting wrongNumberSetting() {
-    return new WrongNumberSetting(wrong.isByItself());
+  WrongNumberSetting wrongNumberSetting(@AuthenticationPrincipal SignedIn me) {
+    return new WrongNumberSetting(wrong.isByItself(me.id()));
   }
 
   /** Lets Fabulum act by itself, or only propose; for leads. */
