@@ -37,7 +37,7 @@ test('a stranger is identified with one key, everywhere at once, and that is tak
   await expect(script(page)).toContainText(`says it is ${name}.`);
   await page.keyboard.press('z');
   await expect(page.getByRole('heading', { name: shown(number), level: 2 })).toBeVisible();
-  await expect(band).toBeVisible();
+  await expect(band.getByRole('listitem', { name }).first()).toBeVisible();
 
   await script(page).focus();
   await page.keyboard.press('p');
