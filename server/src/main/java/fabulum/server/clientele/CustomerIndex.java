@@ -230,9 +230,4 @@ class CustomerIndex {
         .filter(one -> Twins.areNear(name, one.name()))
         .toList();
   }
-
-  int size() {
-    settle();
-    return byId.size();
-  }
 }

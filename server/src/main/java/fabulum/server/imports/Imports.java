@@ -93,12 +93,12 @@ public class Imports {
     if (octets.length > LONGEST_FILE) {
       throw bad("The file has more than 40 MB. Hand it in as several files.");
     }
-    // Whether it can be read at all, before anything is kept.
-    plans.read(octets, ImportChoice.GUESSED);
+    // Nothing is kept of what cannot be read.
+    Read read = plans.read(octets, ImportChoice.GUESSED);
     String name = fileName.length() <= 200 ? fileName : fileName.substring(0, 200);
     long id = rows.insert(name, by.value(), clock.instant());
     files.keep(id, octets);
-    return preview(id, ImportChoice.GUESSED, by);
+    return preview(id, name, read, ImportChoice.GUESSED);
   }
 
   private static Problem bad(String why) {
@@ -109,7 +109,10 @@ public class Imports {
   public Preview preview(long id, ImportChoice choice, StaffId by) {
     permits.require(by, Act.LEAD);
     ImportView one = handedIn(id);
-    Read read = plans.read(files.read(id), choice);
+    return preview(id, one.fileName(), plans.read(files.read(id), choice), choice);
+  }
+
+  private Preview preview(long id, String fileName, Read read, ImportChoice choice) {
     List<PlannedRow> planned = plans.plan(read, choice);
     List<ColumnView> columns = new ArrayList<>();
     for (int i = 0; i < read.targets().size(); i++) {
@@ -118,7 +121,7 @@ public class Imports {
     }
     return new Preview(
         id,
-        one.fileName(),
+        fileName,
         read.sheet().encoding(),
         Sheet.ENCODINGS,
         read.sheet().separator(),

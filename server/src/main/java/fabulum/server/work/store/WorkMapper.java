@@ -14,12 +14,7 @@ public interface WorkMapper {
   /** By time. */
   List<Appointment> listAppointments(long customerId);
 
-  /** Those that begin in a span, by time. */
-  List<Appointment> listBetween(Instant from, Instant to, int limit);
-
   Optional<Appointment> findAppointment(long id);
-
-  Optional<Appointment> findAppointmentByOutsideId(String outsideId);
 
   long insertAppointment(
       long customerId,
