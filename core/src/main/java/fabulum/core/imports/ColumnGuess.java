@@ -3,6 +3,7 @@ package fabulum.core.imports;
 import fabulum.core.imports.Target.What;
 import fabulum.core.phone.NumberReader;
 import fabulum.core.phone.Region;
+import fabulum.core.text.MailAddress;
 import fabulum.core.text.Tokens;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -10,14 +11,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.regex.Pattern;
 
 /** What the columns of a file are about, from their titles and from what stands in them. */
 public final class ColumnGuess {
   /** Such a part of what is filled in must look like it. */
   private static final double MOSTLY = 0.7;
-
-  private static final Pattern MAIL = Pattern.compile("[^\\s@]+@[^\\s@]+\\.[^\\s@]+");
 
   /** Titles people give, without case, accents and spaces. */
   private static final Map<String, What> TITLES = titles();
@@ -131,7 +129,7 @@ public final class ColumnGuess {
     if (filled.isEmpty()) {
       return Optional.empty();
     }
-    if (share(filled, cell -> MAIL.matcher(cell.strip()).matches())) {
+    if (share(filled, cell -> MailAddress.is(cell.strip()))) {
       return Optional.of(Target.of(What.EMAIL));
     }
     if (share(

@@ -5,6 +5,7 @@ import fabulum.core.imports.Target.What;
 import fabulum.core.phone.NumberReader;
 import fabulum.core.phone.PhoneNumber;
 import fabulum.core.phone.Region;
+import fabulum.core.text.MailAddress;
 import fabulum.core.text.OneLine;
 import java.util.ArrayList;
 import java.util.EnumMap;
@@ -23,7 +24,6 @@ public final class RowReader {
   private static final int LONGEST_ID = 80;
   private static final int LONGEST_NOTE = 4_000;
   private static final int MOST_NUMBERS = 20;
-  private static final Pattern MAIL = Pattern.compile("[^\\s@]+@[^\\s@]+\\.[^\\s@]+");
 
   /** Several numbers in one cell. */
   private static final Pattern BETWEEN_NUMBERS =
@@ -150,7 +150,7 @@ public final class RowReader {
     }
 
     private void mail(String cell) {
-      if (MAIL.matcher(cell).matches()) {
+      if (MailAddress.is(cell)) {
         line(What.EMAIL, "E-mail", cell, LONGEST_MAIL);
       } else {
         bad.add("E-mail: “" + beginning(cell) + "” is not a valid address.");

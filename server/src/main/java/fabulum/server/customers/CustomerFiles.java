@@ -2,6 +2,7 @@ package fabulum.server.customers;
 
 import fabulum.core.access.Act;
 import fabulum.core.customer.DetailType;
+import fabulum.core.text.MailAddress;
 import fabulum.core.text.OneLine;
 import fabulum.server.access.Permits;
 import fabulum.server.access.StaffId;
@@ -16,7 +17,6 @@ import java.time.Clock;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.stereotype.Service;
@@ -30,7 +30,6 @@ import org.springframework.transaction.annotation.Transactional;
 public class CustomerFiles {
   private static final int MOST_CHANGES = 100;
   private static final int LONGEST_NOTE = 4_000;
-  private static final Pattern MAIL = Pattern.compile("[^\\s@]+@[^\\s@]+\\.[^\\s@]+");
 
   private final CustomerFileMapper files;
   private final DetailKinds kinds;
@@ -186,7 +185,7 @@ public class CustomerFiles {
     if (wanted.length() > field.longest) {
       return Optional.of("At most " + field.longest + " characters.");
     }
-    if (field == Field.EMAIL && !MAIL.matcher(wanted).matches()) {
+    if (field == Field.EMAIL && !MailAddress.is(wanted)) {
       return Optional.of("Not a valid e-mail address.");
     }
     if (field == Field.SITE && site(wanted).isEmpty()) {
