@@ -5,11 +5,11 @@ import { Link } from 'react-router';
 import { ask, type ImportPreview, type ImportRun, keys, linesQuery, staffQuery, upload } from '../../shared/api';
 import { Answered, Moment, ProblemNote, useTitle } from '../../shared/ui';
 import { UploadArea, useUploads } from '../../shared/upload';
-import { importWords } from './model';
+import { importWords, subjects } from './model';
 import { PreviewPart } from './PreviewPart';
 import { importsQuery } from './queries';
 
-/** Customers out of a file: handed in, looked at, taken, and taken back. */
+/** Files: handed in, looked at, taken, and taken back. */
 export function ImportPage() {
   useTitle('Import', 'Customers');
   const queries = useQueryClient();
@@ -28,20 +28,31 @@ export function ImportPage() {
             ← All customers
           </Button>
           <Box component="h2" sx={{ m: 0, typography: 'title' }}>
-            Import customers
+            Import
           </Box>
           <Box sx={{ typography: 'body2', color: 'text.secondary' }}>
-            From a CSV file or vCards. You see what becomes of every row before anything changes, and can take an import
-            back.{' '}
-            <Button component="a" href="/api/imports/example.csv" sx={{ p: 0 }}>
-              An example file
-            </Button>
+            Customers from a CSV file or vCards, appointments from a calendar file (iCalendar) or CSV, jobs from CSV,
+            past texts from CSV or JSON. You see what becomes of every row before anything changes, and can take an
+            import back. Example files:{' '}
+            {subjects.map(({ value, words }, i) => (
+              <span key={value}>
+                {i > 0 && ', '}
+                <Button component="a" href={`/api/imports/example.csv?subject=${value}`} sx={{ p: 0 }}>
+                  {words}
+                </Button>
+              </span>
+            ))}
+            .
           </Box>
         </Box>
         {preview ? (
           <PreviewPart key={preview.id} first={preview} onBegun={again} onGivenUp={again} />
         ) : (
-          <UploadArea words="Choose a file" accept=".csv,.tsv,.txt,.vcf,text/csv,text/vcard" going={uploads} />
+          <UploadArea
+            words="Choose a file"
+            accept=".csv,.tsv,.txt,.vcf,.ics,.json,.jsonl,text/csv,text/vcard,text/calendar,application/json"
+            going={uploads}
+          />
         )}
         <Box component="section" aria-label="Imports so far">
           <Box component="h3" sx={{ m: 0, typography: 'heading', borderBottom: 1, borderColor: 'divider', mb: 0.5 }}>

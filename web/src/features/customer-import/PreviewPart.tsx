@@ -13,7 +13,7 @@ import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { ask, customerTermsQuery, type ImportChoice, type ImportPreview } from '../../shared/api';
 import { Blank, ProblemNote } from '../../shared/ui';
-import { FATES, separators, takeWords, targets } from './model';
+import { fateWords, separators, subjects, takeWords, targets } from './model';
 
 interface Props {
   first: ImportPreview;
@@ -26,6 +26,7 @@ export function PreviewPart({ first, onBegun, onGivenUp }: Props) {
   const terms = useQuery(customerTermsQuery).data;
   const [preview, setPreview] = useState(first);
   const [choice, setChoice] = useState<ImportChoice>({
+    subject: first.subject,
     encoding: first.encoding,
     separator: first.separator,
     headed: first.headed,
@@ -56,7 +57,12 @@ export function PreviewPart({ first, onBegun, onGivenUp }: Props) {
     const body = { ...choice, ...next, targets: undefined, answers: {} };
     look.mutate(body, {
       onSuccess: (came) =>
-        setChoice({ ...body, headed: came.headed, targets: came.columns.map(({ target }) => target) }),
+        setChoice({
+          ...body,
+          subject: came.subject,
+          headed: came.headed,
+          targets: came.columns.map(({ target }) => target),
+        }),
     });
   };
   const { counts } = preview;
@@ -64,7 +70,18 @@ export function PreviewPart({ first, onBegun, onGivenUp }: Props) {
   return (
     <Box component="section" aria-label="What would become of the file" sx={{ display: 'grid', gap: 1.5 }}>
       <Box sx={{ typography: 'body2', lineHeight: 1.7 }}>
-        {preview.fileName} is read as{' '}
+        {preview.fileName} has{' '}
+        {preview.fixed ? (
+          subjects.find(({ value }) => value === preview.subject)?.words
+        ) : (
+          <Blank
+            name="What is in the file"
+            value={preview.subject}
+            options={subjects}
+            onChange={(subject) => readAs({ subject })}
+          />
+        )}{' '}
+        and is read as{' '}
         <Blank
           name="Encoding"
           value={preview.encoding}
@@ -83,23 +100,29 @@ export function PreviewPart({ first, onBegun, onGivenUp }: Props) {
             {' between the values; the first row has '}
             <Blank
               name="First row"
-              value={preview.headed ? 'titles' : 'a customer'}
-              options={['titles', 'a customer'].map((value) => ({ value, words: value }))}
+              value={preview.headed ? 'titles' : 'values'}
+              options={['titles', 'values'].map((value) => ({ value, words: value }))}
               onChange={(value) => readAs({ headed: value === 'titles' })}
             />
           </>
         )}
-        . Put them on{' '}
-        <Blank
-          name="Customer list"
-          value={choice.list === undefined ? '' : String(choice.list)}
-          options={[
-            { value: '', words: 'no list' },
-            ...(terms?.lists ?? []).map(({ id, name }) => ({ value: String(id), words: `the list ${name}` })),
-          ]}
-          onChange={(list) => say({ list: list === '' ? undefined : Number(list) })}
-        />
-        .
+        .{' '}
+        {preview.subject === 'CUSTOMERS' && (
+          <>
+            Put them on{' '}
+            <Blank
+              name="Customer list"
+              value={choice.list === undefined ? '' : String(choice.list)}
+              options={[
+                { value: '', words: 'no list' },
+                ...(terms?.lists ?? []).map(({ id, name }) => ({ value: String(id), words: `the list ${name}` })),
+              ]}
+              onChange={(list) => say({ list: list === '' ? undefined : Number(list) })}
+            />
+            .
+          </>
+        )}
+        {preview.subject === 'TEXTS' && 'They stand in the scripts at their time; nobody waits for an answer to them.'}
       </Box>
       <Columns
         preview={preview}
@@ -119,11 +142,13 @@ export function PreviewPart({ first, onBegun, onGivenUp }: Props) {
             sx={{ p: 0 }}
             onClick={() => say({ answers: answered(preview, choice.answers ?? {}, (row) => row.known ?? 0) })}
           >
-            All are the same
+            {preview.subject === 'CUSTOMERS' ? 'All are the same' : 'All are right'}
           </Button>
-          <Button sx={{ p: 0 }} onClick={() => say({ answers: answered(preview, choice.answers ?? {}, () => 0) })}>
-            All are new
-          </Button>
+          {preview.subject === 'CUSTOMERS' && (
+            <Button sx={{ p: 0 }} onClick={() => say({ answers: answered(preview, choice.answers ?? {}, () => 0) })}>
+              All are new
+            </Button>
+          )}
         </Box>
       )}
       {counts.refused > 0 && (
@@ -171,12 +196,12 @@ function answered(preview: ImportPreview, had: Answers, answer: (row: PreviewRow
 
 interface ColumnsProps {
   preview: ImportPreview;
-  details: Parameters<typeof targets>[0];
+  details: Parameters<typeof targets>[1];
   onChange: (targets: string[]) => void;
 }
 
 function Columns({ preview, details, onChange }: ColumnsProps) {
-  const options = targets(details);
+  const options = targets(preview.subject, details);
   const all = preview.columns.map(({ target }) => target);
   return (
     <Box sx={{ overflowX: 'auto', border: 1, borderColor: 'divider', bgcolor: 'background.paper' }}>
@@ -237,17 +262,19 @@ function Rows({ preview, answers, onAnswer }: RowsProps) {
               <TableCell className="figures">{row.line}</TableCell>
               <TableCell sx={{ overflowWrap: 'anywhere' }}>{row.shown}</TableCell>
               <TableCell sx={{ color: row.fate === 'REFUSED' ? 'error.main' : 'text.primary' }}>
-                <strong>{FATES[row.fate]}</strong>
+                <strong>{fateWords(preview.subject, row.fate)}</strong>
                 {row.fate === 'CHANGED' && row.knownName && `: ${row.knownName}`}
                 {row.words.length > 0 && <Box>{row.words.join('; ')}</Box>}
                 {row.fate === 'ASKED' && (
                   <Box sx={{ display: 'flex', gap: 1.5 }}>
                     <Button sx={{ p: 0 }} onClick={() => onAnswer({ ...answers, [row.line]: row.known ?? 0 })}>
-                      Yes, the same
+                      {preview.subject === 'CUSTOMERS' ? 'Yes, the same' : `Yes, for ${row.knownName ?? 'them'}`}
                     </Button>
-                    <Button sx={{ p: 0 }} onClick={() => onAnswer({ ...answers, [row.line]: 0 })}>
-                      No, a new one
-                    </Button>
+                    {preview.subject === 'CUSTOMERS' && (
+                      <Button sx={{ p: 0 }} onClick={() => onAnswer({ ...answers, [row.line]: 0 })}>
+                        No, a new one
+                      </Button>
+                    )}
                   </Box>
                 )}
               </TableCell>

@@ -26,7 +26,7 @@ function speakerName(entry: Entry, customer: string): string {
     const name = entry.writer?.name ?? customer;
     return /^[\d+(]/.test(name) ? name : (name.split(' ')[0] ?? name);
   }
-  if (!entry.speaker) return 'Fabulum';
+  if (!entry.speaker) return entry.author ?? (entry.kind === 'OUT' && !entry.automatic ? 'Our office' : 'Fabulum');
   const { name, initials } = entry.speaker;
   // A note's margin says as well that it is one.
   return entry.kind === 'NOTE' ? initials : `${name.split(' ')[0] ?? ''} ${initials}`;
@@ -115,7 +115,7 @@ export const EntryLine = memo(function EntryLine(props: Props) {
           </Box>
         ) : (
           <>
-            <Tooltip title={entry.speaker?.name ?? entry.writer?.name ?? customer}>
+            <Tooltip title={entry.speaker?.name ?? entry.author ?? entry.writer?.name ?? customer}>
               <Box
                 sx={{
                   typography: 'caption',

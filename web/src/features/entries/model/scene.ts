@@ -11,7 +11,9 @@ export interface Printed {
 }
 
 function speaker(entry: Entry): string {
-  return entry.kind === 'IN' ? `customer ${entry.writer?.id ?? ''}` : `${entry.kind} ${entry.speaker?.id ?? 'program'}`;
+  return entry.kind === 'IN'
+    ? `customer ${entry.writer?.id ?? ''}`
+    : `${entry.kind} ${entry.speaker?.id ?? entry.author ?? 'program'}`;
 }
 
 export function printed(entries: Entry[], zone: string): Printed[] {

@@ -17,42 +17,7 @@ public final class ColumnGuess {
   /** Such a part of what is filled in must look like it. */
   private static final double MOSTLY = 0.7;
 
-  /** Titles people give, without case, accents and spaces. */
-  private static final Map<String, What> TITLES = titles();
-
-  private static Map<String, What> titles() {
-    Map<String, What> titles = new LinkedHashMap<>();
-    add(
-        titles,
-        What.NAME,
-        "name fullname customer customername client kunde nombre nom nome displayname company firm organisation organization firma");
-    add(titles, What.FIRST_NAME, "firstname givenname forename vorname prenom nombredepila");
-    add(
-        titles,
-        What.LAST_NAME,
-        "lastname surname familyname nachname apellido apellidos nomdefamille cognome");
-    add(
-        titles,
-        What.NUMBER,
-        "phone phonenumber telephone telefon telefono tel mobile mobilephone cell cellphone number handy movil portable homephone workphone businessphone phone1 phone2 phone3 primaryphone otherphone");
-    add(titles, What.EMAIL, "email mail emailaddress correo courriel emailaddress1");
-    add(titles, What.SITE, "site location branch standort sede");
-    add(titles, What.KIND, "kind type category customertype kategorie group");
-    add(
-        titles,
-        What.OUTSIDE_ID,
-        "id outsideid customerid customernumber externalid accountnumber kundennummer reference uid");
-    add(titles, What.CONTACT, "contact contactperson contactname ansprechpartner");
-    add(titles, What.NOTE, "note notes remark remarks comment comments bemerkung notiz notas");
-    return titles;
-  }
-
-  private static void add(Map<String, What> titles, What what, String words) {
-    for (String word : words.split(" ")) {
-      titles.put(word, what);
-    }
-  }
-
+  private final Subject subject;
   private final Map<String, Long> details;
   private final Map<String, Target> remembered;
   private final Region region;
@@ -61,11 +26,14 @@ public final class ColumnGuess {
   /**
    * Begins.
    *
+   * @param subject what the rows are about
    * @param details extra fields by name
    * @param remembered what titles were matched with before
    * @param region in whose habits numbers are written
    */
-  public ColumnGuess(Map<String, Long> details, Map<String, Target> remembered, Region region) {
+  public ColumnGuess(
+      Subject subject, Map<String, Long> details, Map<String, Target> remembered, Region region) {
+    this.subject = subject;
     this.details = new LinkedHashMap<>();
     details.forEach((name, id) -> this.details.put(plain(name), id));
     this.remembered = new LinkedHashMap<>();
@@ -119,10 +87,10 @@ public final class ColumnGuess {
     if (remembered.containsKey(plain)) {
       return Optional.of(remembered.get(plain));
     }
-    if (details.containsKey(plain)) {
+    if (subject == Subject.CUSTOMERS && details.containsKey(plain)) {
       return Optional.of(Target.detail(details.get(plain)));
     }
-    return Optional.ofNullable(TITLES.get(plain)).map(Target::of);
+    return subject.byTitle(plain).map(Target::of);
   }
 
   private Optional<Target> byContent(List<String> filled) {

@@ -52,7 +52,12 @@ public final class RowReader {
   public record DetailOf(String name, DetailType type, List<String> choices) {}
 
   /** What a row came to. */
-  public sealed interface Row {}
+  public sealed interface Row
+      permits Customer,
+          Refused,
+          WorkReader.AppointmentRow,
+          WorkReader.JobRow,
+          PastTextReader.PastText {}
 
   /**
    * A customer.
@@ -73,29 +78,19 @@ public final class RowReader {
       Map<Long, String> details)
       implements Row {}
 
-  /** No customer: all that is wrong with it. */
+  /** It cannot be taken: all that is wrong with it. */
   public record Refused(List<String> why) implements Row {}
 
   /** Reads a row. Columns beyond its cells are empty. */
   public Row read(List<String> titles, List<Target> targets, List<String> cells) {
     Draft draft = new Draft();
     for (int i = 0; i < targets.size() && i < cells.size(); i++) {
-      String cell = bare(cells.get(i));
+      String cell = Cells.bare(cells.get(i));
       if (!cell.isEmpty()) {
         draft.add(targets.get(i), i < titles.size() ? titles.get(i) : "", cell);
       }
     }
     return draft.row();
-  }
-
-  /** Without the apostrophe that keeps a spreadsheet from taking a value for a formula. */
-  private static String bare(String cell) {
-    String stripped = cell.strip();
-    boolean guarded =
-        stripped.length() > 1
-            && stripped.charAt(0) == '\''
-            && "=+-@".indexOf(stripped.charAt(1)) >= 0;
-    return guarded ? stripped.substring(1) : stripped;
   }
 
   /** A customer as the cells say it. */
@@ -153,14 +148,14 @@ public final class RowReader {
       if (MailAddress.is(cell)) {
         line(What.EMAIL, "E-mail", cell, LONGEST_MAIL);
       } else {
-        bad.add("E-mail: “" + beginning(cell) + "” is not a valid address.");
+        bad.add("E-mail: “" + Cells.beginning(cell) + "” is not a valid address.");
       }
     }
 
     private void site(String cell) {
       Long id = terms.sites().get(cell.toLowerCase(java.util.Locale.ROOT));
       if (id == null) {
-        bad.add("Site: there is no site “" + beginning(cell) + "”.");
+        bad.add("Site: there is no site “" + Cells.beginning(cell) + "”.");
       } else {
         words.put(What.SITE, String.valueOf(id));
       }
@@ -169,12 +164,12 @@ public final class RowReader {
     private void number(String title, String typed) {
       NumberReader.Typed read = numbers.readTyped(typed, terms.region());
       if (read instanceof NumberReader.Typed.Impossible impossible) {
-        bad.add("Number “" + beginning(typed) + "”: " + impossible.why());
+        bad.add("Number “" + Cells.beginning(typed) + "”: " + impossible.why());
         return;
       }
       PhoneNumber number = ((NumberReader.Typed.Understood) read).number();
       if (terms.own().contains(number)) {
-        bad.add("Number “" + beginning(typed) + "” is one of our own lines.");
+        bad.add("Number “" + Cells.beginning(typed) + "” is one of our own lines.");
       } else if (held.size() == MOST_NUMBERS) {
         bad.add("At most " + MOST_NUMBERS + " numbers.");
       } else {
@@ -223,10 +218,6 @@ public final class RowReader {
           notes,
           details);
     }
-  }
-
-  private static String beginning(String cell) {
-    return cell.length() <= 40 ? cell : cell.substring(0, 39) + "…";
   }
 
   /** What a column of numbers says of them. */

@@ -20,7 +20,28 @@ public record Target(What what, long detail) {
     OUTSIDE_ID,
     CONTACT,
     NOTE,
-    DETAIL
+    DETAIL,
+    /** How another program names the customer, where the row itself is about something else. */
+    CUSTOMER_ID,
+    JOB_NUMBER,
+    /** What is agreed, or what is to be done. */
+    WHAT,
+    /** How far a job is, in a few words. */
+    STANDING,
+    STATE,
+    PLACE,
+    STARTS,
+    ENDS,
+    OPENED,
+    CLOSED,
+    /** Our line, by its name or number. */
+    LINE,
+    AT,
+    /** Whether a text was received or sent. */
+    DIRECTION,
+    WORDS,
+    /** Who wrote a text of ours. */
+    AUTHOR
   }
 
   /** A column that is left out. */

@@ -10,7 +10,11 @@ import org.junit.jupiter.api.Test;
 
 class ColumnGuessTest {
   private final ColumnGuess guess =
-      new ColumnGuess(Map.of("Boat", 3L), Map.of("Liegeplatz", Target.detail(4)), new Region("US"));
+      new ColumnGuess(
+          Subject.CUSTOMERS,
+          Map.of("Boat", 3L),
+          Map.of("Liegeplatz", Target.detail(4)),
+          new Region("US"));
 
   private List<Target> of(List<String> titles, List<List<String>> columns) {
     return guess.of(titles, columns);

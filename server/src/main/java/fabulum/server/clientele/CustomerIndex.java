@@ -35,13 +35,14 @@ import org.springframework.transaction.event.TransactionalEventListener;
 @Component
 class CustomerIndex {
   private static final int CHUNK = 1_000;
-  private static final long LONGEST_WAIT_MS = 200;
+  private static final long LONGEST_WAIT_MS = 2_000;
 
   private final Profiles profiles;
   private final ClienteleMapper rows;
   private final Map<Long, IndexedCustomer> byId = new ConcurrentHashMap<>();
   private final Map<String, Set<Long>> byKey = new ConcurrentHashMap<>();
   private final Set<Long> changed = new HashSet<>();
+  private final Set<Long> beingRead = new HashSet<>();
   private final ReentrantLock reading = new ReentrantLock();
   private volatile List<IndexedCustomer> byName = List.of();
   private volatile boolean loaded;
@@ -150,8 +151,19 @@ class CustomerIndex {
     List<Long> ids;
     synchronized (changed) {
       ids = List.copyOf(changed);
+      beingRead.addAll(ids);
       changed.clear();
     }
+    try {
+      readInChunks(ids);
+    } finally {
+      synchronized (changed) {
+        beingRead.clear();
+      }
+    }
+  }
+
+  private void readInChunks(List<Long> ids) {
     for (int i = 0; i < ids.size(); i += CHUNK) {
       List<Long> some = new ArrayList<>(ids.subList(i, Math.min(ids.size(), i + CHUNK)));
       try {
@@ -166,7 +178,7 @@ class CustomerIndex {
 
   private int behind() {
     synchronized (changed) {
-      return changed.size();
+      return changed.size() + beingRead.size();
     }
   }
 

@@ -115,7 +115,7 @@ public class Conversations {
   }
 
   /** A group belongs to no single customer; it is to identify while one of its numbers is. */
-  private long begin(LineId line, Participants others, ConversationState state) {
+  long begin(LineId line, Participants others, ConversationState state) {
     List<NumberId> numbers = others.members().stream().map(customers::numberOf).toList();
     boolean answerable = others.members().get(0).answerable().isPresent();
     long id =

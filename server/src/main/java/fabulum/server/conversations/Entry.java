@@ -3,6 +3,7 @@ package fabulum.server.conversations;
 import fabulum.core.cost.Money;
 import fabulum.core.delivery.DeliveryState;
 import fabulum.core.sending.Author;
+import fabulum.server.access.StaffId;
 import fabulum.server.customers.NumberId;
 import java.math.BigDecimal;
 import java.time.Instant;
@@ -65,6 +66,15 @@ public record Entry(
     draft.arrivedAt = text.when().arrivedAt().orElse(null);
     draft.cost = cost.map(Money::amount).orElse(null);
     draft.currency = cost.map(Money::currency).orElse(null);
+    return draft.row();
+  }
+
+  /** A text of ours that was sent before Fabulum; null for a writer who is nobody on the staff. */
+  static Entry sentBefore(long conversation, Instant at, String words, @Nullable StaffId by) {
+    Fields draft = new Fields(conversation, at, EntryKind.OUT);
+    draft.words = words;
+    draft.speakerId = by == null ? null : by.value();
+    draft.delivery = DeliveryState.SENT;
     return draft.row();
   }
 

@@ -13,6 +13,8 @@ import org.jspecify.annotations.Nullable;
  * @param words of a text or note
  * @param event of an event
  * @param speaker the colleague who wrote or did it
+ * @param author of a text of ours that is older than Fabulum: who wrote it, where that is nobody on
+ *     the staff
  * @param automatic written by the program
  * @param reference our own name for a text of ours
  * @param delivery how far a text of ours has come
@@ -43,6 +45,7 @@ public record EntryView(
     @Nullable String words,
     @Nullable EventKind event,
     @Nullable StaffView speaker,
+    @Nullable String author,
     boolean automatic,
     @Nullable String reference,
     @Nullable DeliveryState delivery,

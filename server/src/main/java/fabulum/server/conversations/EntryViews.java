@@ -6,6 +6,8 @@ import fabulum.server.conversations.store.DeliveryRow;
 import fabulum.server.conversations.store.EntryMapper;
 import fabulum.server.conversations.store.MentionRow;
 import fabulum.server.conversations.store.NumberRow;
+import fabulum.server.conversations.store.PastTextMapper;
+import fabulum.server.conversations.store.PastTextMapper.AuthorRow;
 import fabulum.server.people.People;
 import fabulum.server.people.StaffView;
 import java.util.List;
@@ -21,16 +23,19 @@ public class EntryViews {
   private final EntryMapper entries;
   private final People people;
   private final Writers writers;
+  private final PastTextMapper past;
 
-  EntryViews(EntryMapper entries, People people, Writers writers) {
+  EntryViews(EntryMapper entries, People people, Writers writers, PastTextMapper past) {
     this.entries = entries;
     this.people = people;
     this.writers = writers;
+    this.past = past;
   }
 
   /** Entries as they are told, in the same order. */
   public List<EntryView> of(List<Entry> rows) {
     Map<Long, StaffView> staff = people.byId();
+    Map<Long, String> authors = authors(rows);
     Map<Long, List<Long>> mentions = mentions(rows);
     Map<Long, String> numbers = numbers(rows);
     Map<Long, List<To>> deliveries = deliveries(rows);
@@ -40,11 +45,26 @@ public class EntryViews {
             view(
                 row,
                 staff,
+                authors.get(row.id()),
                 mentions.getOrDefault(row.id(), List.of()),
                 row.numberId() == null ? null : numbers.get(row.numberId()),
                 writing.get(row.id()),
                 deliveries.get(row.id())))
         .toList();
+  }
+
+  /** Of texts of ours that nobody on the staff wrote, nor the program. */
+  private Map<Long, String> authors(List<Entry> rows) {
+    List<Long> ids =
+        rows.stream()
+            .filter(row -> row.kind() == EntryKind.OUT)
+            .filter(row -> row.speakerId() == null && !row.automatic())
+            .map(Entry::id)
+            .toList();
+    return ids.isEmpty()
+        ? Map.of()
+        : past.listAuthors(ids).stream()
+            .collect(Collectors.toMap(AuthorRow::entryId, AuthorRow::author));
   }
 
   private Map<Long, String> numbers(List<Entry> rows) {
@@ -85,6 +105,7 @@ public class EntryViews {
   private static EntryView view(
       Entry row,
       Map<Long, StaffView> staff,
+      @Nullable String author,
       List<Long> mentions,
       @Nullable String number,
       @Nullable Writer writer,
@@ -97,6 +118,7 @@ public class EntryViews {
         row.withdrawn() ? null : row.words(),
         row.event(),
         find(row.speakerId(), staff),
+        author,
         row.automatic(),
         row.reference(),
         row.delivery(),

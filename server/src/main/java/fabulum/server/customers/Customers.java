@@ -49,6 +49,11 @@ public class Customers {
     customers.clearState(number.value());
   }
 
+  /** A text had come from a number before, as a file tells; it says nothing of the number now. */
+  public void wroteBefore(NumberId number, Instant at) {
+    customers.setFirstWrote(number.value(), at);
+  }
+
   /** Keeps what is known of a number. */
   public void setState(NumberId number, NumberState state) {
     customers.setState(number.value(), state);

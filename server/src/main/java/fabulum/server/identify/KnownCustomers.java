@@ -16,6 +16,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.locks.ReentrantLock;
 import java.util.function.Function;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
@@ -44,6 +45,7 @@ class KnownCustomers {
   private final Directory directory = new Directory();
   private final Set<Long> changed = new HashSet<>();
   private final Set<Long> conversations = new HashSet<>();
+  private final ReentrantLock reading = new ReentrantLock();
 
   KnownCustomers(Profiles profiles, Talk talk, Clock clock) {
     this.profiles = profiles;
@@ -62,8 +64,20 @@ class KnownCustomers {
     }
   }
 
-  /** The database is never asked while the directory is held. */
+  /**
+   * The database is never asked while the directory is held. What is read later is put later, so
+   * that nothing older takes the place of something newer.
+   */
   private void read(List<CustomerId> ids) {
+    reading.lock();
+    try {
+      readNow(ids);
+    } finally {
+      reading.unlock();
+    }
+  }
+
+  private void readNow(List<CustomerId> ids) {
     List<Profile> read =
         talk.with(profiles.list(ids), "", clock.instant().minus(LATELY), ALL_LINES);
     synchronized (directory) {
@@ -105,6 +119,15 @@ class KnownCustomers {
   /** Reads again those of whom something changed. */
   @Scheduled(initialDelay = 2, fixedDelay = 2, timeUnit = TimeUnit.SECONDS)
   void refresh() {
+    reading.lock();
+    try {
+      readChanged();
+    } finally {
+      reading.unlock();
+    }
+  }
+
+  private void readChanged() {
     resolve();
     List<CustomerId> ids;
     synchronized (changed) {

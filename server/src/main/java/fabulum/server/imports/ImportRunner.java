@@ -1,12 +1,17 @@
 package fabulum.server.imports;
 
-import fabulum.core.imports.RowReader.Customer;
+import static java.util.stream.Collectors.toMap;
+
+import fabulum.core.imports.Subject;
+import fabulum.server.imports.ImportKind.Came;
 import fabulum.server.imports.store.ImportMapper;
 import fabulum.server.platform.RaceRetry;
 import jakarta.annotation.PreDestroy;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ConcurrentHashMap;
@@ -31,8 +36,7 @@ class ImportRunner {
   private static final Duration KEPT = Duration.ofDays(7);
 
   private final ImportMapper rows;
-  private final ImportTaking taking;
-  private final ImportUndoing undoing;
+  private final Map<Subject, ImportKind> kinds;
   private final ImportFiles files;
   private final TransactionTemplate transactions;
   private final Clock clock;
@@ -41,14 +45,12 @@ class ImportRunner {
 
   ImportRunner(
       ImportMapper rows,
-      ImportTaking taking,
-      ImportUndoing undoing,
+      List<ImportKind> kinds,
       ImportFiles files,
       TransactionTemplate transactions,
       Clock clock) {
     this.rows = rows;
-    this.taking = taking;
-    this.undoing = undoing;
+    this.kinds = kinds.stream().collect(toMap(ImportKind::subject, kind -> kind));
     this.files = files;
     this.transactions = transactions;
     this.clock = clock;
@@ -83,9 +85,14 @@ class ImportRunner {
     }
   }
 
+  /** What becomes of files about a subject. */
+  ImportKind kind(Subject subject) {
+    return Objects.requireNonNull(kinds.get(subject));
+  }
+
   /** Takes rows in, in the background. */
-  void begin(long id, List<PlannedRow> planned, ImportTaking.Of of) {
-    worker.execute(() -> take(id, planned, of));
+  void begin(ImportView one, List<PlannedRow> planned, ImportTaking.Of of) {
+    worker.execute(() -> take(one, planned, of));
   }
 
   /** Waits until all that was begun is through. */
@@ -100,18 +107,15 @@ class ImportRunner {
 
   /** Takes an import back, in the background. */
   void undo(ImportView one) {
-    worker.execute(() -> undoNow(one.id(), one.act(), one.staffId()));
+    worker.execute(() -> undoNow(one, one.act(), one.staffId()));
   }
 
-  private void undoNow(long id, @Nullable Long act, long staff) {
+  private void undoNow(ImportView one, @Nullable Long act, long staff) {
+    long id = one.id();
     try {
-      int stay = act == null ? 0 : undoing.undo(act, staff);
+      int stay = act == null ? 0 : kind(one.subject()).undo(act, staff);
       if (stay > 0) {
-        rows.setWhy(
-            id,
-            stay
-                + (stay == 1 ? " customer stays" : " customers stay")
-                + ", because more was said of them since.");
+        rows.setWhy(id, kind(one.subject()).stay(stay));
       }
       rows.setState(id, ImportState.UNDOING, ImportState.UNDONE, clock.instant());
     } catch (RuntimeException e) {
@@ -119,67 +123,50 @@ class ImportRunner {
     }
   }
 
-  private void take(long id, List<PlannedRow> planned, ImportTaking.Of of) {
+  private void take(ImportView one, List<PlannedRow> planned, ImportTaking.Of of) {
+    long id = one.id();
+    ImportKind kind = kind(one.subject());
     Progress progress = new Progress(id);
     try {
       for (int i = 0; i < planned.size(); i += CHUNK) {
         if (cancelled.remove(id)) {
-          giveUp(id, of, "It was cancelled, so nothing of it was kept.");
+          giveUp(one, of, "It was cancelled, so nothing of it was kept.");
           return;
         }
         List<PlannedRow> some = planned.subList(i, Math.min(planned.size(), i + CHUNK));
-        RaceRetry.run(() -> transactions.execute(status -> progress.with(take(some, of))));
+        RaceRetry.run(
+            () -> transactions.execute(status -> progress.with(some.size(), kind.take(some, of))));
         progress.keep();
       }
       rows.setState(id, ImportState.RUNNING, ImportState.DONE, clock.instant());
       files.forget(id);
     } catch (RuntimeException e) {
       log.error("An import broke and is taken back", e);
-      giveUp(id, of, "Something broke on our side, so nothing of it was kept. Please try again.");
+      giveUp(one, of, "Something broke on our side, so nothing of it was kept. Please try again.");
     }
   }
 
-  private void giveUp(long id, ImportTaking.Of of, String why) {
+  private void giveUp(ImportView one, ImportTaking.Of of, String why) {
+    long id = one.id();
     rows.setWhy(id, why);
     rows.setState(id, ImportState.RUNNING, ImportState.UNDOING, clock.instant());
-    undoNow(id, of.act(), of.by().value());
-  }
-
-  /** What some rows came to. */
-  private record Came(int done, int added, int changed) {}
-
-  private Came take(List<PlannedRow> some, ImportTaking.Of of) {
-    int added = 0;
-    int changed = 0;
-    for (PlannedRow row : some) {
-      Customer customer = row.customer();
-      if (customer == null) {
-        continue;
-      }
-      if (row.fate() == Fate.NEW) {
-        taking.add(customer, of);
-        added++;
-      } else if (row.fate() == Fate.CHANGED && row.known() != null) {
-        changed += taking.change(row.known(), customer, of) ? 1 : 0;
-      }
-    }
-    return new Came(some.size(), added, changed);
+    undoNow(one, of.act(), of.by().value());
   }
 
   /** How far it has come. */
   private final class Progress {
     private final long id;
-    private Came all = new Came(0, 0, 0);
-    private Came next = all;
+    private Far all = new Far(0, 0, 0);
+    private Far next = all;
+
+    private record Far(int done, int added, int changed) {}
 
     Progress(long id) {
       this.id = id;
     }
 
-    boolean with(Came came) {
-      next =
-          new Came(
-              all.done() + came.done(), all.added() + came.added(), all.changed() + came.changed());
+    boolean with(int done, Came came) {
+      next = new Far(all.done() + done, all.added() + came.added(), all.changed() + came.changed());
       rows.setProgress(id, next.done(), next.added(), next.changed());
       return true;
     }

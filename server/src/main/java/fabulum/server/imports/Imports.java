@@ -5,11 +5,12 @@ import static java.util.stream.Collectors.groupingBy;
 
 import fabulum.core.access.Act;
 import fabulum.core.imports.ColumnGuess;
+import fabulum.core.imports.Subject;
 import fabulum.server.access.Permits;
 import fabulum.server.access.StaffId;
 import fabulum.server.customers.Holdings;
 import fabulum.server.customers.IdentifyingKind;
-import fabulum.server.imports.ImportPlan.Read;
+import fabulum.server.imports.FileReading.Read;
 import fabulum.server.imports.store.ImportMapper;
 import fabulum.server.platform.Problem;
 import fabulum.server.platform.Problem.FieldProblem;
@@ -22,7 +23,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 
-/** Customers out of a file: handed in, looked at, taken, and taken back; for leads. */
+/** Files: handed in, looked at, taken, and taken back; for leads. */
 @Service
 public class Imports {
   private static final int LONGEST_FILE = 40_000_000;
@@ -32,7 +33,7 @@ public class Imports {
 
   private final ImportMapper rows;
   private final ImportFiles files;
-  private final ImportPlan plans;
+  private final FileReading reading;
   private final ImportRunner runner;
   private final Beginning beginning;
   private final Permits permits;
@@ -41,14 +42,14 @@ public class Imports {
   Imports(
       ImportMapper rows,
       ImportFiles files,
-      ImportPlan plans,
+      FileReading reading,
       ImportRunner runner,
       Beginning beginning,
       Permits permits,
       Clock clock) {
     this.rows = rows;
     this.files = files;
-    this.plans = plans;
+    this.reading = reading;
     this.runner = runner;
     this.beginning = beginning;
     this.permits = permits;
@@ -73,12 +74,16 @@ public class Imports {
   /**
    * What would become of a file.
    *
-   * @param separator empty for vCards
+   * @param subject what it is about
+   * @param fixed whether the file itself says what it is about
+   * @param separator empty for vCards, calendars and JSON
    * @param rows those that are refused or asked about first, then what changes; at most 300
    */
   public record Preview(
       long id,
       String fileName,
+      Subject subject,
+      boolean fixed,
       String encoding,
       List<String> encodings,
       String separator,
@@ -94,7 +99,7 @@ public class Imports {
       throw bad("The file has more than 40 MB. Hand it in as several files.");
     }
     // Nothing is kept of what cannot be read.
-    Read read = plans.read(octets, ImportChoice.GUESSED);
+    Read read = reading.read(octets, ImportChoice.GUESSED);
     String name = fileName.length() <= 200 ? fileName : fileName.substring(0, 200);
     long id = rows.insert(name, by.value(), clock.instant());
     files.keep(id, octets);
@@ -109,11 +114,11 @@ public class Imports {
   public Preview preview(long id, ImportChoice choice, StaffId by) {
     permits.require(by, Act.LEAD);
     ImportView one = handedIn(id);
-    return preview(id, one.fileName(), plans.read(files.read(id), choice), choice);
+    return preview(id, one.fileName(), reading.read(files.read(id), choice), choice);
   }
 
   private Preview preview(long id, String fileName, Read read, ImportChoice choice) {
-    List<PlannedRow> planned = plans.plan(read, choice);
+    List<PlannedRow> planned = runner.kind(read.subject()).plan(read, choice);
     List<ColumnView> columns = new ArrayList<>();
     for (int i = 0; i < read.targets().size(); i++) {
       String title = i < read.titles().size() ? read.titles().get(i) : "";
@@ -122,6 +127,8 @@ public class Imports {
     return new Preview(
         id,
         fileName,
+        read.subject(),
+        read.sheet().subject().isPresent(),
         read.sheet().encoding(),
         Sheet.ENCODINGS,
         read.sheet().separator(),
@@ -166,8 +173,8 @@ public class Imports {
   public ImportView run(long id, ImportChoice choice, StaffId by) {
     permits.require(by, Act.LEAD);
     ImportView one = handedIn(id);
-    Read read = plans.read(files.read(id), choice);
-    List<PlannedRow> planned = plans.plan(read, choice);
+    Read read = reading.read(files.read(id), choice);
+    List<PlannedRow> planned = runner.kind(read.subject()).plan(read, choice);
     int refused = counts(planned).refused();
     if (refused > 0 && !choice.onlyGood()) {
       throw Problem.fields(
@@ -183,7 +190,7 @@ public class Imports {
             .filter(row -> row.fate() == Fate.NEW || row.fate() == Fate.CHANGED)
             .toList();
     long act = beginning.begin(one, read, taken.size(), by);
-    runner.begin(id, taken, new ImportTaking.Of(act, one.fileName(), by, choice.list()));
+    runner.begin(get(id), taken, new ImportTaking.Of(act, one.fileName(), by, choice.list()));
     return get(id);
   }
 
@@ -253,7 +260,7 @@ public class Imports {
             long made =
                 holdings.begin(
                     IdentifyingKind.IMPORTED, null, null, null, one.fileName(), by.value());
-            rows.setBegun(one.id(), made, total);
+            rows.setBegun(one.id(), read.subject(), made, total);
             return made;
           });
       return act == null ? 0 : act;
@@ -262,8 +269,9 @@ public class Imports {
     /** What the titles were matched with is so the next time as well. */
     private void remember(Read read) {
       for (int i = 0; i < read.titles().size() && i < read.targets().size(); i++) {
-        String title = ColumnGuess.plain(read.titles().get(i));
-        if (!title.isEmpty() && title.length() <= 120) {
+        String plain = ColumnGuess.plain(read.titles().get(i));
+        String title = FileReading.remembered(read.subject()) + plain;
+        if (!plain.isEmpty() && title.length() <= 120) {
           rows.deleteMatching(title);
           rows.insertMatching(title, read.targets().get(i).text());
         }

@@ -8,6 +8,7 @@ import ezvcard.property.Note;
 import ezvcard.property.Organization;
 import ezvcard.property.StructuredName;
 import ezvcard.property.Telephone;
+import fabulum.core.imports.Subject;
 import fabulum.server.platform.Problem;
 import fabulum.server.platform.Problem.FieldProblem;
 import java.io.IOException;
@@ -17,6 +18,7 @@ import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -30,11 +32,11 @@ import org.apache.commons.csv.CSVRecord;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The rows of a file: values between separators (RFC 4180), or vCards (RFC 2426, RFC 6350) laid out
- * as such.
+ * The rows of a file: values between separators (RFC 4180), or vCards (RFC 2426, RFC 6350), a
+ * calendar (RFC 5545) or JSON objects (RFC 8259) laid out as such.
  *
  * @param encoding of the file
- * @param separator between the values; empty for vCards
+ * @param separator between the values; empty for vCards, calendars and JSON
  * @param rows each with the number of its line in the file, from 1
  */
 record Sheet(String encoding, String separator, List<Row> rows) {
@@ -62,12 +64,33 @@ record Sheet(String encoding, String separator, List<Row> rows) {
           "Shift_JIS",
           "GB18030");
 
-  /** A row and where it begins in the file. */
-  record Row(long line, List<String> cells) {}
+  /**
+   * A row.
+   *
+   * @param line where it begins in the file; of JSON which object it is
+   * @param against why it cannot be taken, as far as the form of the file says so
+   */
+  record Row(long line, List<String> cells, List<String> against) {
+    Row(long line, List<String> cells) {
+      this(line, cells, List.of());
+    }
+  }
 
-  /** Whether it is made of vCards. */
-  boolean isCards() {
+  /** Whether the columns are laid out by us, with titles. */
+  boolean isLaidOut() {
     return separator.isEmpty();
+  }
+
+  /** What the file itself says that it is about; empty where a person may say. */
+  Optional<Subject> subject() {
+    List<String> titles = rows.get(0).cells();
+    return !isLaidOut()
+        ? Optional.empty()
+        : titles.equals(CARD_COLUMNS)
+            ? Optional.of(Subject.CUSTOMERS)
+            : titles.equals(CalendarRows.COLUMNS)
+                ? Optional.of(Subject.APPOINTMENTS)
+                : Optional.empty();
   }
 
   /**
@@ -75,9 +98,11 @@ record Sheet(String encoding, String separator, List<Row> rows) {
    *
    * @param encoding null to guess
    * @param separator null to guess
+   * @param zone by whose clocks times of a calendar without one are told
    * @throws Problem when it is no such file, saying why
    */
-  static Sheet read(byte[] octets, @Nullable String encoding, @Nullable String separator) {
+  static Sheet read(
+      byte[] octets, @Nullable String encoding, @Nullable String separator, ZoneId zone) {
     refuseOthers(octets);
     String charset = encoding == null ? guess(octets) : known(encoding);
     String text = decoded(octets, charset);
@@ -86,6 +111,12 @@ record Sheet(String encoding, String separator, List<Row> rows) {
     }
     if (text.stripLeading().regionMatches(true, 0, "BEGIN:VCARD", 0, 11)) {
       return new Sheet(charset, "", cards(text));
+    }
+    if (text.stripLeading().regionMatches(true, 0, "BEGIN:VCALENDAR", 0, 15)) {
+      return new Sheet(charset, "", CalendarRows.read(text, zone));
+    }
+    if (JsonRows.isJson(text)) {
+      return new Sheet(charset, "", JsonRows.read(text));
     }
     char between = separator == null || separator.isEmpty() ? separator(text) : separator.charAt(0);
     return new Sheet(charset, String.valueOf(between), values(text, between));
@@ -100,7 +131,8 @@ record Sheet(String encoding, String separator, List<Row> rows) {
           "This is a packed file or a spreadsheet (zip, xlsx), whatever its name says. Save it as CSV and hand that in.");
     }
     if (starts(octets, '%', 'P', 'D', 'F') || starts(octets, 0xD0, 0xCF, 0x11, 0xE0)) {
-      throw bad("This is not a CSV file or vCard. Save the customers as CSV and hand that in.");
+      throw bad(
+          "This is not a CSV file, vCard, calendar or JSON file. Save it as CSV and hand that in.");
     }
   }
 
@@ -186,7 +218,7 @@ record Sheet(String encoding, String separator, List<Row> rows) {
     long line = 1;
     try (CSVParser parser = CSVParser.parse(text, format)) {
       for (CSVRecord record : parser) {
-        add(rows, line, record.toList());
+        add(rows, new Row(line, record.toList()));
         line = parser.getCurrentLineNumber() + 1;
       }
     } catch (IOException | UncheckedIOException | IllegalArgumentException broken) {
@@ -201,7 +233,9 @@ record Sheet(String encoding, String separator, List<Row> rows) {
     return rows;
   }
 
-  private static void add(List<Row> rows, long line, List<String> cells) {
+  static void add(List<Row> rows, Row row) {
+    long line = row.line();
+    List<String> cells = row.cells();
     if (rows.size() == MOST_ROWS) {
       throw bad("The file has more than 100,000 rows. Hand it in as several files.");
     }
@@ -217,7 +251,7 @@ record Sheet(String encoding, String separator, List<Row> rows) {
       }
     }
     if (cells.stream().anyMatch(cell -> !cell.isBlank())) {
-      rows.add(new Row(line, cells));
+      rows.add(row);
     }
   }
 
@@ -228,7 +262,7 @@ record Sheet(String encoding, String separator, List<Row> rows) {
       rows.add(new Row(1, CARD_COLUMNS));
       VCard card = reader.readNext();
       while (card != null) {
-        add(rows, line, cells(card));
+        add(rows, new Row(line, cells(card)));
         line++;
         card = reader.readNext();
       }
@@ -296,7 +330,7 @@ record Sheet(String encoding, String separator, List<Row> rows) {
         .orElse("");
   }
 
-  private static Problem bad(String why) {
+  static Problem bad(String why) {
     return Problem.fields(List.of(new FieldProblem("file", why)));
   }
 }

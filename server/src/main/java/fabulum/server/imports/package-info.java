@@ -1,13 +1,18 @@
-/** Customers out of files: read, looked at, taken in, and taken back. */
+/**
+ * Customers, appointments, jobs and texts of the time before, out of files: read, looked at, taken
+ * in, and taken back.
+ */
 @ApplicationModule(
     allowedDependencies = {
       "platform",
       "access",
       "accounts",
+      "people",
       "lines",
       "customers",
       "conversations",
-      "clientele"
+      "clientele",
+      "work"
     })
 @NullMarked
 package fabulum.server.imports;

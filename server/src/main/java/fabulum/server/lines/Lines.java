@@ -16,6 +16,8 @@ import fabulum.server.platform.CachedSetUp;
 import fabulum.server.platform.Problem;
 import fabulum.server.platform.Problem.FieldProblem;
 import java.time.DayOfWeek;
+import java.time.ZoneId;
+import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -50,6 +52,15 @@ public class Lines implements CachedSetUp {
   /** All lines, by site and name; a change is in it a second later at most. */
   public List<LineView> list() {
     return all.get();
+  }
+
+  /** By whose clocks the business lives: those of the first line in use. */
+  public ZoneId zone() {
+    return list().stream()
+        .filter(LineView::inUse)
+        .findFirst()
+        .map(line -> ZoneId.of(line.zone()))
+        .orElse(ZoneOffset.UTC);
   }
 
   /** The line with this number. */

@@ -35,6 +35,11 @@ public record Appointment(
     CANCELLED
   }
 
+  /** As it is, to be wanted otherwise. */
+  public Wanted wanted() {
+    return new Wanted(what, startsAt, endsAt, place == null ? "" : place, state, conversationId);
+  }
+
   /**
    * What a person says of an appointment.
    *

@@ -32,6 +32,17 @@ public record Job(
     CLOSED
   }
 
+  /** As it is, to be wanted otherwise. */
+  public Wanted wanted() {
+    return new Wanted(
+        number == null ? "" : number,
+        what,
+        standing,
+        state,
+        place == null ? "" : place,
+        conversationId);
+  }
+
   /**
    * What a person says of a job.
    *

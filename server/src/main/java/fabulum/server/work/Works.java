@@ -22,6 +22,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -94,7 +95,7 @@ public class Works {
   @Transactional
   public long add(CustomerId customer, Appointment.Wanted wanted, StaffId by) {
     require(customer, wanted.conversationId(), by);
-    check(wanted);
+    refuse(problems(wanted));
     long id = rows.insertAppointment(customer.value(), wanted, null, by.value());
     changes.log(customer, Optional.of(by), "appointment", null, said(wanted));
     return id;
@@ -111,20 +112,13 @@ public class Works {
     Appointment before =
         rows.findAppointment(id).orElseThrow(() -> Problem.notFound("appointment"));
     require(new CustomerId(before.customerId()), linked(before.conversationId(), wanted), by);
-    check(wanted);
+    refuse(problems(wanted));
     requireOne(rows.updateAppointment(id, wanted, seen), "appointment");
     changes.log(
         new CustomerId(before.customerId()),
         Optional.of(by),
         "appointment",
-        said(
-            new Appointment.Wanted(
-                before.what(),
-                before.startsAt(),
-                before.endsAt(),
-                before.place() == null ? "" : before.place(),
-                before.state(),
-                before.conversationId())),
+        said(before.wanted()),
         said(wanted));
   }
 
@@ -134,23 +128,24 @@ public class Works {
     return now == null || now.equals(before) ? null : now;
   }
 
-  private static String said(Appointment.Wanted one) {
+  static String said(Appointment.Wanted one) {
     return one.what()
         + ", "
         + one.startsAt()
         + (one.place().isEmpty() ? "" : ", " + one.place())
         + (one.state() == Appointment.State.AGREED
             ? ""
-            : ", " + one.state().name().toLowerCase(java.util.Locale.ROOT));
+            : ", " + one.state().name().toLowerCase(Locale.ROOT));
   }
 
   /** Begins a job. */
   @Transactional
   public long add(CustomerId customer, Job.Wanted wanted, StaffId by) {
     require(customer, wanted.conversationId(), by);
-    check(wanted);
+    refuse(problems(wanted));
     long id =
-        rows.insertJob(customer.value(), wanted, clock.instant(), closedAt(wanted), by.value());
+        rows.insertJob(
+            customer.value(), wanted, null, clock.instant(), closedAt(wanted), by.value());
     changes.log(customer, Optional.of(by), "job", null, said(wanted));
     return id;
   }
@@ -171,24 +166,17 @@ public class Works {
     Long link = wanted.conversationId();
     boolean same = link == null || link.equals(before.conversationId());
     require(new CustomerId(before.customerId()), same ? null : link, by);
-    check(wanted);
+    refuse(problems(wanted));
     requireOne(rows.updateJob(id, wanted, closedAt(wanted), seen), "job");
     changes.log(
         new CustomerId(before.customerId()),
         Optional.of(by),
         "job",
-        said(
-            new Job.Wanted(
-                before.number() == null ? "" : before.number(),
-                before.what(),
-                before.standing(),
-                before.state(),
-                "",
-                null)),
+        said(before.wanted()),
         said(wanted));
   }
 
-  private static String said(Job.Wanted one) {
+  static String said(Job.Wanted one) {
     return (one.number().isEmpty() ? "" : one.number() + " ")
         + one.what()
         + (one.standing().isEmpty() ? "" : ", " + one.standing())
@@ -215,7 +203,8 @@ public class Works {
     }
   }
 
-  private static void check(Appointment.Wanted wanted) {
+  /** What is wrong with an appointment as it is wanted. */
+  public static List<FieldProblem> problems(Appointment.Wanted wanted) {
     List<FieldProblem> bad = new ArrayList<>();
     length(bad, "what", wanted.what(), 1, LONGEST_WHAT);
     length(bad, "place", wanted.place(), 0, LONGEST_PLACE);
@@ -225,16 +214,17 @@ public class Works {
     } else if (end != null && end.isAfter(wanted.startsAt().plus(LONGEST_APPOINTMENT))) {
       bad.add(new FieldProblem("endsAt", "An appointment lasts 60 days at most."));
     }
-    refuse(bad);
+    return bad;
   }
 
-  private static void check(Job.Wanted wanted) {
+  /** What is wrong with a job as it is wanted. */
+  public static List<FieldProblem> problems(Job.Wanted wanted) {
     List<FieldProblem> bad = new ArrayList<>();
     length(bad, "number", wanted.number(), 0, LONGEST_NUMBER);
     length(bad, "what", wanted.what(), 1, LONGEST_JOB);
     length(bad, "standing", wanted.standing(), 0, LONGEST_STANDING);
     length(bad, "place", wanted.place(), 0, LONGEST_PLACE);
-    refuse(bad);
+    return bad;
   }
 
   private static void length(

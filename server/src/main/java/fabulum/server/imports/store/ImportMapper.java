@@ -1,5 +1,6 @@
 package fabulum.server.imports.store;
 
+import fabulum.core.imports.Subject;
 import fabulum.server.customers.CustomerFiles.Field;
 import fabulum.server.imports.ImportState;
 import fabulum.server.imports.ImportView;
@@ -50,7 +51,7 @@ public interface ImportMapper {
   /** Goes from one state to another; 0 when it was in another one. */
   int setState(long id, ImportState from, ImportState to, Instant at);
 
-  void setBegun(long id, long act, int total);
+  void setBegun(long id, Subject subject, long act, int total);
 
   void setProgress(long id, int done, int added, int changed);
 

@@ -32,9 +32,28 @@ public interface WorkMapper {
   long insertJob(
       long customerId,
       Job.Wanted wanted,
-      Instant openedAt,
+      @Nullable String outsideId,
+      @Nullable Instant openedAt,
       @Nullable Instant closedAt,
       @Nullable Long staffId);
 
   int updateJob(long id, Job.Wanted wanted, @Nullable Instant closedAt, long seen);
+
+  Optional<Appointment> findAppointmentByOutsideId(String outsideId);
+
+  Optional<Job> findJobByOutsideId(String outsideId);
+
+  /** Jobs that people name so, the newest first. */
+  List<Job> listJobsByNumber(String number);
+
+  /** Agreed on for a time in a span, by time, after a place; with customers who are on file. */
+  List<Appointment> listAgreed(Instant from, Instant until, int limit);
+
+  void setTimes(long jobId, @Nullable Instant openedAt, @Nullable Instant closedAt);
+
+  /** Deletes it if nobody changed it; 0 when somebody did. */
+  int deleteAppointment(long id, long seen);
+
+  /** Deletes it if nobody changed it; 0 when somebody did. */
+  int deleteJob(long id, long seen);
 }

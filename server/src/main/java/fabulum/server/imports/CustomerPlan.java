@@ -7,12 +7,10 @@ import static java.util.stream.Collectors.toMap;
 
 import fabulum.core.identify.Profile;
 import fabulum.core.identify.Twins;
-import fabulum.core.imports.ColumnGuess;
 import fabulum.core.imports.RowReader;
 import fabulum.core.imports.RowReader.Customer;
 import fabulum.core.imports.RowReader.DetailOf;
 import fabulum.core.imports.RowReader.Refused;
-import fabulum.core.imports.Target;
 import fabulum.core.phone.PhoneNumber;
 import fabulum.server.clientele.CustomerLookup;
 import fabulum.server.clientele.CustomerLookup.Known;
@@ -21,9 +19,9 @@ import fabulum.server.customers.CustomerId;
 import fabulum.server.customers.DetailKind;
 import fabulum.server.customers.DetailKinds;
 import fabulum.server.customers.Profiles;
+import fabulum.server.imports.FileReading.Read;
 import fabulum.server.imports.store.ImportMapper;
 import fabulum.server.imports.store.ImportMapper.HeldRow;
-import fabulum.server.imports.store.ImportMapper.MatchingRow;
 import fabulum.server.lines.LineView;
 import fabulum.server.lines.Lines;
 import fabulum.server.lines.SiteView;
@@ -41,10 +39,9 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
-/** Works out what becomes of the rows of a file; nothing is changed. */
+/** Works out what becomes of the rows of a file with customers; nothing is changed. */
 @Component
-class ImportPlan {
-  private static final int SAMPLES = 60;
+class CustomerPlan {
   private static final int CHUNK = 500;
 
   private final CustomerLookup lookup;
@@ -55,7 +52,7 @@ class ImportPlan {
   private final TypedNumbers numbers;
   private final Clock clock;
 
-  ImportPlan(
+  CustomerPlan(
       CustomerLookup lookup,
       Profiles profiles,
       DetailKinds kinds,
@@ -72,74 +69,6 @@ class ImportPlan {
     this.clock = clock;
   }
 
-  /**
-   * A file as it is read.
-   *
-   * @param titles of the columns; empty where there are none
-   */
-  record Read(
-      Sheet sheet,
-      boolean headed,
-      List<String> titles,
-      List<Target> targets,
-      List<Sheet.Row> body) {
-
-    /** Some of what stands in a column. */
-    List<String> samples(int column, int most) {
-      return body.stream()
-          .map(row -> column < row.cells().size() ? row.cells().get(column).strip() : "")
-          .filter(cell -> !cell.isEmpty())
-          .limit(most)
-          .toList();
-    }
-  }
-
-  /** Reads a file as it was chosen, else as it is guessed. */
-  Read read(byte[] octets, ImportChoice choice) {
-    Sheet sheet = Sheet.read(octets, choice.encoding(), choice.separator());
-    ColumnGuess guess = guess();
-    List<Sheet.Row> all = sheet.rows();
-    Boolean chosen = choice.headed();
-    boolean headed =
-        sheet.isCards()
-            || (chosen == null
-                ? guess.hasTitles(all.get(0).cells(), columns(all.subList(1, all.size())))
-                : chosen);
-    List<Sheet.Row> body = headed ? all.subList(1, all.size()) : all;
-    List<String> titles = headed ? all.get(0).cells() : List.of();
-    List<String> wanted = choice.targets();
-    List<Target> targets =
-        wanted == null
-            ? guess.of(titles, columns(headed ? body : all))
-            : wanted.stream().map(Target::read).toList();
-    return new Read(sheet, headed, titles, targets, body);
-  }
-
-  private ColumnGuess guess() {
-    Map<String, Long> details =
-        kinds.list().stream()
-            .filter(kind -> !kind.retired())
-            .collect(toMap(DetailKind::name, DetailKind::id, (a, b) -> a));
-    Map<String, Target> remembered =
-        rows.listMatchings().stream()
-            .collect(toMap(MatchingRow::title, row -> Target.read(row.target())));
-    return new ColumnGuess(details, remembered, numbers.region());
-  }
-
-  private static List<List<String>> columns(List<Sheet.Row> body) {
-    int width = body.stream().limit(SAMPLES).mapToInt(row -> row.cells().size()).max().orElse(0);
-    List<List<String>> columns = new ArrayList<>();
-    for (int i = 0; i < width; i++) {
-      int column = i;
-      columns.add(
-          body.stream()
-              .limit(SAMPLES)
-              .map(row -> column < row.cells().size() ? row.cells().get(column) : "")
-              .toList());
-    }
-    return columns;
-  }
-
   /** What becomes of each row. */
   List<PlannedRow> plan(Read read, ImportChoice choice) {
     RowReader reader = new RowReader(terms());
@@ -150,7 +79,7 @@ class ImportPlan {
       planned.add(
           said instanceof Customer customer
               ? matcher.match(row, customer)
-              : refused(row, ((Refused) said).why()));
+              : PlannedRow.refused(row, ((Refused) said).why()));
     }
     return compared(planned, choice);
   }
@@ -179,16 +108,6 @@ class ImportPlan {
         .collect(groupingBy(HeldRow::address, mapping(HeldRow::customerId, toList())));
   }
 
-  private static String shown(Sheet.Row row) {
-    String all =
-        row.cells().stream().filter(cell -> !cell.isBlank()).collect(Collectors.joining(" · "));
-    return all.length() <= 160 ? all : all.substring(0, 159) + "…";
-  }
-
-  private static PlannedRow refused(Sheet.Row row, List<String> why) {
-    return new PlannedRow(row.line(), shown(row), Fate.REFUSED, null, null, null, why);
-  }
-
   /** Finds whom rows mean; a row that says what an earlier one says is refused. */
   private static final class Matcher {
     private final Snapshot known;
@@ -206,7 +125,8 @@ class ImportPlan {
     PlannedRow match(Sheet.Row row, Customer customer) {
       Optional<Long> twin = seenBefore(row.line(), customer);
       if (twin.isPresent()) {
-        return refused(row, List.of("The same customer stands in line " + twin.get() + "."));
+        return PlannedRow.refused(
+            row, List.of("The same customer stands in line " + twin.get() + "."));
       }
       Long answer = choice.answer(row.line());
       if (answer != null) {
@@ -215,7 +135,8 @@ class ImportPlan {
             : known
                 .find(answer)
                 .map(one -> meets(row, customer, one))
-                .orElseGet(() -> refused(row, List.of("The customer you chose is gone.")));
+                .orElseGet(
+                    () -> PlannedRow.refused(row, List.of("The customer you chose is gone.")));
       }
       Optional<Known> sure = sure(customer);
       if (sure.isPresent()) {
@@ -227,21 +148,22 @@ class ImportPlan {
             row, customer, Fate.ASKED, question.get().perhaps(), List.of(question.get().why()));
       }
       return customer.name().isEmpty()
-          ? refused(row, List.of("A new customer needs a name."))
+          ? PlannedRow.refused(row, List.of("A new customer needs a name."))
           : planned(row, customer, Fate.NEW, null, List.of());
     }
 
     private PlannedRow meets(Sheet.Row row, Customer customer, Known one) {
       return met.add(one.id())
           ? planned(row, customer, Fate.SAME, one, List.of())
-          : refused(row, List.of("An earlier line is about " + one.name() + " as well."));
+          : PlannedRow.refused(
+              row, List.of("An earlier line is about " + one.name() + " as well."));
     }
 
     private static PlannedRow planned(
         Sheet.Row row, Customer customer, Fate fate, @Nullable Known known, List<String> words) {
       return new PlannedRow(
           row.line(),
-          shown(row),
+          PlannedRow.shown(row),
           fate,
           customer,
           known == null ? null : known.id(),
@@ -333,7 +255,7 @@ class ImportPlan {
   }
 
   private PlannedRow compared(PlannedRow row, Map<Long, Profile> known, ImportChoice choice) {
-    Customer customer = row.customer();
+    Customer customer = row.said() instanceof Customer said ? said : null;
     Long id = row.known();
     Profile profile = id == null ? null : known.get(id);
     Optional<Known> there = id == null ? Optional.empty() : lookup.find(id);
