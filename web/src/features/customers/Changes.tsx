@@ -34,7 +34,7 @@ export function Changes({ id, zone }: { id: number; zone: string }) {
                   <li key={`${row.act ?? ''} ${row.id}`}>
                     <Moment at={row.at} zone={zone} />:{' '}
                     {row.staffId === undefined
-                      ? 'another program'
+                      ? (row.program ?? 'Fabulum')
                       : (staff.find((one) => one.id === row.staffId)?.name ?? 'a colleague')}{' '}
                     {changeWords(row)}.{' '}
                     {row.act !== undefined && row.undoneAt === undefined && (

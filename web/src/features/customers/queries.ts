@@ -80,3 +80,9 @@ export function useNewCustomer(onMade: (id: number) => void) {
     onSettled: again,
   });
 }
+
+/** One’s own addresses for a calendar program. */
+export const calendarAddressesQuery = queryOptions({
+  queryKey: [...keys.customers, 'calendar addresses'] as const,
+  queryFn: () => ask('GET', '/api/calendar-addresses'),
+});

@@ -9,6 +9,7 @@ import { KeptAsidePage } from './KeptAsidePage';
 import { LinesPage } from './LinesPage';
 import { MailPage } from './MailPage';
 import { PeoplePage } from './PeoplePage';
+import { ProgramsPage } from './ProgramsPage';
 import { RecordPage } from './RecordPage';
 import { SendingPage } from './SendingPage';
 import { SignInsPage } from './SignInsPage';
@@ -25,6 +26,7 @@ const PLACES = [
   ['/setup/details', 'Customer details'],
   ['/setup/sending', 'Sending'],
   ['/setup/costs', 'Costs'],
+  ['/setup/programs', 'Other programs'],
   ['/setup/history', 'Change log'],
   ['/setup/record', 'Access log'],
   ['/setup/sign-ins', 'Sign-ins'],
@@ -52,6 +54,7 @@ export function SetUp({ session }: { session: Session }) {
         <Route path="sending" element={<SendingPage />} />
         <Route path="costs" element={<CostsPage />} />
         <Route path="details" element={<DetailsPage />} />
+        <Route path="programs" element={<ProgramsPage />} />
         <Route path="sites" element={<SitesPage />} />
         <Route path="history" element={<HistoryPage />} />
         <Route path="*" element={<Navigate to="/setup/lines" replace />} />

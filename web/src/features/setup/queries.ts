@@ -109,3 +109,9 @@ export const signInRecordQuery = (order: Order) =>
     queryFn: ({ pageParam }) => ask('GET', '/api/setup/sign-ins', { query: { order, from: pageParam } }),
     ...log,
   });
+
+/** Other programs and what they did lately; for leads. */
+export const programsQuery = queryOptions({
+  queryKey: [...keys.setup, 'programs'] as const,
+  queryFn: () => ask('GET', '/api/setup/programs'),
+});

@@ -91,4 +91,5 @@ export type Story = Schemas['StoryPage'];
 export type DetailForm = Schemas['DetailMessage'];
 export type ImportPreview = Schemas['Preview'];
 export type ImportChoice = Schemas['ImportChoice'];
+export type OtherProgram = Schemas['ProgramView'];
 export type ImportRun = Schemas['ImportView'];

@@ -31,5 +31,6 @@ export { PlaceTabs } from './PlaceTabs';
 export { useTitle, useUnseenInTitle } from './title';
 export { OfficeTabs } from './OfficeTabs';
 export { Field } from './Field';
+export { ShownOnce } from './ShownOnce';
 export { whyOf } from './why';
 export { openWriting, useOpenWriting } from './writing';

@@ -45,6 +45,8 @@ class AccessTableTest {
     LEADS,
     /** Leads, and everybody for themselves; asked here about another person. */
     LEADS_FOR_OTHERS,
+    /** Another program with its key; who is signed in as a person is nobody there. */
+    PROGRAMS,
     /** Everybody who is signed in; what is told depends on who asks. */
     EVERYBODY,
     /** What is asked for is not there, for anybody. */
@@ -290,6 +292,10 @@ class AccessTableTest {
     row("GET", "/api/customers/export/csv", Door.EXPORTS);
     row("GET", "/api/customers/export/vcf", Door.EXPORTS);
     row("GET", "/api/customers/export/jobs.csv", Door.EXPORTS);
+    row("GET", "/api/customers/export/appointments.ics", Door.EXPORTS);
+    row("GET", "/api/calendar-addresses", Door.EVERYBODY);
+    row("POST", "/api/calendar-addresses", Door.EXPORTS, Map.of());
+    row("DELETE", "/api/calendar-addresses/{id}", Door.MISSING);
     row("GET", "/api/customers/twins", Door.EVERYBODY);
     row("GET", "/api/appointments/read?words=friday", Door.EVERYBODY);
     row("GET", one + "/work", Door.EVERYBODY);
@@ -398,6 +404,20 @@ class AccessTableTest {
     row("POST", "/api/imports/{id}/undo", Door.LEADS);
     fresh("POST", "/api/setup/details", Door.LEADS, asked -> detail());
     fresh("PUT", "/api/setup/details/{id}", Door.LEADS, asked -> detail());
+    row("GET", "/api/setup/programs", Door.LEADS);
+    row("POST", "/api/setup/programs", Door.LEADS, Map.of("name", "", "rights", List.of()));
+    row("POST", "/api/setup/programs/{id}/end", Door.LEADS);
+    String outside = "/api/outside/v1";
+    row("GET", outside + "/customers", Door.PROGRAMS);
+    row("GET", outside + "/customers/{id}", Door.PROGRAMS);
+    row("PUT", outside + "/customers/{id}", Door.PROGRAMS, Map.of("name", "A"));
+    row("GET", outside + "/numbers/{number}", Door.PROGRAMS);
+    row("GET", outside + "/customers/{id}/appointments", Door.PROGRAMS);
+    row("GET", outside + "/customers/{id}/jobs", Door.PROGRAMS);
+    row("GET", outside + "/appointments/{id}", Door.PROGRAMS);
+    row("PUT", outside + "/appointments/{id}", Door.PROGRAMS, Map.of());
+    row("GET", outside + "/jobs/{id}", Door.PROGRAMS);
+    row("PUT", outside + "/jobs/{id}", Door.PROGRAMS, Map.of());
     row("PUT", "/api/setup/details", Door.LEADS, Map.of("ids", List.of()));
     row("GET", "/api/setup/record", Door.LEADS);
     row("GET", "/api/setup/record.csv", Door.LEADS);
@@ -575,6 +595,7 @@ class AccessTableTest {
               ? status == 404
               : works ? PAST_THE_DOOR.contains(status) || status == 404 : status == 403;
       case WORKERS -> works ? PAST_THE_DOOR.contains(status) : status == 403;
+      case PROGRAMS -> status == 401;
       case EXPORTS -> status == (role == Role.LEAD ? 200 : 403);
       case WORKERS_MISS -> status == (works ? 404 : 403);
       case LEADS, LEADS_FOR_OTHERS ->

@@ -18,18 +18,23 @@ import fabulum.server.customers.DetailKind;
 import fabulum.server.customers.DetailKinds;
 import fabulum.server.customers.Profiles;
 import fabulum.server.lines.TypedNumbers;
+import fabulum.server.work.CalendarFeed;
 import fabulum.server.work.Job;
 import fabulum.server.work.Works;
 import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
 import java.time.Clock;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
 import org.springframework.stereotype.Service;
 
 /** Customers in open formats, as a sentence means them. */
@@ -178,6 +183,20 @@ public class CustomerExport {
     return rows;
   }
 
+  /** The appointments of customers as a calendar (RFC 5545). */
+  public String calendar(CustomerSentence sentence, StaffId asking) {
+    List<CalendarFeed.Event> events = new ArrayList<>();
+    each(
+        sentence,
+        asking,
+        one ->
+            works
+                .of(new CustomerId(one.id()))
+                .appointments()
+                .forEach(agreed -> events.add(new CalendarFeed.Event(agreed, one.name()))));
+    return CalendarFeed.write(events, written.now());
+  }
+
   private List<String> row(Profile one, Job job) {
     return List.of(
         or(job.number()),
@@ -185,18 +204,18 @@ public class CustomerExport {
         index.find(one.id()).map(known -> or(known.row().outsideId())).orElse(""),
         job.what(),
         job.standing(),
-        job.state().name().toLowerCase(java.util.Locale.ROOT),
+        job.state().name().toLowerCase(Locale.ROOT),
         or(job.place()),
         or(job.openedAt()),
         or(job.closedAt()));
   }
 
-  private static String or(@org.jspecify.annotations.Nullable Object words) {
+  private static String or(@Nullable Object words) {
     return words == null ? "" : words.toString();
   }
 
   /** Numbers as they are written out. */
-  @org.springframework.stereotype.Component
+  @Component
   static class Written {
     private final TypedNumbers numbers;
     private final Clock clock;
@@ -204,6 +223,10 @@ public class CustomerExport {
     Written(TypedNumbers numbers, Clock clock) {
       this.numbers = numbers;
       this.clock = clock;
+    }
+
+    Instant now() {
+      return clock.instant();
     }
 
     List<String> numbers(Profile one) {

@@ -42,7 +42,7 @@ public class CustomerChanges {
   /**
    * Keeps what changed, and tells of it, in its transaction.
    *
-   * @param by empty for another program
+   * @param by empty for Fabulum itself
    * @param what the field
    */
   @Transactional(propagation = Propagation.MANDATORY)
@@ -52,13 +52,18 @@ public class CustomerChanges {
       String what,
       @Nullable String before,
       @Nullable String after) {
-    files.insertChange(
-        id.value(),
-        clock.instant(),
-        by.map(StaffId::value).orElse(null),
-        what,
-        shortened(before),
-        shortened(after));
+    log(id, by.map(Changer::person).orElse(Changer.ITSELF), what, before, after);
+  }
+
+  /**
+   * Keeps what changed, and tells of it, in its transaction.
+   *
+   * @param what the field
+   */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void log(
+      CustomerId id, Changer by, String what, @Nullable String before, @Nullable String after) {
+    files.insertChange(id.value(), clock.instant(), by, what, shortened(before), shortened(after));
     tell(id);
   }
 

@@ -58,7 +58,8 @@ public record CustomerFile(
   /**
    * What changed of a customer.
    *
-   * @param staffId who did it; null for another program
+   * @param staffId who did it; null for a program
+   * @param program the other program that did it; null for a person, or Fabulum itself
    * @param what the field, or the kind of what was said of a number
    * @param act what can be taken back, by its id; null when it is a change of a field
    */
@@ -66,6 +67,7 @@ public record CustomerFile(
       long id,
       Instant at,
       @Nullable Long staffId,
+      @Nullable String program,
       String what,
       @Nullable String before,
       @Nullable String after,

@@ -178,7 +178,7 @@ public class CustomerFiles {
         .findFirst();
   }
 
-  private Optional<String> objection(Field field, @Nullable String wanted) {
+  Optional<String> objection(Field field, @Nullable String wanted) {
     if (wanted == null) {
       return field == Field.NAME ? Optional.of("A name is needed.") : Optional.empty();
     }

@@ -7,6 +7,7 @@ import fabulum.core.imports.Target;
 import fabulum.core.imports.WorkReader;
 import fabulum.core.imports.WorkReader.AppointmentRow;
 import fabulum.server.access.StaffId;
+import fabulum.server.customers.Changer;
 import fabulum.server.customers.CustomerId;
 import fabulum.server.platform.Problem.FieldProblem;
 import fabulum.server.work.Appointment;
@@ -134,17 +135,20 @@ class AppointmentImport extends WorkImport<AppointmentRow, Appointment> {
   @Override
   long add(CustomerId customer, AppointmentRow said, StaffId by) {
     return told.add(
-        customer, wanted(said, Optional.empty()), said.outsideId().orElse(null), Optional.of(by));
+        customer,
+        wanted(said, Optional.empty()),
+        said.outsideId().orElse(null),
+        Changer.person(by));
   }
 
   @Override
   boolean change(Appointment before, AppointmentRow said, StaffId by) {
-    return told.change(before, wanted(said, Optional.of(before)), Optional.of(by));
+    return told.change(before, wanted(said, Optional.of(before)), Changer.person(by));
   }
 
   @Override
   boolean restore(@Nullable Appointment before, Appointment after, StaffId by) {
-    return told.restore(before, after, Optional.of(by));
+    return told.restore(before, after, Changer.person(by));
   }
 
   @Override

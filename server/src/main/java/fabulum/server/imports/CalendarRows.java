@@ -17,7 +17,6 @@ import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -141,9 +140,9 @@ final class CalendarRows {
         Math.min(raw.getSecond(), 59));
   }
 
+  /** Only that it does not take place is said: a calendar does not know whether somebody came. */
   private static String state(@Nullable Status status) {
-    String value = status == null ? null : status.getValue();
-    return value == null ? "" : value.toLowerCase(Locale.ROOT);
+    return status != null && status.isCancelled() ? "cancelled" : "";
   }
 
   /** Who takes part by name: those to be met there. */

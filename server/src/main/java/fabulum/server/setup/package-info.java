@@ -13,7 +13,8 @@
       "cost",
       "sending",
       "ownership",
-      "notices"
+      "notices",
+      "programs"
     })
 @NullMarked
 package fabulum.server.setup;

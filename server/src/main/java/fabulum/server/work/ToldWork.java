@@ -1,6 +1,6 @@
 package fabulum.server.work;
 
-import fabulum.server.access.StaffId;
+import fabulum.server.customers.Changer;
 import fabulum.server.customers.CustomerChanges;
 import fabulum.server.customers.CustomerId;
 import fabulum.server.work.store.WorkMapper;
@@ -73,17 +73,10 @@ public class ToldWork {
   /** Adds an appointment, within a transaction. */
   @Transactional(propagation = Propagation.MANDATORY)
   public long add(
-      CustomerId customer,
-      Appointment.Wanted wanted,
-      @Nullable String outsideId,
-      Optional<StaffId> by) {
-    long id = rows.insertAppointment(customer.value(), wanted, outsideId, valueOf(by));
+      CustomerId customer, Appointment.Wanted wanted, @Nullable String outsideId, Changer by) {
+    long id = rows.insertAppointment(customer.value(), wanted, outsideId, by.staff());
     changes.log(customer, by, APPOINTMENT, null, Works.said(wanted));
     return id;
-  }
-
-  private static @Nullable Long valueOf(Optional<StaffId> by) {
-    return by.map(StaffId::value).orElse(null);
   }
 
   /**
@@ -92,7 +85,7 @@ public class ToldWork {
    * @return false when it is so already, or somebody changes it at the same time
    */
   @Transactional(propagation = Propagation.MANDATORY)
-  public boolean change(Appointment before, Appointment.Wanted wanted, Optional<StaffId> by) {
+  public boolean change(Appointment before, Appointment.Wanted wanted, Changer by) {
     if (before.wanted().equals(wanted)
         || rows.updateAppointment(before.id(), wanted, before.version()) == 0) {
       return false;
@@ -108,13 +101,12 @@ public class ToldWork {
 
   /** Adds a job, within a transaction. */
   @Transactional(propagation = Propagation.MANDATORY)
-  public long add(
-      CustomerId customer, ToldJob told, @Nullable String outsideId, Optional<StaffId> by) {
+  public long add(CustomerId customer, ToldJob told, @Nullable String outsideId, Changer by) {
     Job.Wanted wanted = told.wanted();
     Instant opened = Objects.requireNonNullElse(told.openedAt(), clock.instant());
     long id =
         rows.insertJob(
-            customer.value(), wanted, outsideId, opened, closedAt(told, null), valueOf(by));
+            customer.value(), wanted, outsideId, opened, closedAt(told, null), by.staff());
     changes.log(customer, by, JOB, null, Works.said(wanted));
     return id;
   }
@@ -141,7 +133,7 @@ public class ToldWork {
    * @return false when it is so already, or somebody changes it at the same time
    */
   @Transactional(propagation = Propagation.MANDATORY)
-  public boolean change(Job before, ToldJob told, Optional<StaffId> by) {
+  public boolean change(Job before, ToldJob told, Changer by) {
     Instant closed = closedAt(told, before.closedAt());
     if (isSo(before, told)
         || rows.updateJob(before.id(), told.wanted(), closed, before.version()) == 0) {
@@ -165,7 +157,7 @@ public class ToldWork {
    * @return whether it is so now
    */
   @Transactional(propagation = Propagation.MANDATORY)
-  public boolean restore(@Nullable Appointment before, Appointment after, Optional<StaffId> by) {
+  public boolean restore(@Nullable Appointment before, Appointment after, Changer by) {
     Optional<Appointment> now =
         rows.findAppointment(after.id()).filter(one -> one.wanted().equals(after.wanted()));
     int changed =
@@ -185,8 +177,7 @@ public class ToldWork {
     return changed > 0;
   }
 
-  private void log(
-      long customer, Optional<StaffId> by, String what, String before, @Nullable String after) {
+  private void log(long customer, Changer by, String what, String before, @Nullable String after) {
     changes.log(new CustomerId(customer), by, what, before, after);
   }
 
@@ -197,7 +188,7 @@ public class ToldWork {
    * @return whether it is so now
    */
   @Transactional(propagation = Propagation.MANDATORY)
-  public boolean restore(@Nullable Job before, Job after, Optional<StaffId> by) {
+  public boolean restore(@Nullable Job before, Job after, Changer by) {
     Optional<Job> now = rows.findJob(after.id()).filter(one -> one.wanted().equals(after.wanted()));
     int changed =
         now.map(one ->

@@ -28,6 +28,7 @@ public final class Browser {
   private final int port;
   private boolean withToken = true;
   private @Nullable String forwardedFor;
+  private @Nullable String key;
 
   Browser(int port) {
     this.port = port;
@@ -42,6 +43,12 @@ public final class Browser {
   /** From now on a proxy says that its requests come from there. */
   public Browser from(String address) {
     forwardedFor = address;
+    return this;
+  }
+
+  /** From now on it shows a key, as another program does. */
+  public Browser withKey(String shown) {
+    key = shown;
     return this;
   }
 
@@ -92,6 +99,9 @@ public final class Browser {
             ? BodyPublishers.noBody()
             : BodyPublishers.ofString(JSON.writeValueAsString(body)));
     request.header("Content-Type", "application/json");
+    if (key != null) {
+      request.header("Authorization", "Bearer " + key);
+    }
     return ask(method, path, request);
   }
 

@@ -20,6 +20,7 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/customers/export")
 class ExportController {
   private static final String CARDS = "text/vcard";
+  private static final String CALENDAR = "text/calendar";
 
   private final CustomerExport export;
 
@@ -51,5 +52,17 @@ class ExportController {
   ResponseEntity<String> jobs(
       @AuthenticationPrincipal SignedIn me, @RequestParam(defaultValue = "") String sentence) {
     return CsvAnswer.of("jobs.csv", export.jobs(CustomerPlace.read(sentence), me.id()));
+  }
+
+  /** Their appointments, as a calendar; an import reads it again. */
+  @GetMapping(path = "/appointments.ics", produces = CALENDAR)
+  ResponseEntity<String> appointments(
+      @AuthenticationPrincipal SignedIn me, @RequestParam(defaultValue = "") String sentence) {
+    return ResponseEntity.ok()
+        .contentType(new MediaType("text", "calendar", StandardCharsets.UTF_8))
+        .header(
+            HttpHeaders.CONTENT_DISPOSITION,
+            ContentDisposition.attachment().filename("appointments.ics").build().toString())
+        .body(export.calendar(CustomerPlace.read(sentence), me.id()));
   }
 }

@@ -1,5 +1,6 @@
 package fabulum.server.customers.store;
 
+import fabulum.server.customers.Changer;
 import fabulum.server.customers.CustomerFile.Contact;
 import fabulum.server.customers.CustomerFile.Fields;
 import fabulum.server.customers.CustomerFile.FileChange;
@@ -21,6 +22,12 @@ public interface CustomerFileMapper {
 
   /** Holds a customer until the transaction ends. */
   Optional<Long> lock(long id);
+
+  /** Whom an outside id names, also one who was joined. */
+  Optional<Long> findByOutsideId(String outsideId);
+
+  /** Those with an outside id behind one, in its order. */
+  List<Long> listByOutsideId(String after, int limit);
 
   List<Contact> listContacts(long id);
 
@@ -57,7 +64,7 @@ public interface CustomerFileMapper {
   void insertChange(
       long id,
       Instant at,
-      @Nullable Long staffId,
+      Changer by,
       String what,
       @Nullable String before,
       @Nullable String after);

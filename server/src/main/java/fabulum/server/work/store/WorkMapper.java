@@ -46,8 +46,11 @@ public interface WorkMapper {
   /** Jobs that people name so, the newest first. */
   List<Job> listJobsByNumber(String number);
 
-  /** Agreed on for a time in a span, by time, after a place; with customers who are on file. */
+  /** Agreed on for a time in a span, by time. */
   List<Appointment> listAgreed(Instant from, Instant until, int limit);
+
+  /** Agreed on with customers of a site for a time in a span, by time. */
+  List<Appointment> listAgreedOfSite(long siteId, Instant from, Instant until, int limit);
 
   void setTimes(long jobId, @Nullable Instant openedAt, @Nullable Instant closedAt);
 
