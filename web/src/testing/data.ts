@@ -123,6 +123,7 @@ export const vera: CustomerPageData = {
       preferred: true,
       others: [],
       allowed: [],
+      state: 'GOOD',
     },
     {
       numberId: 6,
@@ -132,6 +133,7 @@ export const vera: CustomerPageData = {
       preferred: false,
       others: ['Otto Lund'],
       allowed: [],
+      state: 'GOOD',
     },
   ],
   work: {
@@ -142,6 +144,7 @@ export const vera: CustomerPageData = {
 
 /** What customers can be told apart by. */
 export const customerTerms = {
+  canCheckNumbers: false,
   sites: [{ id: 1, name: 'North Dock' }],
   kinds: ['Regular'],
   lists: [{ id: 8, name: 'Outer berths', size: 2 }],

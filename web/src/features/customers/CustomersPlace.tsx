@@ -8,10 +8,12 @@ import { CUSTOMERS, readCustomers, writeCustomers } from '../../shared/sentence/
 import { SentenceEditor } from '../../shared/sentence/SentenceEditor';
 import { type Column, DataTable } from '../../shared/table';
 import { ActButton, Field, Moment, ProblemNote, useMe, useNow, useRefusal, useTitle } from '../../shared/ui';
+import { CheckNumbers } from './CheckNumbers';
 import { ExportMenu } from './ExportMenu';
 import { ListsDialog } from './ListsDialog';
 import { placeQuery, useNewCustomer } from './queries';
 import { PutOnList } from './PutOnList';
+import { TwinsDialog } from './TwinsDialog';
 
 const kindColumn: Column<CustomerRow> = {
   name: 'Kind',
@@ -93,6 +95,7 @@ export function CustomersPlace() {
     setParams(show === '' ? {} : { show }, { replace: true });
   };
   const [managing, setManaging] = useState(false);
+  const [twins, setTwins] = useState(false);
   const refusal = useRefusal('WORK');
   return (
     <Box
@@ -122,6 +125,9 @@ export function CustomersPlace() {
         )}
         <Button onClick={() => setManaging(true)} aria-haspopup="dialog">
           Customer lists…
+        </Button>
+        <Button onClick={() => setTwins(true)} aria-haspopup="dialog">
+          On file twice…
         </Button>
       </Box>
       <SentenceEditor
@@ -156,8 +162,14 @@ export function CustomersPlace() {
             : 'Nobody fits all of this. Remove a part of the sentence, or try other words.'
         }
         onOpen={({ id }) => void navigate(`/customers/${id}`)}
-        actions={(chosen, clear) => <PutOnList customers={chosen.map(({ id }) => id)} onDone={clear} />}
+        actions={(chosen, clear) => (
+          <>
+            <PutOnList customers={chosen.map(({ id }) => id)} onDone={clear} />
+            <CheckNumbers customers={chosen.map(({ id }) => id)} />
+          </>
+        )}
       />
+      {twins && <TwinsDialog onClose={() => setTwins(false)} />}
       {managing && <ListsDialog onClose={() => setManaging(false)} />}
     </Box>
   );

@@ -1,10 +1,25 @@
 import { Box, Button } from '@mui/material';
-import { useQuery } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { ask, type CustomerNumber, type CustomerPageData, linesQuery } from '../../shared/api';
-import { ActButton, Blank, BlankText, Field, Moment, ProblemNote, useRefusal } from '../../shared/ui';
+import {
+  ask,
+  type CustomerNumber,
+  type CustomerPageData,
+  customerTermsQuery,
+  keys,
+  linesQuery,
+} from '../../shared/api';
+import { ActButton, Blank, BlankText, Field, Moment, NumberCheckLine, ProblemNote, useRefusal } from '../../shared/ui';
 import { Section } from './Fact';
 import { useCustomerChange } from './queries';
+
+/** Why a number cannot be texted; nothing for one that can. */
+const STATES: Record<CustomerNumber['state'], string> = {
+  GOOD: '',
+  MARKED_WRONG: 'Marked as wrong: it is someone else’s. Nothing is sent to it.',
+  CANNOT_RECEIVE: 'It cannot receive texts.',
+  NO_SUCH_NUMBER: 'There is no such number.',
+};
 
 const KINDS = ['mobile', 'home', 'work', 'other'].map((words) => ({ value: words, words }));
 
@@ -44,6 +59,7 @@ export function Numbers({ page, zone }: Props) {
           file={file.id}
           first={now[0] === number}
           may={may}
+          zone={zone}
           change={change}
         />
       ))}
@@ -63,10 +79,13 @@ interface HeldProps {
   file: number;
   first: boolean;
   may: boolean;
+  zone: string;
   change: ReturnType<typeof useCustomerChange>;
 }
 
-function HeldNumber({ number, file, first, may, change }: HeldProps) {
+function HeldNumber({ number, file, first, may, zone, change }: HeldProps) {
+  const queries = useQueryClient();
+  const canCheck = useQuery(customerTermsQuery).data?.canCheckNumbers ?? false;
   const path = { id: file, number: number.numberId };
   const describe = (kind: string, word: string) =>
     change.mutate({ go: () => ask('PUT', '/api/customers/{id}/numbers/{number}', { path, body: { kind, word } }) });
@@ -104,8 +123,16 @@ function HeldNumber({ number, file, first, may, change }: HeldProps) {
           [kind, word].filter(Boolean).join(', ')
         )}
       </Box>
+      {STATES[number.state] && <Box sx={{ color: 'error.main' }}>{STATES[number.state]}</Box>}
       {number.others.length > 0 && <Box>Shared with {number.others.join(' and ')}.</Box>}
       <Allowed number={number} />
+      <NumberCheckLine
+        address={number.address}
+        check={number.check}
+        zone={zone}
+        may={may && canCheck && number.address.startsWith('+')}
+        onAsked={() => void queries.invalidateQueries({ queryKey: keys.customers })}
+      />
       {may && (
         <Box sx={{ display: 'flex', gap: 1.5 }}>
           {first ? (

@@ -86,3 +86,10 @@ export const calendarAddressesQuery = queryOptions({
   queryKey: [...keys.customers, 'calendar addresses'] as const,
   queryFn: () => ask('GET', '/api/calendar-addresses'),
 });
+
+/** All pairs of customers who may be one. */
+export const allTwinsQuery = queryOptions({
+  queryKey: [...keys.customers, 'twins of all'] as const,
+  queryFn: () => ask('GET', '/api/customers/twins'),
+  staleTime: 0,
+});

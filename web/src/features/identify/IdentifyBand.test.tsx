@@ -2,7 +2,7 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { expect, it, vi } from 'vitest';
 import type { Candidate, Likely } from '../../shared/api';
-import { conversation, session } from '../../testing/data';
+import { conversation, dock, session } from '../../testing/data';
 import { type Answers, No, show } from '../../testing/show';
 import { IdentifyBand } from './IdentifyBand';
 
@@ -37,13 +37,14 @@ const FOUND: Likely = {
   nobodysReasons: [{ clue: 'NOBODY', sentence: 'Most who write from an unknown number are new.', points: 5 }],
   guessedName: 'Vera Lund',
   acts: [],
+  canCheck: false,
 };
 
 function band(answers: Answers, likely: Likely = FOUND, me = session) {
   const onAsk = vi.fn();
   const page = show(
     <IdentifyBand conversation={conversation(7, { toIdentify: true })} onAsk={onAsk} />,
-    { [LIKELY]: likely, ...answers },
+    { [LIKELY]: likely, 'GET /api/lines': [dock], ...answers },
     me,
   );
   return { ...page, onAsk };
@@ -137,4 +138,19 @@ it('who may only look has no keys for it', async () => {
   fireEvent.keyDown(document.body, { key: 'y' });
   fireEvent.click(screen.getByRole('button', { name: 'It is Vera Lund' }));
   expect(page.told('POST', '/api/conversations/7/identify/customer')).toEqual([]);
+});
+
+it('says what the number check found, and has it asked again', async () => {
+  const check = {
+    number: '+13125550123',
+    reach: 'LANDLINE',
+    carrier: 'Northline',
+    registeredTo: 'Vera Lund',
+    checkedAt: '2026-06-01T15:00:00Z',
+    asked: false,
+  } as const;
+  const page = band({ 'POST /api/number-checks': undefined }, { ...FOUND, canCheck: true, check });
+  expect(await screen.findByText(/landline, cannot receive texts, Northline, registered to Vera Lund/)).toBeTruthy();
+  fireEvent.click(screen.getByRole('button', { name: 'Check it again' }));
+  await waitFor(() => expect(page.told('POST', '/api/number-checks')).toHaveLength(1));
 });

@@ -1,8 +1,8 @@
 import { Box, Button } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import type { Candidate, Conversation } from '../../shared/api';
-import { ActButton, Answered, ProblemNote, tellMovedOn, useKeys, useRefusal } from '../../shared/ui';
+import { type Candidate, type Conversation, linesQuery } from '../../shared/api';
+import { ActButton, Answered, NumberCheckLine, ProblemNote, tellMovedOn, useKeys, useRefusal } from '../../shared/ui';
 import { CandidateRow } from './CandidateRow';
 import { FindCustomer } from './FindCustomer';
 import { focused } from './focused';
@@ -33,6 +33,7 @@ export function IdentifyBand({ conversation, onAsk }: Props) {
   const holders = query.data?.holders ?? NOBODY;
   const identify = useIdentify(conversation.id, holders);
   const refusal = useRefusal('WORK');
+  const zone = useQuery(linesQuery).data?.find(({ id }) => id === conversation.lineId)?.zone ?? 'UTC';
   const ready = refusal === '' && query.data !== undefined && !identify.isPending && !conversation.notForUs;
   const candidates = (query.data?.candidates ?? NONE).slice(0, all ? undefined : SHOWN_AT_FIRST);
   const isIt = (candidate: Candidate | undefined, givesUp?: number) => {
@@ -81,6 +82,13 @@ export function IdentifyBand({ conversation, onAsk }: Props) {
       <Answered query={query}>
         {(likely) => (
           <>
+            <NumberCheckLine
+              address={conversation.address}
+              check={likely.check}
+              zone={zone}
+              may={refusal === '' && likely.canCheck && conversation.answerable}
+              onAsked={() => void query.refetch()}
+            />
             {holders.length > 1 && <ScopeChoice scope={scope} onChange={setScope} />}
             <Box component="ol" sx={{ m: 0, p: 0, listStyle: 'none' }}>
               {candidates.map((candidate, i) => (

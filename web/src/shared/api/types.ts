@@ -91,5 +91,7 @@ export type Story = Schemas['StoryPage'];
 export type DetailForm = Schemas['DetailMessage'];
 export type ImportPreview = Schemas['Preview'];
 export type ImportChoice = Schemas['ImportChoice'];
+export type NumberCheckSetting = Schemas['NumberCheckSetting'];
+export type NumberCheck = Schemas['NumberCheck'];
 export type OtherProgram = Schemas['ProgramView'];
 export type ImportRun = Schemas['ImportView'];

@@ -31,6 +31,7 @@ export { PlaceTabs } from './PlaceTabs';
 export { useTitle, useUnseenInTitle } from './title';
 export { OfficeTabs } from './OfficeTabs';
 export { Field } from './Field';
+export { NumberCheckLine } from './NumberCheckLine';
 export { ShownOnce } from './ShownOnce';
 export { whyOf } from './why';
 export { openWriting, useOpenWriting } from './writing';

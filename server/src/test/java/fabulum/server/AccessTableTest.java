@@ -404,6 +404,19 @@ class AccessTableTest {
     row("POST", "/api/imports/{id}/undo", Door.LEADS);
     fresh("POST", "/api/setup/details", Door.LEADS, asked -> detail());
     fresh("PUT", "/api/setup/details/{id}", Door.LEADS, asked -> detail());
+    row("GET", "/api/setup/number-check", Door.LEADS);
+    row(
+        "PUT",
+        "/api/setup/number-check",
+        Door.LEADS,
+        Map.of("automatic", false, "price", 0, "currency", "USD"));
+    row("POST", "/api/number-checks", Door.WORKERS, Map.of("number", "+13125550199"));
+    row("POST", "/api/number-checks/estimate", Door.WORKERS, Map.of("customers", List.of()));
+    row(
+        "POST",
+        "/api/number-checks/all",
+        Door.WORKERS,
+        Map.of("customers", List.of(), "numbers", 0));
     row("GET", "/api/setup/programs", Door.LEADS);
     row("POST", "/api/setup/programs", Door.LEADS, Map.of("name", "", "rights", List.of()));
     row("POST", "/api/setup/programs/{id}/end", Door.LEADS);

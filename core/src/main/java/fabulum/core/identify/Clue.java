@@ -10,6 +10,10 @@ public enum Clue {
   NEAR_NUMBER,
   /** The number stands in their notes. */
   NOTED_NUMBER,
+  /** The number is registered to them, as the number check says. */
+  REGISTERED,
+  /** The number is registered to someone with their last name. */
+  REGISTERED_FAMILY,
   /** A text of ours to this number names them. */
   WE_NAMED_THEM,
   /** The number has the area code of one of theirs. */

@@ -80,6 +80,7 @@ public final class Directory implements Rarity {
     Map<Long, Double> points = new HashMap<>();
     inquiry.number().ifPresent(number -> byNumber(number, points));
     byWords(reading, points);
+    inquiry.registeredTo().ifPresent(name -> byWords(Reading.of(List.of(name)), points));
     for (String reference : FileClues.references(reading.written())) {
       give("r:" + reference, 6, points);
     }

@@ -56,6 +56,7 @@ public final class Identifier {
     Reading ours =
         Reading.of(inquiry.texts().stream().filter(Saying::ours).map(Saying::words).toList());
     NumberClues numbers = new NumberClues(inquiry, rarity);
+    RegisteredClues registered = new RegisteredClues(inquiry, rarity);
     NameClues names = new NameClues(reading, rarity);
     NameFinder namedByUs = new NameFinder(ours, rarity);
     FileClues file = new FileClues(reading, rarity);
@@ -63,6 +64,7 @@ public final class Identifier {
     List<Candidate> all = new ArrayList<>();
     for (Profile profile : candidates) {
       List<Evidence> evidence = new ArrayList<>(numbers.of(profile));
+      registered.of(profile).ifPresent(evidence::add);
       evidence.addAll(names.of(profile));
       evidence.addAll(file.of(profile));
       evidence.addAll(talk.of(profile));

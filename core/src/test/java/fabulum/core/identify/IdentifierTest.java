@@ -206,6 +206,32 @@ class IdentifierTest {
     assertThat(measured.unknownRight()).isGreaterThan(0.93);
   }
 
+  private Ranking registered(String name, String words) {
+    return rank(
+        new Inquiry(
+            Optional.of(new PhoneNumber(STRANGE)),
+            List.of(new Saying(NOW, false, words)),
+            ZONE,
+            Optional.of(name)));
+  }
+
+  @Test
+  void theNameANumberIsRegisteredUnderPointsToACustomerAndIsNeverSureAlone() {
+    Ranking alone = registered("KOWALSKI DALE", "is the ramp open");
+    assertThat(alone.likely().get(0).customer()).isEqualTo(1);
+    assertThat(alone.likely().get(0).likelihood()).isBetween(0.35, 0.75);
+    double with =
+        registered("Dale Kowalski", "It's Dale, is the ramp open").likely().get(0).likelihood();
+    double without = rank(STRANGE, "It's Dale, is the ramp open").likely().get(0).likelihood();
+    assertThat(with).isGreaterThan(without).isGreaterThan(0.9);
+    Ranking family = registered("Renate Kowalski", "is the ramp open");
+    assertThat(family.likely().get(0).customer()).isEqualTo(1);
+    assertThat(family.likely().get(0).likelihood()).isLessThan(alone.likely().get(0).likelihood());
+    assertThat(family.likely().get(0).evidence().toString()).contains("REGISTERED_FAMILY");
+    assertThat(registered("Someone Else", "is the ramp open").likely().toString())
+        .doesNotContain("REGISTERED");
+  }
+
   @Test
   void theDirectoryForgetsWhomItIsToldToForget() {
     dale.details.add(new Detail("Boat", "Second Wind"));

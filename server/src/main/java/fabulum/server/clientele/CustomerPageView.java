@@ -1,7 +1,9 @@
 package fabulum.server.clientele;
 
 import fabulum.core.agreement.Agreement;
+import fabulum.core.sending.SendQuestion.NumberState;
 import fabulum.server.customers.CustomerFile;
+import fabulum.server.numbers.NumberCheck;
 import fabulum.server.work.CustomerWork;
 import java.time.Instant;
 import java.util.List;
@@ -29,6 +31,8 @@ public record CustomerPageView(
    * @param others names of the other customers who hold it now
    * @param since since when it was theirs; null for not known
    * @param until when it stopped being theirs; null while it is theirs
+   * @param state whether it can be texted at all
+   * @param check what an outside service said of it; null while it was not asked
    */
   public record PageNumber(
       long numberId,
@@ -41,7 +45,9 @@ public record CustomerPageView(
       List<String> others,
       @Nullable Instant since,
       @Nullable Instant until,
-      List<Allowed> allowed) {}
+      List<Allowed> allowed,
+      NumberState state,
+      @Nullable NumberCheck check) {}
 
   /**
    * What the holders of a number allow a line to text them.

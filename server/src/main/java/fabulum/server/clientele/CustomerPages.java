@@ -2,6 +2,7 @@ package fabulum.server.clientele;
 
 import fabulum.core.agreement.Agreement;
 import fabulum.core.phone.Sender;
+import fabulum.core.sending.SendQuestion.NumberState;
 import fabulum.server.access.StaffId;
 import fabulum.server.clientele.CustomerPageView.Allowed;
 import fabulum.server.clientele.CustomerPageView.PageNumber;
@@ -13,6 +14,7 @@ import fabulum.server.customers.CustomerFiles;
 import fabulum.server.customers.CustomerId;
 import fabulum.server.customers.Customers;
 import fabulum.server.customers.HeldNumber;
+import fabulum.server.customers.Holdings;
 import fabulum.server.customers.NumberFacts;
 import fabulum.server.customers.NumberId;
 import fabulum.server.lines.LineId;
@@ -20,11 +22,16 @@ import fabulum.server.lines.LineView;
 import fabulum.server.lines.Lines;
 import fabulum.server.lines.Sights;
 import fabulum.server.lines.TypedNumbers;
+import fabulum.server.numbers.NumberCheck;
+import fabulum.server.numbers.NumberChecks;
 import fabulum.server.platform.Problem;
 import fabulum.server.sending.Agreements;
 import fabulum.server.work.Works;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
 import org.springframework.stereotype.Service;
 
 /** Each customer's page. */
@@ -65,35 +72,42 @@ public class CustomerPages {
   }
 
   /** The numbers of a customer, and what may be sent to them. */
-  @org.springframework.stereotype.Component
+  @Component
   static class HeldBy {
     private final Customers customers;
-    private final fabulum.server.customers.Holdings holdings;
+    private final Holdings holdings;
     private final TypedNumbers numbers;
     private final Agreements agreements;
+    private final NumberChecks checks;
     private final Lines lines;
     private final Sights sights;
 
     HeldBy(
         Customers customers,
-        fabulum.server.customers.Holdings holdings,
+        Holdings holdings,
         TypedNumbers numbers,
         Agreements agreements,
+        NumberChecks checks,
         Lines lines,
         Sights sights) {
       this.customers = customers;
       this.holdings = holdings;
       this.numbers = numbers;
       this.agreements = agreements;
+      this.checks = checks;
       this.lines = lines;
       this.sights = sights;
     }
 
     List<PageNumber> of(CustomerId id, StaffId asking) {
-      return holdings.of(id).stream().map(one -> number(id, one, asking)).toList();
+      List<HeldNumber> all = holdings.of(id);
+      Map<Long, NumberCheck> checked =
+          checks.of(all.stream().map(one -> new NumberId(one.numberId())).distinct().toList());
+      return all.stream().map(one -> number(id, one, checked.get(one.numberId()), asking)).toList();
     }
 
-    private PageNumber number(CustomerId id, HeldNumber one, StaffId asking) {
+    private PageNumber number(
+        CustomerId id, HeldNumber one, @Nullable NumberCheck check, StaffId asking) {
       NumberId number = new NumberId(one.numberId());
       List<String> others =
           customers.holders(number).stream()
@@ -111,7 +125,12 @@ public class CustomerPages {
           others,
           one.heldFrom(),
           one.heldUntil(),
-          one.heldUntil() == null ? allowed(one.address(), asking) : List.of());
+          one.heldUntil() == null ? allowed(one.address(), asking) : List.of(),
+          customers
+              .facts(Sender.ofAddress(one.address()))
+              .map(NumberFacts::state)
+              .orElse(NumberState.GOOD),
+          check);
     }
 
     private List<Allowed> allowed(String address, StaffId asking) {

@@ -8,6 +8,7 @@
       "people",
       "lines",
       "customers",
+      "numbers",
       "conversations",
       "sending",
       "identify",

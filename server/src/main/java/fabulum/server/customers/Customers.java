@@ -1,16 +1,21 @@
 package fabulum.server.customers;
 
+import static java.util.stream.Collectors.toMap;
+
 import fabulum.core.phone.Sender;
 import fabulum.core.sending.SendQuestion.NumberState;
 import fabulum.server.customers.CustomerView.NextAppointment;
 import fabulum.server.customers.CustomerView.OpenJob;
 import fabulum.server.customers.store.CustomerMapper;
+import fabulum.server.customers.store.CustomerMapper.AddressRow;
 import fabulum.server.customers.store.CustomerRow;
 import fabulum.server.platform.LikePattern;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -19,11 +24,17 @@ import org.springframework.transaction.annotation.Transactional;
 public class Customers {
   private final CustomerMapper customers;
   private final CustomerChanges changes;
+  private final ApplicationEventPublisher events;
   private final Clock clock;
 
-  Customers(CustomerMapper customers, CustomerChanges changes, Clock clock) {
+  Customers(
+      CustomerMapper customers,
+      CustomerChanges changes,
+      ApplicationEventPublisher events,
+      Clock clock) {
     this.customers = customers;
     this.changes = changes;
+    this.events = events;
     this.clock = clock;
   }
 
@@ -52,6 +63,20 @@ public class Customers {
   /** A text had come from a number before, as a file tells; it says nothing of the number now. */
   public void wroteBefore(NumberId number, Instant at) {
     customers.setFirstWrote(number.value(), at);
+  }
+
+  /** A network gave up a text because of its number. */
+  public void failed(NumberId number, NumberState state) {
+    setState(number, state);
+    events.publishEvent(new NumberFailed(number));
+  }
+
+  /** The spellings of numbers, by id. */
+  public Map<Long, String> addresses(List<NumberId> numbers) {
+    return numbers.isEmpty()
+        ? Map.of()
+        : customers.listAddresses(numbers.stream().map(NumberId::value).toList()).stream()
+            .collect(toMap(AddressRow::id, AddressRow::address));
   }
 
   /** Keeps what is known of a number. */

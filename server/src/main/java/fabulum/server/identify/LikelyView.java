@@ -2,7 +2,9 @@ package fabulum.server.identify;
 
 import fabulum.core.identify.Clue;
 import fabulum.server.customers.Identifying;
+import fabulum.server.numbers.NumberCheck;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Who probably writes.
@@ -12,6 +14,8 @@ import java.util.List;
  * @param nobody how likely it is nobody on file, 0 to 1
  * @param guessedName a name that the writer gives, for a new customer; empty for none
  * @param acts what was said of the number before, the newest first
+ * @param canCheck whether an outside service can be asked about the number
+ * @param check what it said; null while it was not asked
  */
 public record LikelyView(
     List<Candidate> candidates,
@@ -19,7 +23,9 @@ public record LikelyView(
     double nobody,
     List<Reason> nobodysReasons,
     String guessedName,
-    List<Identifying> acts) {
+    List<Identifying> acts,
+    boolean canCheck,
+    @Nullable NumberCheck check) {
 
   /**
    * A customer who may be the writer.

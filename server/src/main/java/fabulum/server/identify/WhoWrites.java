@@ -9,7 +9,6 @@ import fabulum.core.identify.Ranking.Weighed;
 import fabulum.core.identify.Saying;
 import fabulum.core.identify.Weights;
 import fabulum.core.phone.PhoneNumber;
-import fabulum.core.phone.Sender;
 import fabulum.server.access.StaffId;
 import fabulum.server.conversations.Conversation;
 import fabulum.server.conversations.ConversationId;
@@ -23,9 +22,8 @@ import fabulum.server.customers.Profiles;
 import fabulum.server.identify.LikelyView.Candidate;
 import fabulum.server.identify.LikelyView.HeldNow;
 import fabulum.server.identify.LikelyView.Reason;
-import fabulum.server.lines.LineId;
-import fabulum.server.lines.Lines;
 import fabulum.server.lines.Sights;
+import fabulum.server.numbers.NumberCheck;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
@@ -51,7 +49,7 @@ public class WhoWrites {
 
   private final InSight inSight;
   private final Sights sights;
-  private final Lines lines;
+  private final Inquiries inquiries;
   private final KnownCustomers known;
   private final Profiles profiles;
   private final Holdings holdings;
@@ -61,14 +59,14 @@ public class WhoWrites {
   WhoWrites(
       InSight inSight,
       Sights sights,
-      Lines lines,
+      Inquiries inquiries,
       KnownCustomers known,
       Profiles profiles,
       Holdings holdings,
       Talk talk) {
     this.inSight = inSight;
     this.sights = sights;
-    this.lines = lines;
+    this.inquiries = inquiries;
     this.known = known;
     this.profiles = profiles;
     this.holdings = holdings;
@@ -81,13 +79,19 @@ public class WhoWrites {
     NumberId number = new NumberId(row.numberId());
     SightColumns sight = SightColumns.of(sights.of(asking));
     List<Saying> said = talk.of(row.address(), known.since(row.lastAt()), sight);
+    Optional<NumberCheck> check = inquiries.check(row);
     if (said.stream().allMatch(Saying::ours)) {
       return new LikelyView(
-          List.of(), holdings.holders(number), 1, List.of(), "", holdings.listActs(number));
+          List.of(),
+          holdings.holders(number),
+          1,
+          List.of(),
+          "",
+          holdings.listActs(number),
+          inquiries.canCheck(),
+          check.orElse(null));
     }
-    Optional<PhoneNumber> phone = Sender.ofAddress(row.address()).answerable();
-    ZoneId zone = ZoneId.of(lines.get(new LineId(row.lineId())).zone());
-    Inquiry inquiry = new Inquiry(phone, said, zone);
+    Inquiry inquiry = inquiries.of(row, said, check);
     Map<Long, Profile> candidates = candidates(inquiry, number, sight);
     Ranking ranking = rank(inquiry, candidates);
     return new LikelyView(
@@ -99,8 +103,16 @@ public class WhoWrites {
         holdings.holders(number),
         ranking.nobody(),
         reasons(ranking.nobodysEvidence()),
-        Identifier.nameIn(inquiry),
-        holdings.listActs(number));
+        guessedName(inquiry),
+        holdings.listActs(number),
+        inquiries.canCheck(),
+        check.orElse(null));
+  }
+
+  /** What they call themselves, else the name the number is registered under. */
+  private static String guessedName(Inquiry inquiry) {
+    String said = Identifier.nameIn(inquiry);
+    return said.isEmpty() ? inquiry.registeredTo().orElse("") : said;
   }
 
   /**

@@ -131,7 +131,7 @@ public class Deliveries {
     if (failed) {
       if (report.failureCode() != null && !row.isGroup()) {
         NumberState.ofFailure(report.failureCode())
-            .ifPresent(state -> customers.setState(new NumberId(row.numberId()), state));
+            .ifPresent(state -> customers.failed(new NumberId(row.numberId()), state));
       }
       touched.addAll(failed(row, text, report));
     } else if (text.needsHand()) {

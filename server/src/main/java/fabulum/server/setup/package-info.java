@@ -14,7 +14,8 @@
       "sending",
       "ownership",
       "notices",
-      "programs"
+      "programs",
+      "numbers"
     })
 @NullMarked
 package fabulum.server.setup;

@@ -51,4 +51,9 @@ public interface CustomerMapper {
   List<Long> listNumbers(long customerId);
 
   List<OpenJob> listJobs(long customerId);
+
+  /** A number and its spelling. */
+  record AddressRow(long id, String address) {}
+
+  List<AddressRow> listAddresses(List<Long> ids);
 }
