@@ -12,6 +12,7 @@ const KINDS: [NoticeKind, string][] = [
   ['UNDELIVERED', 'texts that were not delivered'],
   ['SOON', 'my answers due soon'],
   ['LATE', 'my late answers'],
+  ['TO_IDENTIFY', 'unknown numbers that wait too long'],
 ];
 const WAYS: [Channel, string][] = [
   ['HERE', 'here, in Notices'],

@@ -19,6 +19,7 @@ import { Answered, BlankText } from '../../shared/ui';
 import { numberOf } from './model/costs';
 import { LANGUAGES, minuteOfDay, timeOfDay, weighed, whatWords, whenWords } from './model/sending';
 import { Part } from './Part';
+import { IdentifyAlertPart } from './IdentifyAlertPart';
 import { NumberCheckPart } from './NumberCheckPart';
 import { WrongNumbersPart } from './WrongNumbersPart';
 import { sendSettingsQuery } from './queries';
@@ -45,6 +46,7 @@ export function SendingPage() {
       <Answered query={settings}>{(first) => <SendingForm first={first} />}</Answered>
       <WrongNumbersPart />
       <NumberCheckPart />
+      <IdentifyAlertPart />
     </>
   );
 }

@@ -7,6 +7,7 @@ const KINDS: Record<NoticeKind, string> = {
   UNDELIVERED: 'not delivered',
   SOON: 'due soon',
   LATE: 'late',
+  TO_IDENTIFY: 'who is it?',
 };
 
 /** What a notice tells of, in a word. */

@@ -404,6 +404,8 @@ class AccessTableTest {
     row("POST", "/api/imports/{id}/undo", Door.LEADS);
     fresh("POST", "/api/setup/details", Door.LEADS, asked -> detail());
     fresh("PUT", "/api/setup/details/{id}", Door.LEADS, asked -> detail());
+    row("GET", "/api/setup/identify-alert", Door.LEADS);
+    row("PUT", "/api/setup/identify-alert", Door.LEADS, Map.of("afterMinutes", 30));
     row("GET", "/api/setup/number-check", Door.LEADS);
     row(
         "PUT",

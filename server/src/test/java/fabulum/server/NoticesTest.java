@@ -227,6 +227,27 @@ class NoticesTest {
   }
 
   @Test
+  void aNamedPersonIsAlertedOnceWhenNobodySaysWhoWrites() {
+    String known = office.fabulum.freshNumber();
+    office.fabulum.customer("Ada Known", known);
+    office.fabulum.webhook().text(known, Fabulum.DOCK, "me again").require(200);
+    long id = office.text(Fabulum.DOCK, "who am I");
+    Map<String, Object> alert = Map.of("afterMinutes", 20, "staffId", office.id("tom"));
+    assertThat(maren.put("/api/setup/identify-alert", Map.of("afterMinutes", 0)).status())
+        .isEqualTo(422);
+    maren.put("/api/setup/identify-alert", alert).require(200);
+    office.fabulum.clock.advance(Duration.ofMinutes(5));
+    office.text(Fabulum.DOCK, "and who am I");
+    office.fabulum.clock.advance(Duration.ofMinutes(15));
+    assertThat(comesTo("tom", "TO_IDENTIFY", 1)).as("the second waits for 15 minutes").isTrue();
+    office.fabulum.webhook().text(office.numberOf(id), Fabulum.DOCK, "hello?").require(200);
+    office.fabulum.clock.advance(Duration.ofMinutes(5));
+    assertThat(comesTo("tom", "TO_IDENTIFY", 2)).as("each wait once, and only unknown").isTrue();
+    assertThat(maren.get("/api/setup/history").require(200).body())
+        .contains("Tom Ferry after 20 working minutes");
+  }
+
+  @Test
   void choicesBeginAsIsUsualAndChangeOneByOne() {
     JsonNode usual = priya.get("/api/notices/choices").require(200).json();
     assertThat(usual.valueStream().map(one -> one.path("kind").asString() + one.path("by")))
@@ -236,7 +257,8 @@ class NoticesTest {
             "MENTION[\"HERE\",\"DESKTOP\",\"SOUND\"]",
             "UNDELIVERED[\"HERE\",\"DESKTOP\",\"SOUND\"]",
             "SOON[\"HERE\"]",
-            "LATE[\"HERE\",\"DESKTOP\"]");
+            "LATE[\"HERE\",\"DESKTOP\"]",
+            "TO_IDENTIFY[\"HERE\",\"DESKTOP\"]");
     priya
         .put("/api/notices/choices", Map.of("kind", "MINE", "channel", "SOUND", "wanted", false))
         .require(204);

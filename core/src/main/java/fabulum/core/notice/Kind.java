@@ -16,7 +16,9 @@ public enum Kind {
   /** An answer nears its promise. */
   SOON("my answers due soon"),
   /** An answer is late. */
-  LATE("my late answers");
+  LATE("my late answers"),
+  /** Nobody has said for long who writes. */
+  TO_IDENTIFY("unknown numbers that wait too long");
 
   private final String words;
 
@@ -33,7 +35,7 @@ public enum Kind {
   public Set<Channel> usual() {
     return switch (this) {
       case MINE, MENTION, UNDELIVERED -> EnumSet.of(Channel.HERE, Channel.DESKTOP, Channel.SOUND);
-      case LATE -> EnumSet.of(Channel.HERE, Channel.DESKTOP);
+      case LATE, TO_IDENTIFY -> EnumSet.of(Channel.HERE, Channel.DESKTOP);
       case SOON, NOBODYS -> EnumSet.of(Channel.HERE);
     };
   }

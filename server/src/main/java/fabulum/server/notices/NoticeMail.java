@@ -36,6 +36,7 @@ class NoticeMail {
       case UNDELIVERED -> "Not delivered: " + who;
       case SOON -> "Soon late: " + who;
       case LATE -> "Late: " + who;
+      case TO_IDENTIFY -> "Who is it? " + who;
     };
   }
 

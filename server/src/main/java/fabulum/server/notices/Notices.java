@@ -83,6 +83,7 @@ public class Notices {
           case MENTION -> false;
           case NOBODYS -> conversation.group() != Group.OUR_TURN || conversation.owner() != null;
           case UNDELIVERED -> !conversation.failed();
+          case TO_IDENTIFY -> !conversation.toIdentify();
           case MINE, SOON, LATE -> conversation.group() != Group.OUR_TURN;
         };
     return new NoticeView(

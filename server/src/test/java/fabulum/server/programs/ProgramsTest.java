@@ -72,8 +72,7 @@ class ProgramsTest {
     String path = OUTSIDE + "/customers/B-1";
     assertThat(books.put(path, ada).status()).isEqualTo(201);
     assertThat(books.put(path, ada).status()).as("told again").isEqualTo(200);
-    assertThat(maren.conversationOf(first).path("customerName").asString())
-        .isEqualTo("Ada Brandt");
+    assertThat(maren.conversationOf(first).path("customerName").asString()).isEqualTo("Ada Brandt");
 
     Map<String, Object> more =
         Map.of(

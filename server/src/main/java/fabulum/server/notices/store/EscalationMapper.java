@@ -1,6 +1,7 @@
 package fabulum.server.notices.store;
 
 import fabulum.server.notices.EscalationStep;
+import fabulum.server.notices.IdentifyAlert;
 import java.time.Instant;
 import java.util.List;
 import org.apache.ibatis.annotations.Mapper;
@@ -31,4 +32,11 @@ public interface EscalationMapper {
   boolean isTaken(long conversationId, Instant since, String step);
 
   void take(long conversationId, Instant since, String step);
+
+  /** Waits on a line for which nobody has said who writes and that have not taken this step. */
+  List<ReachedRow> listToIdentify(long lineId, String step, int limit);
+
+  IdentifyAlert getIdentifyAlert();
+
+  void setIdentifyAlert(IdentifyAlert wanted);
 }
