@@ -10,6 +10,7 @@ import { Notes } from './Notes';
 import { Numbers } from './Numbers';
 import { OnFile } from './OnFile';
 import { customerQuery, storyQuery, useCustomerChange } from './queries';
+import { RemoveForGood } from './RemoveForGood';
 import { Story } from './Story';
 import { Twins } from './Twins';
 import { Appointments, Jobs } from './Work';
@@ -96,6 +97,7 @@ function Page({ page }: { page: CustomerPageData }) {
         <Notes file={file} zone={zone} />
         <Lists file={file} />
         <Changes id={file.id} zone={zone} />
+        <RemoveForGood id={file.id} name={file.name} />
       </Box>
       <Box
         component="section"

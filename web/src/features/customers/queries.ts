@@ -93,3 +93,11 @@ export const allTwinsQuery = queryOptions({
   queryFn: () => ask('GET', '/api/customers/twins'),
   staleTime: 0,
 });
+
+/** What would be removed with a customer. */
+export const removalQuery = (id: number) =>
+  queryOptions({
+    queryKey: [...keys.customers, 'removal', id] as const,
+    queryFn: () => ask('GET', '/api/customers/{id}/removal', { path: { id } }),
+    staleTime: 0,
+  });

@@ -41,6 +41,8 @@ class AccessTableTest {
     WORKERS_MISS,
     /** Who was given the permission to export; of the people here, nobody or leads. */
     EXPORTS,
+    /** Leads to whom it was given; here to none. */
+    NOT_GIVEN,
     /** Leads only. */
     LEADS,
     /** Leads, and everybody for themselves; asked here about another person. */
@@ -286,6 +288,8 @@ class AccessTableTest {
   private void customers() {
     String one = "/api/customers/{customer}";
     row("GET", one, Door.EVERYBODY);
+    row("GET", one + "/removal", Door.NOT_GIVEN);
+    row("POST", one + "/removal", Door.NOT_GIVEN, Map.of("name", "Nobody"));
     row("GET", one + "/story", Door.EVERYBODY);
     row("GET", one + "/changes", Door.EVERYBODY);
     row("GET", one + "/twins", Door.EVERYBODY);
@@ -611,6 +615,7 @@ class AccessTableTest {
               : works ? PAST_THE_DOOR.contains(status) || status == 404 : status == 403;
       case WORKERS -> works ? PAST_THE_DOOR.contains(status) : status == 403;
       case PROGRAMS -> status == 401;
+      case NOT_GIVEN -> status == 403;
       case EXPORTS -> status == (role == Role.LEAD ? 200 : 403);
       case WORKERS_MISS -> status == (works ? 404 : 403);
       case LEADS, LEADS_FOR_OTHERS ->

@@ -1,6 +1,5 @@
 package fabulum.server.accounts;
 
-import fabulum.server.accounts.store.SecretMapper;
 import java.nio.charset.StandardCharsets;
 import java.security.GeneralSecurityException;
 import java.security.MessageDigest;
@@ -9,7 +8,6 @@ import java.util.Base64;
 import java.util.Optional;
 import javax.crypto.Mac;
 import javax.crypto.spec.SecretKeySpec;
-import org.springframework.dao.DuplicateKeyException;
 import org.springframework.stereotype.Service;
 
 /**
@@ -23,11 +21,10 @@ public class KnownBrowsers {
   private static final String SECRET = "browsers";
   private static final int OCTETS = 32;
 
-  private final SecretMapper secrets;
+  private final Secrets secrets;
   private final SecureRandom random = new SecureRandom();
-  private volatile byte[] key = new byte[0];
 
-  KnownBrowsers(SecretMapper secrets) {
+  KnownBrowsers(Secrets secrets) {
     this.secrets = secrets;
   }
 
@@ -55,30 +52,11 @@ public class KnownBrowsers {
   private String signature(String name) {
     try {
       Mac mac = Mac.getInstance(ALGORITHM);
-      mac.init(new SecretKeySpec(key(), ALGORITHM));
+      mac.init(new SecretKeySpec(secrets.key(SECRET), ALGORITHM));
       return encoded(mac.doFinal(name.getBytes(StandardCharsets.UTF_8)));
     } catch (GeneralSecurityException e) {
       throw new IllegalStateException("Every Java has " + ALGORITHM, e);
     }
-  }
-
-  private byte[] key() {
-    if (key.length == 0) {
-      key = Base64.getUrlDecoder().decode(secrets.find(SECRET).orElseGet(this::make));
-    }
-    return key;
-  }
-
-  /** Made at the first use; of two that make it at once the first one's stays. */
-  private String make() {
-    byte[] octets = new byte[OCTETS];
-    random.nextBytes(octets);
-    try {
-      secrets.insert(SECRET, encoded(octets));
-    } catch (DuplicateKeyException madeMeanwhile) {
-      // Read below.
-    }
-    return secrets.find(SECRET).orElseThrow();
   }
 
   private static String encoded(byte[] octets) {

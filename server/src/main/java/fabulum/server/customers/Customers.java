@@ -43,10 +43,13 @@ public class Customers {
    * at once, one fails and is tried again.
    */
   public NumberId numberOf(Sender sender) {
-    return new NumberId(
-        customers
-            .findNumber(sender.address())
-            .orElseGet(() -> customers.insertNumber(sender.address())));
+    return new NumberId(customers.findNumber(sender.address()).orElseGet(() -> make(sender)));
+  }
+
+  private long make(Sender sender) {
+    long id = customers.insertNumber(sender.address());
+    events.publishEvent(new NumberMade(new NumberId(id), sender));
+    return id;
   }
 
   /** What is known of a number; empty when it never wrote and nobody wrote to it. */
