@@ -158,4 +158,22 @@ describe('a customer’s page', () => {
     fireEvent.click(within(part).getByRole('button', { name: 'Take back' }));
     await waitFor(() => expect(page.told('POST', '/api/identifying/2/undo')).toHaveLength(1));
   });
+
+  it('removes a customer for good only when the name was typed', async () => {
+    const found = { name: 'Vera Lund', numbers: 1, shared: 1, conversations: 2, texts: 14, work: 1 };
+    const page = open({
+      'GET /api/customers/3/removal': found,
+      'POST /api/customers/3/removal': found,
+    });
+    fireEvent.click(await screen.findByRole('button', { name: 'Remove for good…' }));
+    const dialog = await screen.findByRole('dialog');
+    expect(await within(dialog).findByText(/2 conversations with 14 texts/)).toBeTruthy();
+    const go = within(dialog).getByRole<HTMLButtonElement>('button', { name: 'Remove for good' });
+    expect(go.disabled).toBe(true);
+    fireEvent.change(within(dialog).getByLabelText(/Type the name/), { target: { value: 'vera lund' } });
+    expect(go.disabled).toBe(false);
+    fireEvent.click(go);
+    await waitFor(() => expect(page.told('POST', '/api/customers/3/removal')).toEqual([{ name: 'vera lund' }]));
+    await waitFor(() => expect(page.address()).toBe('/customers'));
+  });
 });

@@ -162,7 +162,7 @@ function CostsForm({ first }: { first: CostSettings }) {
         </Box>
         <Allowances rows={now.allowances} onChange={(allowances) => change({ allowances })} />
       </Part>
-      <SaveBar form={form} save="Save, at once for everyone" saved={() => 'Saved.'} />
+      <SaveBar form={form} save="Save" saved={() => 'Saved.'} />
     </Form>
   );
 }

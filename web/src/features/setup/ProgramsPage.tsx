@@ -125,7 +125,7 @@ function Programs({ rows }: { rows: OtherProgram[] }) {
               <TableCell>Program</TableCell>
               <TableCell>What it may do</TableCell>
               <TableCell>In the last 30 days</TableCell>
-              <TableCell>Last used</TableCell>
+              <TableCell sx={{ whiteSpace: 'nowrap' }}>Last used</TableCell>
               <TableCell />
             </TableRow>
           </TableHead>
@@ -173,7 +173,7 @@ function Programs({ rows }: { rows: OtherProgram[] }) {
                       </Button>
                     </>
                   ) : (
-                    <Button sx={{ p: 0 }} onClick={() => setEnding(one.id)}>
+                    <Button sx={{ p: 0, whiteSpace: 'nowrap' }} onClick={() => setEnding(one.id)}>
                       End its key…
                     </Button>
                   )}

@@ -223,7 +223,7 @@ function SendingForm({ first }: { first: SendSettings }) {
           </Box>
         ))}
       </Part>
-      <SaveBar form={form} save="Save, at once for everyone" ready={form.changed} saved={() => 'Saved.'} />
+      <SaveBar form={form} save="Save" ready={form.changed} saved={() => 'Saved.'} />
     </Form>
   );
 }
