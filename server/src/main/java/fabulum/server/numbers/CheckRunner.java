@@ -25,6 +25,7 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
+import org.springframework.dao.DuplicateKeyException;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.event.TransactionPhase;
@@ -85,8 +86,12 @@ class CheckRunner {
       return;
     }
     for (long number : rows.listToIdentify(conversations, AT_ONCE)) {
-      transactions.executeWithoutResult(
-          status -> rows.insertWanted(number, clock.instant(), false));
+      try {
+        transactions.executeWithoutResult(
+            status -> rows.insertWanted(number, clock.instant(), false));
+      } catch (DuplicateKeyException askedMeanwhile) {
+        log.debug("Another program asks about this number already");
+      }
     }
   }
 

@@ -4,6 +4,7 @@ import fabulum.server.access.StaffId;
 import fabulum.server.programs.ProgramRight;
 import fabulum.server.programs.Programs;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.Set;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.stream.Collectors;
@@ -33,7 +34,7 @@ public class ProgramSetUp {
           changes.note(by, "program " + name.strip(), "key", null, said(rights));
           return one.id();
         });
-    return made.get();
+    return Objects.requireNonNull(made.get());
   }
 
   /** Ends the key of a program. */
