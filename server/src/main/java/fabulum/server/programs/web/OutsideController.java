@@ -136,7 +136,7 @@ class OutsideController {
     return work.listJobs(outsideId, me);
   }
 
-  /** A job. */
+  /** A job by how the other program names it. */
   @Problems(Kind.TOO_MANY_TRIES)
   @GetMapping("/jobs/{outsideId}")
   OutsideJob outsideJob(@AuthenticationPrincipal Program me, @PathVariable String outsideId) {
