@@ -68,13 +68,19 @@ test('handing over by keyboard tells the other, who reads a summary and answers 
   await script(page).focus();
   await page.keyboard.press('t');
   await expect(script(page)).toContainText(`(${me} takes it.)`);
-  await page.keyboard.press('h');
-  await page.getByLabel('To whom').fill('ben');
-  await page.getByLabel('Reason (kept as a note)').fill('You were there this morning.');
-  await page.keyboard.press('Tab');
-  await page.keyboard.press('Tab');
-  await page.keyboard.press('Enter');
+  const handOver = async () => {
+    await page.keyboard.press('h');
+    await page.getByLabel('To whom').fill('ben');
+    await page.getByLabel('Reason (kept as a note)').fill('You were there this morning.');
+    await page.keyboard.press('Tab');
+    await page.keyboard.press('Tab');
+    await page.keyboard.press('Enter');
+  };
+  await handOver();
   await expect(script(page)).toContainText(`(${me} hands it over to ${ben.name}.)`);
+  await page.keyboard.press('z');
+  await expect(script(page)).toContainText(`(${me} undoes handing it over.)`);
+  await handOver();
 
   await bens.keyboard.press('g');
   const told = bens.getByRole('dialog', { name: 'Notices' });
@@ -84,10 +90,13 @@ test('handing over by keyboard tells the other, who reads a summary and answers 
   await expect(summary).toContainText('Which pontoon is the pump-out on?');
   await expect(summary).toContainText('You were there this morning.');
   await expect(summary).toContainText('answer due today');
+  // Who writes and what was handed over both want room; the words and the way to send stay in sight.
+  await expect(script(bens).getByText('You were there this morning.').last()).toBeInViewport();
+  await expect(bens.getByRole('button', { name: 'Send', exact: true })).toBeInViewport();
 
-  await page.keyboard.press('z');
-  await expect(script(page)).toContainText(`(${me} undoes handing it over.)`);
-  await expect(summary).toBeHidden();
+  await reply(bens).fill('On the outer one.');
+  await bens.keyboard.press('Control+Enter');
+  await expect(script(page)).toContainText('On the outer one.');
 });
 
 test('taking what was taken a second ago says by whom', async ({ office }) => {

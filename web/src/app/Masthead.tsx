@@ -55,7 +55,8 @@ export function Masthead({ session, lineState, onHelp, onWrite }: Props) {
         borderBottom: 1,
         borderColor: 'divider',
         minHeight: 48,
-        flexWrap: 'wrap',
+        // What can be taken back comes and goes: it may not move the places and what lies below.
+        flexWrap: { xs: 'wrap', lg: 'nowrap' },
       }}
     >
       <Box component="span" sx={{ typography: 'wordmark' }}>
@@ -68,6 +69,7 @@ export function Masthead({ session, lineState, onHelp, onWrite }: Props) {
           display: 'flex',
           gap: { xs: 1.5, sm: 2.5 },
           order: { xs: 3, sm: 0 },
+          flexShrink: { lg: 0 },
           flexBasis: { xs: '100%', sm: 'auto' },
           overflowX: { xs: 'auto', sm: 'visible' },
         }}

@@ -3,7 +3,15 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { ApiProblem, ask } from '../shared/api';
-import { readAgainAfterUndo, useKeys, useOffer, useTakeBack, withdrawOffer } from '../shared/ui';
+import {
+  lastOffer,
+  onceActsAnswered,
+  readAgainAfterUndo,
+  useKeys,
+  useOffer,
+  useTakeBack,
+  withdrawOffer,
+} from '../shared/ui';
 
 const PROBLEM_SHOWN_MS = 6_000;
 
@@ -42,6 +50,7 @@ export function UndoBar() {
     setTimeout(() => setProblem(''), PROBLEM_SHOWN_MS);
   }
   const takeBack = () => {
+    const offer = lastOffer();
     if (!offer) return;
     withdrawOffer();
     if ('text' in offer.back)
@@ -50,7 +59,8 @@ export function UndoBar() {
       });
     else undo.mutate(offer.back);
   };
-  useKeys({ z: offer ? takeBack : undefined });
+  // The last act is meant, also while the server has not answered it yet.
+  useKeys({ z: () => onceActsAnswered(queries, takeBack) });
   if (!offer && problem === '') return null;
   return (
     <Box

@@ -1,6 +1,6 @@
 import { infiniteQueryOptions, queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
 import { ask, keys } from '../../shared/api';
-import { offerUndo } from '../../shared/ui';
+import { offerUndo, UNDOABLE } from '../../shared/ui';
 
 /** The customers a sentence means, by name. */
 export const placeQuery = (sentence: string) =>
@@ -61,6 +61,7 @@ export function useReadCustomersAgain() {
 export function useCustomerChange() {
   const again = useReadCustomersAgain();
   return useMutation({
+    meta: UNDOABLE,
     mutationFn: ({ go }: { go: () => Promise<unknown>; undo?: string }) => go(),
     onSuccess: (answer, { undo }) => {
       if (undo !== undefined && typeof answer === 'object' && answer !== null && 'act' in answer) {

@@ -1,8 +1,10 @@
-import { Box, Button, LinearProgress } from '@mui/material';
+import { Box, Button } from '@mui/material';
 import { useState } from 'react';
 import type { Candidate } from '../../shared/api';
 import { ActButton } from '../../shared/ui';
-import { likelihoodWords, percent } from './model/likelihood';
+import { Likelihood } from './Likelihood';
+import { rowStyle } from './rowStyle';
+import { Why } from './Why';
 
 interface Props {
   candidate: Candidate;
@@ -18,37 +20,13 @@ export function CandidateRow({ candidate, hint, refusal, busy, onIsIt }: Props) 
   const [more, setMore] = useState(false);
   const { name, likelihood, numbers, details, reasons, holds } = candidate;
   return (
-    <Box
-      component="li"
-      aria-label={name}
-      sx={{
-        display: 'grid',
-        gridTemplateColumns: { xs: '1fr auto', sm: 'minmax(0, 1fr) 92px 148px' },
-        columnGap: 1.5,
-        alignItems: 'start',
-        py: 0.5,
-        borderTop: 1,
-        borderColor: 'divider',
-      }}
-    >
+    <Box component="li" aria-label={name} sx={rowStyle}>
       <Box sx={{ minWidth: 0 }}>
         <strong>{name}</strong>{' '}
         <Box component="span" sx={{ color: 'text.secondary' }}>
           {details.join(' · ')}
         </Box>
-        <Box component="ul" aria-label={`Why ${name}`} sx={{ m: 0, p: 0, listStyle: 'none' }}>
-          {reasons.map((reason, i) => (
-            <Box
-              component="li"
-              key={reason.clue}
-              sx={[{ display: 'inline' }, reason.points < 0 ? { color: 'text.secondary', fontStyle: 'italic' } : {}]}
-            >
-              {reason.points < 0 && 'But: '}
-              {reason.sentence}
-              {i < reasons.length - 1 && ' '}
-            </Box>
-          ))}
-        </Box>
+        <Why name={name} reasons={reasons} />
         {more && (
           <Box>
             {numbers.map(({ numberId, number }) => (
@@ -59,16 +37,7 @@ export function CandidateRow({ candidate, hint, refusal, busy, onIsIt }: Props) 
           </Box>
         )}
       </Box>
-      <Box sx={{ typography: 'caption', gridRow: { xs: 2, sm: 'auto' } }}>
-        <Box className="figures">{percent(likelihood)}</Box>
-        <LinearProgress
-          variant="determinate"
-          value={likelihood * 100}
-          aria-hidden
-          sx={{ height: 3, borderRadius: 0 }}
-        />
-        {likelihoodWords(likelihood)}
-      </Box>
+      <Likelihood of={likelihood} />
       <Box sx={{ textAlign: 'right' }}>
         <ActButton
           {...(hint ? { hint } : {})}

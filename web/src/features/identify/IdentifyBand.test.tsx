@@ -63,6 +63,22 @@ it('shows the likeliest with why, also what speaks against, and more when asked'
   expect(screen.getByRole('listitem', { name: 'Bo Lind' })).toBeTruthy();
 });
 
+it('puts nobody we know among the candidates where it belongs, with the way to make a customer', async () => {
+  const stranger = {
+    ...FOUND,
+    nobody: 0.7,
+    candidates: FOUND.candidates.map((each) => ({ ...each, likelihood: 0.1 })),
+  };
+  band({}, stranger);
+  await first();
+  const names = screen.getAllByRole('listitem').map((row) => row.getAttribute('aria-label'));
+  expect(names.filter(Boolean)).toEqual(['Nobody we know', 'Vera Lund', 'Otto Lund']);
+  const nobody = within(screen.getByRole('listitem', { name: 'Nobody we know' }));
+  nobody.getByText('70 %');
+  fireEvent.click(nobody.getByRole('button', { name: /^New customer/ }));
+  expect(await screen.findByRole('form', { name: 'New customer' })).toBeTruthy();
+});
+
 it('Y says it is the first, with what the page showed', async () => {
   const page = band({ [CUSTOMER]: { act: 9 } });
   await first();

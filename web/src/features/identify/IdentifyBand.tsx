@@ -6,8 +6,9 @@ import { ActButton, Answered, NumberCheckLine, ProblemNote, tellMovedOn, useKeys
 import { CandidateRow } from './CandidateRow';
 import { FindCustomer } from './FindCustomer';
 import { focused } from './focused';
-import { ASK_WHICH, ASK_WHO, percent, SHOWN_AT_FIRST } from './model/likelihood';
+import { ASK_WHICH, ASK_WHO, placeOfNobody, shownAtFirst } from './model/likelihood';
 import { NewCustomer } from './NewCustomer';
+import { NobodyRow } from './NobodyRow';
 import { type Answer, likelyQuery, useIdentify, useTakeBackIdentifying } from './queries';
 import { ScopeChoice } from './ScopeChoice';
 
@@ -20,7 +21,7 @@ interface Props {
 type Part = 'none' | 'new' | 'find' | 'not-for-us';
 type Scope = Extract<Answer, { as: 'holder' }>['scope'];
 
-const NONE: Candidate[] = [];
+const UNKNOWN: { nobody: number; candidates: Candidate[] } = { nobody: 0, candidates: [] };
 const NOBODY: number[] = [];
 const KEYS = ['Y', 'J', 'K'];
 
@@ -35,7 +36,9 @@ export function IdentifyBand({ conversation, onAsk }: Props) {
   const refusal = useRefusal('WORK');
   const zone = useQuery(linesQuery).data?.find(({ id }) => id === conversation.lineId)?.zone ?? 'UTC';
   const ready = refusal === '' && query.data !== undefined && !identify.isPending && !conversation.notForUs;
-  const candidates = (query.data?.candidates ?? NONE).slice(0, all ? undefined : SHOWN_AT_FIRST);
+  const likely = query.data ?? UNKNOWN;
+  const candidates = likely.candidates.slice(0, all ? undefined : shownAtFirst(likely));
+  const before = Math.min(placeOfNobody(likely), candidates.length);
   const isIt = (candidate: Candidate | undefined, givesUp?: number) => {
     if (!candidate) return;
     const { customerId, name } = candidate;
@@ -60,19 +63,28 @@ export function IdentifyBand({ conversation, onAsk }: Props) {
         }
       : {},
   );
+  const row = (candidate: Candidate, i: number) => (
+    <CandidateRow
+      key={candidate.customerId}
+      candidate={candidate}
+      hint={KEYS[i]}
+      refusal={refusal}
+      busy={identify.isPending}
+      onIsIt={(givesUp) => isIt(candidate, givesUp)}
+    />
+  );
   if (conversation.notForUs) return <NotForUs conversation={conversation} />;
   return (
     <Box
       component="section"
       aria-label="Who is writing?"
       sx={{
-        mt: 0.75,
+        mx: 2,
+        my: 1,
         pl: 1.5,
         borderLeft: 3,
         borderColor: 'info.main',
         typography: 'body2',
-        maxHeight: { xs: '26vh', sm: '45vh' },
-        overflowY: 'auto',
       }}
     >
       <Box sx={{ mb: 0.5 }}>
@@ -91,37 +103,20 @@ export function IdentifyBand({ conversation, onAsk }: Props) {
             />
             {holders.length > 1 && <ScopeChoice scope={scope} onChange={setScope} />}
             <Box component="ol" sx={{ m: 0, p: 0, listStyle: 'none' }}>
-              {candidates.map((candidate, i) => (
-                <CandidateRow
-                  key={candidate.customerId}
-                  candidate={candidate}
-                  hint={KEYS[i]}
-                  refusal={refusal}
-                  busy={identify.isPending}
-                  onIsIt={(givesUp) => isIt(candidate, givesUp)}
-                />
-              ))}
+              {candidates.slice(0, before).map((candidate, i) => row(candidate, i))}
+              <NobodyRow likely={likely} refusal={refusal} expanded={part === 'new'} onNew={() => setPart('new')} />
+              {candidates.slice(before).map((candidate, i) => row(candidate, before + i))}
             </Box>
-            {likely.candidates.length === 0 && <Box>Nothing in the texts fits anyone on file.</Box>}
-            <Box sx={{ color: 'text.secondary' }}>
-              Nobody we know: {percent(likely.nobody)}
-              {likely.nobodysReasons
-                .filter(({ clue, points }) => clue !== 'NOBODY' && points > 0)
-                .map(({ sentence }) => ` · ${sentence}`)}
-              {likely.candidates.length > candidates.length && (
-                <Button onClick={() => setAll(true)} sx={{ ml: 1, p: 0 }}>
-                  Show {likely.candidates.length - candidates.length} more
-                </Button>
-              )}
-            </Box>
+            {likely.candidates.length > candidates.length && (
+              <Button onClick={() => setAll(true)} sx={{ p: 0 }}>
+                Show {likely.candidates.length - candidates.length} more
+              </Button>
+            )}
           </>
         )}
       </Answered>
       {identify.error && <ProblemNote problem={identify.error} onRetry={() => void query.refetch()} />}
       <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 0.5, ml: -1 }}>
-        <ActButton hint="P" refusal={refusal} aria-expanded={part === 'new'} onClick={() => setPart('new')}>
-          New customer…
-        </ActButton>
         <ActButton refusal={refusal} aria-expanded={part === 'find'} onClick={() => setPart('find')}>
           Someone else…
         </ActButton>
@@ -186,7 +181,7 @@ function NotForUs({ conversation }: { conversation: Conversation }) {
   const refusal = useRefusal('WORK');
   const act = data?.acts.find((each) => each.kind === 'NOT_FOR_US' && each.undoneAt === undefined);
   return (
-    <Box role="note" sx={{ mt: 0.75, pl: 1.5, borderLeft: 3, borderColor: 'info.main', typography: 'body2' }}>
+    <Box role="note" sx={{ mx: 2, my: 1, pl: 1.5, borderLeft: 3, borderColor: 'info.main', typography: 'body2' }}>
       <strong>Not for us{act?.words === 'JUNK' ? ': junk' : ': wrong number'}.</strong> Texts from this number stay out
       of the inbox.{' '}
       {act && (

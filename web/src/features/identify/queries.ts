@@ -1,6 +1,6 @@
 import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
 import { ask, type Conversation, readAgain } from '../../shared/api';
-import { offerUndo, readAgainAfterUndo, tellMovedOn } from '../../shared/ui';
+import { offerUndo, readAgainAfterUndo, tellMovedOn, UNDOABLE } from '../../shared/ui';
 
 /** Who probably writes; read again when something happened in the conversation. */
 export const likelyQuery = ({ id, version }: Conversation) =>
@@ -35,6 +35,7 @@ export function useIdentify(id: number, seen: number[]) {
   const queries = useQueryClient();
   const path = { id };
   return useMutation({
+    meta: UNDOABLE,
     mutationFn: (answer: Answer) => {
       switch (answer.as) {
         case 'customer': {

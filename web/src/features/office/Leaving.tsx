@@ -13,7 +13,7 @@ import { useState } from 'react';
 import { ask, type Staff, staffQuery, teamsQuery, readAllAgain } from '../../shared/api';
 import { workQuery } from './queries';
 import { timeLeft } from '../../shared/format';
-import { Blank, offerUndo, ProblemNote } from '../../shared/ui';
+import { Blank, offerUndo, ProblemNote, UNDOABLE } from '../../shared/ui';
 import { byUrgency, movedWords, whitherOf } from './model/moves';
 
 interface Props {
@@ -51,6 +51,7 @@ export function Leaving({ staff, forGood = false, onClose, onLeft }: Props) {
   const to =
     options.find((one) => one.value === whither)?.words.replace(/^hand it over to |^give it back to /, '') ?? '';
   const go = useMutation({
+    meta: UNDOABLE,
     mutationFn: async () => {
       const path = { id: staff.id };
       const to = whitherOf(whither);

@@ -3,7 +3,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { ask, linesQuery, readListsAgain, type Session, teamsQuery } from '../../shared/api';
 import { officeQuery } from './queries';
-import { OfficeTabs, offerUndo, ProblemNote, tellOwnAct, useTitle } from '../../shared/ui';
+import { OfficeTabs, offerUndo, ProblemNote, tellOwnAct, UNDOABLE, useTitle } from '../../shared/ui';
 import { OfficeRow } from './OfficeRow';
 import { WorkList } from './WorkList';
 
@@ -20,6 +20,7 @@ export function OfficePage({ session }: { session: Session }) {
   const [desk, setDesk] = useState<number>(NOBODY);
   const [said, setSaid] = useState('');
   const move = useMutation({
+    meta: UNDOABLE,
     mutationFn: ({ id, person }: { id: number; person: number; name: string; to: string }) =>
       person === NOBODY
         ? ask('POST', '/api/conversations/{id}/let-go', { path: { id } })

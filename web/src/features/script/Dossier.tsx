@@ -1,9 +1,8 @@
 import { Box, Button } from '@mui/material';
-import { type ReactNode, type RefObject, Suspense } from 'react';
+import { type ReactNode, type RefObject } from 'react';
 import type { Dossier as DossierData, Line, Topic } from '../../shared/api';
 import { ActButton, Moment, OwnerMark, TopicMark, useRefusal } from '../../shared/ui';
 import { AgreementFact } from '../agreement';
-import { IdentifyBand } from '../identify';
 import type { Acts } from './useActs';
 import { Watching } from './Watching';
 
@@ -26,7 +25,6 @@ interface Props {
   aboutButton: RefObject<HTMLButtonElement | null>;
   onHandOver: () => void;
   /** Begins a text that asks who is writing. */
-  onAsk: (words: string) => void;
   /** The team it was handed to, other than the line's. */
   teamName: string | undefined;
 }
@@ -50,7 +48,10 @@ export function Dossier(props: Props) {
   const zone = line?.zone ?? 'UTC';
   const refusal = useRefusal('WORK');
   return (
-    <Box component="header" sx={{ borderBottom: 1, borderColor: 'divider', bgcolor: 'background.paper', px: 2, py: 1 }}>
+    <Box
+      component="header"
+      sx={{ flex: 'none', borderBottom: 1, borderColor: 'divider', bgcolor: 'background.paper', px: 2, py: 1 }}
+    >
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, flexWrap: 'wrap' }}>
         {onBack && <Button onClick={onBack}>← List</Button>}
         <Box
@@ -198,11 +199,6 @@ export function Dossier(props: Props) {
           <strong>Not delivered:</strong> {conversation.failureReason} It is our turn until the text is sent again, sent
           to another number, or left as it is. You can do that below the text in the script.
         </Box>
-      )}
-      {(conversation.toIdentify || conversation.notForUs) && (
-        <Suspense fallback={<Box role="note">To identify.</Box>}>
-          <IdentifyBand conversation={conversation} onAsk={props.onAsk} />
-        </Suspense>
       )}
       {!conversation.answerable && (
         <Box role="note" sx={{ mt: 0.75, pl: 1.5, borderLeft: 3, borderColor: 'info.main', typography: 'body2' }}>

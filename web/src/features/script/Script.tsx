@@ -16,10 +16,10 @@ import { type WritingHandle, WritingPlace } from '../writing';
 import { Beside } from '../../shared/sheet';
 import { Closed } from './Closed';
 import { Dossier } from './Dossier';
+import { Bands } from './Bands';
 import { HandOver } from './HandOver';
 import { Lines } from './Lines';
 import { SetAsideMenu } from './SetAsideMenu';
-import { SummaryBand } from './SummaryBand';
 import { TopicPicker } from './TopicPicker';
 import { useActs } from './useActs';
 import { useSheet } from './useSheet';
@@ -125,7 +125,6 @@ export const Script = memo(function Script({ id, session, onBack }: Props) {
   const line = lines.data?.find((each) => each.id === conversation.lineId);
   const zone = line?.zone ?? 'UTC';
   const given = conversation.topics;
-  const { summary, left } = dossier.data;
   return (
     <Box
       component="section"
@@ -148,7 +147,6 @@ export const Script = memo(function Script({ id, session, onBack }: Props) {
         setAsideButton={setAsideButton}
         aboutButton={aboutButton}
         onHandOver={() => setHanding(true)}
-        onAsk={(words) => writing.current?.begin('REPLY', words)}
         teamName={conversation.teamId === undefined ? undefined : teamName(conversation.teamId)}
       />
       {handing && (
@@ -171,19 +169,13 @@ export const Script = memo(function Script({ id, session, onBack }: Props) {
         }
       />
       {acts.problem && <ProblemNote problem={acts.problem} />}
-      {summary && <SummaryBand summary={summary} zone={zone} customer={name} />}
-      {left.map((draft) => (
-        <Box
-          key={draft.by + draft.paper}
-          role="note"
-          sx={{ px: 2, py: 0.75, typography: 'body2', borderBottom: 1, borderColor: 'divider' }}
-        >
-          {draft.by}, who has left, had begun a {draft.paper === 'NOTE' ? 'note' : 'reply'}:{' '}
-          <Box component="span" sx={{ typography: 'words' }}>
-            {draft.words}
-          </Box>
-        </Box>
-      ))}
+      <Bands
+        dossier={dossier.data}
+        me={session.staff.id}
+        zone={zone}
+        name={name}
+        onAsk={(words) => writing.current?.begin('REPLY', words)}
+      />
       <Beside
         sheet={
           sheet.open && (

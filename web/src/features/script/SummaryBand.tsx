@@ -42,9 +42,6 @@ export function SummaryBand({ summary, zone, customer }: Props) {
       sx={{
         px: 2,
         py: 0.75,
-        maxHeight: { xs: 150, sm: 230 },
-        overflowY: 'auto',
-        flex: 'none',
         borderBottom: 1,
         borderColor: 'divider',
         borderLeft: 3,

@@ -11,7 +11,7 @@ import {
   type Shown,
   shownNow,
 } from '../../shared/api';
-import { offerUndo, tellMovedOn, tellOwnAct } from '../../shared/ui';
+import { offerUndo, tellMovedOn, tellOwnAct, UNDOABLE } from '../../shared/ui';
 
 interface Act {
   go: () => Promise<ActAnswer>;
@@ -38,6 +38,7 @@ function wentOut(queries: QueryClient, id: number): boolean {
 export function useActs(id: number, name: string) {
   const queries = useQueryClient();
   const act = useMutation({
+    meta: UNDOABLE,
     scope: sendScope(id),
     mutationFn: ({ go, after }: Act) =>
       after && !wentOut(queries, id)

@@ -4,7 +4,7 @@ import { createRef } from 'react';
 import { describe, expect, it, vi } from 'vitest';
 import { type Dossier, keys } from '../../shared/api';
 import { checked, conversation, dock, maren, priya, session } from '../../testing/data';
-import { WORDS_BACK, type WordsBack } from '../../shared/ui';
+import { lastOffer, withdrawOffer, WORDS_BACK, type WordsBack } from '../../shared/ui';
 import { type Answers, type Asked, No, show } from '../../testing/show';
 import { type WritingHandle, WritingPlace } from './WritingPlace';
 
@@ -154,6 +154,17 @@ describe('the writing place', () => {
     fireEvent.click(await screen.findByRole('button', { name: 'Send' }));
     await waitFor(() => expect(paper().value).toBe(''));
     expect(page.told('POST', '/api/conversations/7/texts')).toMatchObject([{ words: 'Yes.', looked: leaving }]);
+  });
+
+  it('offers to take a text back for as long as the server says, also when it was sent before anything was checked', async () => {
+    lay({
+      [CHECK]: () => new Promise(() => undefined),
+      [TEXTS]: { parts: 1, text: 55, pauseSeconds: 20 },
+    });
+    write('Yes, at nine.');
+    send();
+    await waitFor(() => expect(lastOffer()).toMatchObject({ back: { text: 55 }, forMs: 20_000 }));
+    withdrawOffer();
   });
 
   it('puts a text that is taken back onto the paper again, above what was begun since', async () => {

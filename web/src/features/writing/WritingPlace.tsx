@@ -12,7 +12,7 @@ import { Objections } from './Objections';
 import { PaperField } from './PaperField';
 import { PaperTabs } from './PaperTabs';
 import { useCheck } from './useCheck';
-import { answeredMeanwhile, toConfirm, useSend } from './useSend';
+import { answeredMeanwhile, toConfirm, useSend, type Waits } from './useSend';
 import { useSheet } from './useSheet';
 
 /** Fetched with the first note. */
@@ -53,7 +53,7 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting }: Pr
     onSent: ({ paper: which, words, reference, finish }, waits) => {
       sheetOf(which).sent(words, reference);
       setLooking(undefined);
-      if (waits) offerTakeBack(waits.text);
+      if (waits) offerTakeBack(waits);
       if (finish) onFinish(finish);
     },
     onStays: ({ paper: which }, differs) => {
@@ -61,11 +61,11 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting }: Pr
       setLooking(undefined);
     },
   });
-  const offerTakeBack = (text: number) =>
+  const offerTakeBack = ({ text, pauseSeconds }: Waits) =>
     offerUndo({
       words: `Text to ${dossier.customer?.name ?? conversation.number} is about to leave`,
       back: { text },
-      forMs: 1_000 * (check?.pauseSeconds ?? 0),
+      forMs: 1_000 * pauseSeconds,
     });
   const field = useRef<HTMLTextAreaElement>(null);
   const isNote = paper === 'NOTE';

@@ -1,6 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { ApiProblem, ask, type Paper, readAgain, sendingKey, sendScope, type Shown } from '../../shared/api';
-import { tellOwnAct } from '../../shared/ui';
+import { tellOwnAct, UNDOABLE } from '../../shared/ui';
 
 const ANSWERED = 'urn:fabulum:problem:answered-meanwhile';
 const CONFIRM = 'urn:fabulum:problem:needs-confirmation';
@@ -33,9 +33,9 @@ interface Sending {
 }
 
 /** A text that waits before it leaves, so that it can be taken back. */
-interface Waits {
+export interface Waits {
   text: number;
-  leavesAt: string;
+  pauseSeconds: number;
 }
 
 /** What becomes of the paper. Told also when someone has long gone on to another conversation. */
@@ -49,6 +49,7 @@ interface Outcome {
 export function useSend(id: number, { onSent, onStays }: Outcome) {
   const queries = useQueryClient();
   return useMutation({
+    meta: UNDOABLE,
     mutationKey: sendingKey(id),
     scope: sendScope(id),
     mutationFn: async ({ paper, words, reference, seen, again, confirmed, looked }: Sending) => {
@@ -56,11 +57,11 @@ export function useSend(id: number, { onSent, onStays }: Outcome) {
         await ask('POST', '/api/conversations/{id}/notes', { path: { id }, body: { words, reference } });
         return undefined;
       }
-      const { text, leavesAt } = await ask('POST', '/api/conversations/{id}/texts', {
+      const { text, pauseSeconds } = await ask('POST', '/api/conversations/{id}/texts', {
         path: { id },
         body: { words, reference, seen, again, confirmed, looked },
       });
-      return text !== undefined && leavesAt !== undefined ? { text, leavesAt } : undefined;
+      return text !== undefined && pauseSeconds > 0 ? { text, pauseSeconds } : undefined;
     },
     onSuccess: (waits, sending) => onSent(sending, waits),
     onError: (problem, sending) => onStays(sending, problem instanceof ApiProblem && problem.type === OTHER_WORDS),

@@ -82,7 +82,7 @@ export function Beside({ sheet, children }: { sheet: ReactNode; children: ReactN
     <Box
       sx={{
         flex: 1,
-        minHeight: 0,
+        minHeight: 'min(20vh, 180px)',
         display: 'grid',
         gridTemplateRows: 'minmax(0, 1fr)',
         gridTemplateColumns: sheet ? { xs: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) 320px' } : 'minmax(0, 1fr)',

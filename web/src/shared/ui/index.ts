@@ -14,11 +14,14 @@ export { BlankText } from './BlankText';
 export { StaffMark } from './StaffMark';
 export { TopicMark } from './TopicMark';
 export {
+  lastOffer,
   MOVED_ON,
   offerUndo,
+  onceActsAnswered,
   OWN_ACT,
   tellMovedOn,
   tellOwnAct,
+  UNDOABLE,
   useOffer,
   withdrawOffer,
   WORDS_BACK,

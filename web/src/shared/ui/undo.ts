@@ -1,3 +1,4 @@
+import type { QueryClient } from '@tanstack/react-query';
 import { useSyncExternalStore } from 'react';
 
 /** Something that can be taken back for a few seconds. */
@@ -23,6 +24,9 @@ export const OWN_ACT = 'fabulum:own-act';
 
 /** Told to the window when an act of the person's own moved a conversation on, so that the next can be opened. */
 export const MOVED_ON = 'fabulum:moved-on';
+
+/** What an act is marked with that offers to be taken back once the server has answered. */
+export const UNDOABLE = { undoable: true };
 
 const SHOWN_MS = 10_000;
 const listeners = new Set<() => void>();
@@ -52,6 +56,31 @@ export function withdrawOffer(): void {
   show(undefined);
 }
 
+/** What can be taken back just now. */
+export function lastOffer(): Offer | undefined {
+  return offer;
+}
+
+/**
+ * Calls back once the server has answered every act that can be taken back: at once when none is on its way. Given up when an answer takes
+ * so long that a person no longer expects it.
+ */
+export function onceActsAnswered(queries: QueryClient, then: () => void): void {
+  const acts = queries.getMutationCache();
+  const since = Date.now();
+  const waits = () => acts.getAll().some(({ state, meta }) => state.status === 'pending' && meta?.undoable === true);
+  if (!waits()) {
+    then();
+    return;
+  }
+  const stop = acts.subscribe(() => {
+    const late = Date.now() - since > SHOWN_MS;
+    if (!late && waits()) return;
+    stop();
+    if (!late) then();
+  });
+}
+
 /** Tells that a conversation was moved on by their own act. */
 export function tellMovedOn(id: number): void {
   window.dispatchEvent(new CustomEvent(MOVED_ON, { detail: id }));
@@ -66,7 +95,7 @@ function subscribe(listener: () => void): () => void {
   return () => listeners.delete(listener);
 }
 
-/** What can be taken back just now. */
+/** What can be taken back just now; drawn again when that changes. */
 export function useOffer(): Offer | undefined {
   return useSyncExternalStore(subscribe, () => offer);
 }

@@ -17,4 +17,20 @@ export const ASK_WHO = 'Thanks for your text! We do not have this number on file
 export const ASK_WHICH = 'Thanks for your text! Several people use this number. Who is writing, please?';
 
 /** Fewer are easier to compare; more are one press away. */
-export const SHOWN_AT_FIRST = 3;
+const SHOWN_AT_FIRST = 3;
+
+interface Ranked {
+  nobody: number;
+  candidates: { likelihood: number }[];
+}
+
+/** How many candidates are likelier than that it is nobody we know, which stands after them. */
+export function placeOfNobody({ nobody, candidates }: Ranked): number {
+  const after = candidates.findIndex(({ likelihood }) => likelihood < nobody);
+  return after < 0 ? candidates.length : after;
+}
+
+/** How many candidates are shown before anyone asks for more: where it is most likely nobody, that takes the place of one. */
+export function shownAtFirst(likely: Ranked): number {
+  return placeOfNobody(likely) === 0 ? SHOWN_AT_FIRST - 1 : SHOWN_AT_FIRST;
+}

@@ -61,9 +61,9 @@ public class Messaging {
    * What came of sending.
    *
    * @param text the entry of the text; empty when nothing went, or it was here already
-   * @param leavesAt until when its writer can take it back; empty where it leaves at once
+   * @param pause how long from now its writer can take it back; zero where it leaves at once
    */
-  public record Result(SendDecision decision, Optional<EntryId> text, Optional<Instant> leavesAt) {}
+  public record Result(SendDecision decision, Optional<EntryId> text, Duration pause) {}
 
   /**
    * The one way out. The text and its place in the outbox are committed together, and it goes out
@@ -93,18 +93,17 @@ public class Messaging {
           Kind.LOOKS_DIFFERENT,
           "What the customer would see is different by now. Nothing was sent; please look again.");
     }
-    Instant at = leavesAt(said);
+    Instant now = clock.instant();
+    Instant at = leavesAt(said, now);
     Optional<EntryId> text = posting.post(conversation(to), said, decided, at);
-    return new Result(
-        decision, text, Optional.of(at).filter(each -> each.isAfter(clock.instant())));
+    return new Result(decision, text, Duration.between(now, at));
   }
 
   private static Result nothing(SendDecision decision) {
-    return new Result(decision, Optional.empty(), Optional.empty());
+    return new Result(decision, Optional.empty(), Duration.ZERO);
   }
 
-  private Instant leavesAt(Said said) {
-    Instant now = clock.instant();
+  private Instant leavesAt(Said said, Instant now) {
     if (said.when() != null && said.when().isAfter(now)) {
       return said.when();
     }

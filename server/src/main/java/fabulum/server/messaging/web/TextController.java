@@ -25,7 +25,6 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Pattern;
 import jakarta.validation.constraints.Size;
-import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
@@ -97,9 +96,9 @@ class TextController {
    * What came of sending.
    *
    * @param text the entry of the text; empty when it was sent before under this reference
-   * @param leavesAt until when it can be taken back; empty when it leaves at once
+   * @param pauseSeconds how long from now it can be taken back; 0 when it leaves at once
    */
-  record AnswerResponse(int parts, @Nullable Long text, @Nullable Instant leavesAt) {}
+  record AnswerResponse(int parts, @Nullable Long text, long pauseSeconds) {}
 
   /** Sends a text in a conversation; under one reference it is sent once. */
   @Problems({
@@ -127,7 +126,7 @@ class TextController {
               new AnswerResponse(
                   decision.parts(),
                   result.text().map(EntryId::value).orElse(null),
-                  result.leavesAt().orElse(null)));
+                  result.pause().toSeconds()));
       case NEEDS_CONFIRMATION -> stopped(Kind.NEEDS_CONFIRMATION, decision, said);
       case MAY_NOT_GO -> stopped(Kind.MAY_NOT_BE_SENT, decision, said);
     };

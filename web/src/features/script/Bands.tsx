@@ -1,0 +1,60 @@
+import { Box } from '@mui/material';
+import { Suspense } from 'react';
+import type { Dossier } from '../../shared/api';
+import { IdentifyBand } from '../identify';
+import { SummaryBand } from './SummaryBand';
+
+interface Props {
+  dossier: Dossier;
+  me: number;
+  zone: string;
+  /** What the conversation is called. */
+  name: string;
+  onAsk: (words: string) => void;
+}
+
+/** What must be known or decided before answering. All of it together scrolls rather than take the room of the script. */
+export function Bands({ dossier: { conversation, summary, left }, me, zone, name, onAsk }: Props) {
+  // Who handed it over knows what they know.
+  const told = summary && summary.handed.speaker?.id !== me;
+  const identifies = conversation.toIdentify || conversation.notForUs;
+  if (!told && left.length === 0 && !identifies) return null;
+  return (
+    <Box
+      sx={{
+        flex: '0 1 auto',
+        minHeight: 0,
+        maxHeight: { xs: '26vh', sm: '45vh' },
+        overflowY: 'auto',
+        borderBottom: 1,
+        borderColor: 'divider',
+        bgcolor: 'background.paper',
+      }}
+    >
+      {told && <SummaryBand summary={summary} zone={zone} customer={name} />}
+      {left.map((draft) => (
+        <Box
+          key={draft.by + draft.paper}
+          role="note"
+          sx={{ px: 2, py: 0.75, typography: 'body2', borderBottom: 1, borderColor: 'divider' }}
+        >
+          {draft.by}, who has left, had begun a {draft.paper === 'NOTE' ? 'note' : 'reply'}:{' '}
+          <Box component="span" sx={{ typography: 'words' }}>
+            {draft.words}
+          </Box>
+        </Box>
+      ))}
+      {identifies && (
+        <Suspense
+          fallback={
+            <Box role="note" sx={{ px: 2, py: 1, typography: 'body2' }}>
+              To identify.
+            </Box>
+          }
+        >
+          <IdentifyBand conversation={conversation} onAsk={onAsk} />
+        </Suspense>
+      )}
+    </Box>
+  );
+}
