@@ -18,7 +18,6 @@ import fabulum.server.testing.Browser;
 import fabulum.server.testing.Fabulum;
 import fabulum.server.testing.TwoTeams;
 import java.time.Duration;
-import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;

@@ -127,7 +127,7 @@ public class CustomerPages {
           one.heldUntil(),
           one.heldUntil() == null ? allowed(one.address(), asking) : List.of(),
           customers
-              .facts(Sender.ofAddress(one.address()))
+              .facts(Sender.ofAddress(one.address()), id)
               .map(NumberFacts::state)
               .orElse(NumberState.GOOD),
           check);

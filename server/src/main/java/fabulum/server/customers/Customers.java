@@ -15,6 +15,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -43,7 +44,12 @@ public class Customers {
    * at once, one fails and is tried again.
    */
   public NumberId numberOf(Sender sender) {
-    return new NumberId(customers.findNumber(sender.address()).orElseGet(() -> make(sender)));
+    return known(sender).orElseGet(() -> new NumberId(make(sender)));
+  }
+
+  /** The number of a sender, if there is one. */
+  public Optional<NumberId> known(Sender sender) {
+    return customers.findNumber(sender.address()).map(NumberId::new);
   }
 
   private long make(Sender sender) {
@@ -52,9 +58,41 @@ public class Customers {
     return id;
   }
 
-  /** What is known of a number; empty when it never wrote and nobody wrote to it. */
+  /**
+   * What is known of a number; empty when it never wrote and nobody wrote to it. It is wrong when
+   * it is marked so for everybody who holds it.
+   */
   public Optional<NumberFacts> facts(Sender sender) {
-    return customers.findFacts(sender.address());
+    return customers.findFacts(sender.address(), null);
+  }
+
+  /**
+   * What is known of a number for one of its holders: for them it may be the wrong one.
+   *
+   * @param holder null where it is not known who is meant, as {@link #facts(Sender)}
+   */
+  public Optional<NumberFacts> facts(Sender sender, @Nullable CustomerId holder) {
+    return customers.findFacts(sender.address(), holder == null ? null : holder.value());
+  }
+
+  /**
+   * Marks a number as the wrong one: no more texts for this customer go there. Call inside a
+   * transaction.
+   *
+   * @param holder null where nobody on file is meant: for everybody then
+   */
+  public void markWrong(NumberId number, @Nullable CustomerId holder) {
+    if (holder == null) {
+      setState(number, NumberState.MARKED_WRONG);
+    } else {
+      customers.insertWrongFor(number.value(), holder.value(), clock.instant());
+    }
+  }
+
+  /** Takes such a mark back. Call inside a transaction. */
+  public void markRight(NumberId number, @Nullable CustomerId holder) {
+    customers.deleteWrongFor(number.value(), holder == null ? null : holder.value());
+    setState(number, NumberState.GOOD);
   }
 
   /** A text came from a number, so it exists and can be texted, whatever was said of it. */

@@ -65,7 +65,12 @@ class ImportTaking {
             customer.site().orElse(null),
             customer.outsideId().orElse(null),
             of.act());
-    details(id, customer.details(), Map.of(), of);
+    customer
+        .details()
+        .forEach((kind, words) -> {
+          rows.insertDetail(id, kind, words);
+          rows.insertChange(of.act(), id, "DETAIL", kind, null, words);
+        });
     more(id, customer.contacts(), customer.notes(), of);
     numbers.give(of.act(), new CustomerId(id), customer.numbers());
     log(id, of);
@@ -146,10 +151,12 @@ class ImportTaking {
 
     void give(long act, CustomerId customer, Map<PhoneNumber, String> numbers) {
       numbers.forEach((number, kind) -> {
-        NumberId id = customers.numberOf(number);
-        holdings.hold(id);
+        Optional<NumberId> there = customers.known(number);
+        NumberId id = there.orElseGet(() -> customers.numberOf(number));
+        there.ifPresent(holdings::hold);
         holdings.add(act, id, customer, kind.isEmpty() ? null : kind, null);
-        matching.matchAgain(id, Map.of());
+        // With a number that was not there before, nobody has written yet.
+        there.ifPresent(known -> matching.matchAgain(known, Map.of()));
       });
     }
 

@@ -9,6 +9,7 @@ import fabulum.server.imports.store.ImportMapper;
 import fabulum.server.imports.store.ImportMapper.ChangeRow;
 import fabulum.server.platform.RaceRetry;
 import java.util.List;
+import java.util.function.Consumer;
 import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -50,16 +51,8 @@ class ImportUndoing {
     while (run(() -> fieldsOf(act))) {
       // The next ones.
     }
-    long last = 0;
-    while (last >= 0) {
-      long after = last;
-      last = run(() -> numbersOf(act, after));
-    }
-    last = 0;
-    while (last >= 0) {
-      long after = last;
-      last = run(() -> customersOf(act, after));
-    }
+    inChunks(rows.listNumbers(act), some -> backOf(act, some));
+    inChunks(rows.listMade(act), some -> away(act, some));
     return run(() -> {
       holdings.setUndone(act, staff);
       return rows.countMade(act);
@@ -107,24 +100,36 @@ class ImportUndoing {
     return words == null ? null : Long.valueOf(words);
   }
 
-  /** The next numbers; -1 when there are no more. */
-  private long numbersOf(long act, long after) {
-    List<Long> some = rows.listNumbers(act, after, CHUNK);
-    for (long number : some) {
-      rows.deleteEnds(act, number);
-      rows.deleteHoldings(act, number);
-      numbers.matchAgain(new NumberId(number));
+  private void inChunks(List<Long> all, Consumer<List<Long>> act) {
+    for (int i = 0; i < all.size(); i += CHUNK) {
+      List<Long> some = all.subList(i, Math.min(all.size(), i + CHUNK));
+      run(() -> {
+        act.accept(some);
+        return some.size();
+      });
     }
-    return some.isEmpty() ? -1 : some.get(some.size() - 1);
   }
 
-  /** The next customers; -1 when there are no more. */
-  private long customersOf(long act, long after) {
-    List<Long> some = rows.listMade(act, after, CHUNK);
-    for (long customer : some) {
-      rows.deleteCustomer(customer);
-      changes.tell(new CustomerId(customer));
+  /** Takes back who was said to hold numbers. */
+  private void backOf(long act, List<Long> some) {
+    for (long number : some) {
+      List<Long> held = rows.listHoldings(act, number);
+      for (long holding : held) {
+        rows.deleteEnds(holding);
+        rows.deleteHolding(holding);
+      }
+      if (!held.isEmpty()) {
+        numbers.matchAgain(new NumberId(number));
+      }
     }
-    return some.isEmpty() ? -1 : some.get(some.size() - 1);
+  }
+
+  /** Customers of whom nothing more was said are not there any more. */
+  private void away(long act, List<Long> some) {
+    for (long customer : some) {
+      if (rows.deleteUnspoken(act, customer) > 0) {
+        changes.tell(new CustomerId(customer));
+      }
+    }
   }
 }

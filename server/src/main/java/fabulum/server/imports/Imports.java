@@ -8,10 +8,12 @@ import fabulum.core.imports.ColumnGuess;
 import fabulum.core.imports.Subject;
 import fabulum.server.access.Permits;
 import fabulum.server.access.StaffId;
+import fabulum.server.customers.CustomersRemoved;
 import fabulum.server.customers.Holdings;
 import fabulum.server.customers.IdentifyingKind;
 import fabulum.server.imports.FileReading.Read;
 import fabulum.server.imports.store.ImportMapper;
+import fabulum.server.platform.LikePattern;
 import fabulum.server.platform.Problem;
 import fabulum.server.platform.Problem.FieldProblem;
 import java.time.Clock;
@@ -20,6 +22,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 
@@ -218,6 +221,19 @@ public class Imports {
       rows.delete(id);
     } else {
       runner.cancel(id);
+    }
+  }
+
+  /**
+   * Someone is removed for good: files that nobody took yet may tell of them, so they are handed in
+   * again without.
+   */
+  @EventListener
+  void removed(CustomersRemoved gone) {
+    rows.clearFileNames(LikePattern.containing(gone.name()));
+    for (long left : rows.listLeft(clock.instant().plusMillis(1))) {
+      files.forget(left);
+      rows.delete(left);
     }
   }
 

@@ -16,6 +16,7 @@ import fabulum.server.customers.CustomerChanges;
 import fabulum.server.customers.CustomerFile;
 import fabulum.server.customers.CustomerFiles;
 import fabulum.server.customers.CustomerId;
+import fabulum.server.customers.CustomersRemoved;
 import fabulum.server.customers.Holdings;
 import fabulum.server.customers.NumberId;
 import fabulum.server.customers.NumberMade;
@@ -27,6 +28,7 @@ import fabulum.server.removal.store.RemovalMapper.TextRow;
 import java.time.Instant;
 import java.util.List;
 import java.util.TreeSet;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import org.springframework.stereotype.Service;
@@ -49,6 +51,7 @@ public class Removals {
   private final Secrets secrets;
   private final Permits permits;
   private final AccessRecord record;
+  private final ApplicationEventPublisher events;
 
   Removals(
       RemovalMapper rows,
@@ -56,13 +59,15 @@ public class Removals {
       Stories stories,
       Secrets secrets,
       Permits permits,
-      AccessRecord record) {
+      AccessRecord record,
+      ApplicationEventPublisher events) {
     this.rows = rows;
     this.files = files;
     this.stories = stories;
     this.secrets = secrets;
     this.permits = permits;
     this.record = record;
+    this.events = events;
   }
 
   /**
@@ -141,6 +146,8 @@ public class Removals {
     clearNumbers(plan);
     stories.settle(plan.numbers().stream().filter(NumberRow::shared).map(NumberRow::id).toList());
     plan.customers().forEach(one -> stories.tell(new CustomerId(one)));
+    events.publishEvent(
+        new CustomersRemoved(plan.customers().stream().map(CustomerId::new).toList(), view.name()));
     record.note(
         by,
         "a customer",

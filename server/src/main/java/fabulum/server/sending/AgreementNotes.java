@@ -7,7 +7,6 @@ import fabulum.core.agreement.StopWish;
 import fabulum.core.agreement.TextKind;
 import fabulum.core.hours.PossibleDates;
 import fabulum.core.phone.Sender;
-import fabulum.core.sending.SendQuestion.NumberState;
 import fabulum.server.access.StaffId;
 import fabulum.server.conversations.Bookkeeping;
 import fabulum.server.conversations.Conversation;
@@ -16,6 +15,7 @@ import fabulum.server.conversations.Entry;
 import fabulum.server.conversations.EntryKind;
 import fabulum.server.conversations.EventKind;
 import fabulum.server.conversations.InSight;
+import fabulum.server.customers.CustomerId;
 import fabulum.server.customers.Customers;
 import fabulum.server.customers.NumberFacts;
 import fabulum.server.customers.NumberId;
@@ -67,7 +67,8 @@ public class AgreementNotes {
   /** What the customer of a conversation allows. */
   public AgreementView of(ConversationId id, StaffId asking) {
     Conversation row = inSight.row(id, asking);
-    NumberFacts number = customers.facts(Sender.ofAddress(row.address())).orElseThrow();
+    NumberFacts number =
+        customers.facts(Sender.ofAddress(row.address()), holder(row)).orElseThrow();
     List<NotedChange> history = agreements.history(new NumberId(number.id()));
     Agreement agreement = agreements.of(number, new LineId(row.lineId()), history);
     boolean optedOut = agreement.service().answer() == Answer.OPTED_OUT;
@@ -93,15 +94,24 @@ public class AgreementNotes {
   }
 
   /**
-   * Says that the number of a conversation belongs to someone else, or that it is right after all.
+   * Says that the number of a conversation belongs to someone else than its customer, or that it is
+   * right after all.
    */
   @Transactional
   public void markNumber(ConversationId id, boolean wrong, StaffId by) {
     Conversation row = inSight.lock(id, by);
-    customers.setState(
-        new NumberId(row.numberId()), wrong ? NumberState.MARKED_WRONG : NumberState.GOOD);
+    NumberId number = new NumberId(row.numberId());
+    if (wrong) {
+      customers.markWrong(number, holder(row));
+    } else {
+      customers.markRight(number, holder(row));
+    }
     EventKind kind = wrong ? EventKind.NUMBER_WRONG : EventKind.NUMBER_RIGHT;
     books.changed(row.id(), List.of(books.event(row, kind, by, null)));
+  }
+
+  private static @Nullable CustomerId holder(Conversation row) {
+    return row.customerId() == null ? null : new CustomerId(row.customerId());
   }
 
   /**

@@ -22,6 +22,7 @@ import fabulum.server.access.StaffId;
 import fabulum.server.conversations.Conversation;
 import fabulum.server.conversations.EntryId;
 import fabulum.server.cost.Costs;
+import fabulum.server.customers.CustomerId;
 import fabulum.server.customers.Customers;
 import fabulum.server.customers.NumberFacts;
 import fabulum.server.customers.NumberId;
@@ -114,7 +115,9 @@ public class Decisions {
     Instant now = clock.instant();
     SendSettings settings = setup.get();
     LineView from = lines.get(line);
-    Optional<NumberFacts> facts = customers.facts(other);
+    Optional<NumberFacts> facts =
+        customers.facts(
+            other, conversation.map(Conversation::customerId).map(CustomerId::new).orElse(null));
     Content content = circumstances.content(wanted, from, facts, settings);
     List<Allowance> counting =
         writer(wanted.author()).map(by -> costs.allowances(by, from)).orElse(List.of());

@@ -107,6 +107,7 @@ class CodeStep implements ArrivalStep {
     private final Matching matching;
     private final Profiles profiles;
     private final Messaging messaging;
+    private final Customers customers;
     private final Bookkeeping books;
 
     Proving(
@@ -114,11 +115,13 @@ class CodeStep implements ArrivalStep {
         Matching matching,
         Profiles profiles,
         Messaging messaging,
+        Customers customers,
         Bookkeeping books) {
       this.holdings = holdings;
       this.matching = matching;
       this.profiles = profiles;
       this.messaging = messaging;
+      this.customers = customers;
       this.books = books;
     }
 
@@ -131,7 +134,9 @@ class CodeStep implements ArrivalStep {
       if (!holdings.holders(number).contains(customer.value())) {
         holdings.add(act, number, customer, "mobile", null);
       }
-      if (!wrong.equals(number)) {
+      if (wrong.equals(number)) {
+        customers.markRight(number, customer);
+      } else {
         holdings.hold(wrong);
         holdings.endNow(act, wrong, customer);
         matching.matchAgain(wrong, Map.of());

@@ -113,18 +113,18 @@ class RightNumbers {
       return Way.MAIL;
     }
     for (HeldNumber held : holdings.of(customer)) {
-      if (isOther(held, row) && texted(held, row, asking)) {
+      if (isOther(held, row, customer) && texted(held, row, asking)) {
         return Way.TEXT;
       }
     }
     return Way.NONE;
   }
 
-  private boolean isOther(HeldNumber held, Conversation row) {
+  private boolean isOther(HeldNumber held, Conversation row, CustomerId customer) {
     return held.heldUntil() == null
         && held.numberId() != row.numberId()
         && customers
-            .facts(Sender.ofAddress(held.address()))
+            .facts(Sender.ofAddress(held.address()), customer)
             .filter(facts -> facts.state() == NumberState.GOOD)
             .isPresent();
   }
@@ -158,7 +158,7 @@ class RightNumbers {
   /** Whether there is a way to ask them. */
   List<Way> ways(Conversation row, CustomerId customer) {
     boolean byMail = mail.isSetUp() && rows.findEmail(customer.value()).isPresent();
-    boolean byText = holdings.of(customer).stream().anyMatch(held -> isOther(held, row));
+    boolean byText = holdings.of(customer).stream().anyMatch(held -> isOther(held, row, customer));
     return byMail ? List.of(Way.MAIL) : byText ? List.of(Way.TEXT) : List.of();
   }
 }

@@ -2,7 +2,6 @@ package fabulum.server.wrongnumbers;
 
 import fabulum.core.access.Act;
 import fabulum.core.identify.WrongNumber;
-import fabulum.core.sending.SendQuestion.NumberState;
 import fabulum.server.access.Permits;
 import fabulum.server.access.StaffId;
 import fabulum.server.conversations.Bookkeeping;
@@ -138,7 +137,7 @@ public class WrongNumbers {
 
   /** The same, within a transaction that has the conversation; null for Fabulum itself. */
   List<Long> stop(Conversation row, CustomerId customer, @Nullable StaffId by) {
-    customers.setState(new NumberId(row.numberId()), NumberState.MARKED_WRONG);
+    customers.markWrong(new NumberId(row.numberId()), customer);
     long marked = books.event(row, EventKind.NUMBER_WRONG, by, null);
     return List.of(marked, right.ask(row, customer));
   }

@@ -92,6 +92,13 @@ class RemovalTest {
                 0))
         .require(200);
     maren.answer(conversation, "zoraanswer").require(200);
+    long file =
+        maren
+            .upload("/api/imports", "zora quimby.csv", "Name,Phone\nZora Quimby," + number + "\n")
+            .require(200)
+            .json()
+            .path("id")
+            .asLong();
     String note = "/api/conversations/" + conversation + "/notes";
     maren.post(note, Map.of("words", "zorateam", "reference", Fabulum.reference())).require(204);
     assertThat(fabulum.comesTo("select count(*) from outbox", "0")).isTrue();
@@ -108,6 +115,9 @@ class RemovalTest {
 
     assertThat(maren.get(page).status()).isEqualTo(404);
     assertThat(tablesWith(words)).isEmpty();
+    assertThat(maren.get("/api/imports/" + file).status())
+        .as("a file not yet taken")
+        .isEqualTo(404);
     assertThat(maren.get("/api/customers?sentence=called+zora").json().path("customers")).isEmpty();
     assertThat(maren.get("/api/conversations?group=THEIR_TURN").body()).doesNotContain("zora");
     assertThat(maren.get("/api/conversations/jump?words=wanderlark").json()).isEmpty();

@@ -255,4 +255,54 @@ class WrongNumberTest {
         .isEqualTo("OUR_TURN");
     assertThat(priya.script(id).toString()).contains("RIGHT_NUMBER_ASKED", "NONE");
   }
+
+  @Test
+  void aSharedNumberIsWrongOnlyForWhomItIsWrong() {
+    String shared = fabulum.freshNumber();
+    long vera = fabulum.customer("Vera Lund", shared);
+    long otto = fabulum.customer("Otto Lund", shared);
+    long id = text(shared, "hello");
+    writes(id, vera, List.of(vera, otto));
+    answer(id, "Hello Vera.");
+    text(shared, "This is not my number, it is my brother's: wrong number");
+    stopTexting(id);
+    assertThat(objections(id)).contains("marked-wrong");
+    writes(id, otto, List.of(vera, otto));
+    assertThat(objections(id)).doesNotContain("marked-wrong");
+    writes(id, vera, List.of(vera, otto));
+    priya
+        .put("/api/conversations/" + id + "/agreement/number", Map.of("wrong", false))
+        .require(204);
+    assertThat(objections(id)).doesNotContain("marked-wrong");
+  }
+
+  @Test
+  void whoTextsTheCodeFromTheNumberItselfHasTheRightOne() {
+    Vera vera = vera();
+    text(vera.wrong(), "wrong number");
+    stopTexting(vera.conversation());
+    assertThat(objections(vera.conversation())).contains("marked-wrong");
+    text(vera.wrong(), code());
+    assertThat(holders(vera.wrong())).containsExactly("Vera Lund");
+    assertThat(objections(vera.conversation())).doesNotContain("marked-wrong");
+  }
+
+  private void writes(long conversation, long customer, List<Long> seen) {
+    priya
+        .post(
+            "/api/conversations/" + conversation + "/identify/holder",
+            Map.of("customerId", customer, "scope", "CONVERSATION", "seen", seen))
+        .require(200);
+  }
+
+  private List<String> objections(long conversation) {
+    return priya
+        .post("/api/conversations/" + conversation + "/texts/check", Map.of("words", "a text"))
+        .require(200)
+        .json()
+        .path("objections")
+        .valueStream()
+        .map(each -> each.path("code").asString())
+        .toList();
+  }
 }

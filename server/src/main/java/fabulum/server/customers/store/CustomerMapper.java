@@ -20,7 +20,17 @@ public interface CustomerMapper {
 
   long insertNumber(String address);
 
-  Optional<NumberFacts> findFacts(String address);
+  /**
+   * @param customerId for whom it may be wrong; null for all who hold it
+   */
+  Optional<NumberFacts> findFacts(String address, @Nullable Long customerId);
+
+  void insertWrongFor(long numberId, long customerId, Instant at);
+
+  /**
+   * @param customerId null for everybody
+   */
+  void deleteWrongFor(long numberId, @Nullable Long customerId);
 
   void setFirstWrote(long id, Instant at);
 

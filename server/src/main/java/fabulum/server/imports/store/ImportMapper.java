@@ -57,6 +57,8 @@ public interface ImportMapper {
 
   void setWhy(long id, String why);
 
+  void clearFileNames(String pattern);
+
   void delete(long id);
 
   /** Handed in before then and never taken. */
@@ -107,18 +109,21 @@ public interface ImportMapper {
 
   void deleteFromList(long customerId, long listId);
 
-  /** Customers that an act made and nothing else speaks of by now, above an id. */
-  List<Long> listMade(long act, long after, int limit);
+  /** Customers that an act made. */
+  List<Long> listMade(long act);
 
-  /** Numbers that an act gave to somebody, above an id, but for those of customers that stay. */
-  List<Long> listNumbers(long act, long after, int limit);
+  /** Numbers that an act gave to somebody. */
+  List<Long> listNumbers(long act);
 
-  /** The ends of holdings that are deleted next. */
-  void deleteEnds(long act, long numberId);
+  /** What an act made of who holds a number, as far as it can be taken back. */
+  List<Long> listHoldings(long act, long numberId);
 
-  void deleteHoldings(long act, long numberId);
+  void deleteEnds(long holdingId);
 
-  void deleteCustomer(long id);
+  void deleteHolding(long holdingId);
+
+  /** Deletes a customer that an act made, unless something else speaks of them by now. */
+  int deleteUnspoken(long act, long id);
 
   int countMade(long act);
 }

@@ -60,7 +60,10 @@ class AgreementController {
    */
   record NumberRequest(boolean wrong) {}
 
-  /** Marks the number of a conversation as wrong, so that nothing is sent to it, or as right. */
+  /**
+   * Marks the number of a conversation as wrong for its customer, so that nothing is sent there, or
+   * as right.
+   */
   @PutMapping("/number")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void markNumber(
