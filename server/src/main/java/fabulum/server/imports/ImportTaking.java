@@ -65,12 +65,10 @@ class ImportTaking {
             customer.site().orElse(null),
             customer.outsideId().orElse(null),
             of.act());
-    customer
-        .details()
-        .forEach((kind, words) -> {
-          rows.insertDetail(id, kind, words);
-          rows.insertChange(of.act(), id, "DETAIL", kind, null, words);
-        });
+    if (!customer.details().isEmpty()) {
+      rows.insertDetails(id, customer.details());
+      rows.insertChangesOfDetails(of.act(), id);
+    }
     more(id, customer.contacts(), customer.notes(), of);
     numbers.give(of.act(), new CustomerId(id), customer.numbers());
     log(id, of);

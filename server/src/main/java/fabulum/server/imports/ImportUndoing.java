@@ -65,10 +65,11 @@ class ImportUndoing {
 
   private boolean fieldsOf(long act) {
     List<ChangeRow> some = rows.listChanges(act, CHUNK);
-    some.forEach(change -> {
-      restore(change);
-      rows.deleteChange(change.id());
-    });
+    some.forEach(this::restore);
+    if (!some.isEmpty()) {
+      // The newest first, so these are all from the last one on.
+      rows.deleteChanges(act, some.get(some.size() - 1).id());
+    }
     some.stream()
         .map(ChangeRow::customerId)
         .distinct()

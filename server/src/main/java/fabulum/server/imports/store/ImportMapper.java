@@ -6,6 +6,7 @@ import fabulum.server.imports.ImportState;
 import fabulum.server.imports.ImportView;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.apache.ibatis.annotations.Mapper;
 import org.jspecify.annotations.Nullable;
@@ -78,6 +79,14 @@ public interface ImportMapper {
 
   void insertDetail(long customerId, long kindId, String words);
 
+  /**
+   * @param details not empty
+   */
+  void insertDetails(long customerId, Map<Long, String> details);
+
+  /** Remembers all details of a customer who was made just now. */
+  void insertChangesOfDetails(long act, long customerId);
+
   int updateDetail(long customerId, long kindId, String words);
 
   int putOnList(long customerId, long listId);
@@ -98,6 +107,9 @@ public interface ImportMapper {
   List<ChangeRow> listChanges(long act, int limit);
 
   void deleteChange(long id);
+
+  /** From an id on. */
+  void deleteChanges(long act, long from);
 
   int deleteDetail(long customerId, long kindId, String words);
 
