@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 
 /** What the columns of a file are about, from their titles and from what stands in them. */
 public final class ColumnGuess {
@@ -60,8 +61,32 @@ public final class ColumnGuess {
       Target guess = byTitle(title).or(() -> byContent(filled)).orElse(Target.NOTHING);
       targets.add(MANY.contains(guess.what()) || !targets.contains(guess) ? guess : Target.NOTHING);
     }
+    nameAmong(targets, columns);
     return withoutHalves(targets);
   }
+
+  /** Where no title speaks of a name, the first column of different names has them. */
+  private void nameAmong(List<Target> targets, List<List<String>> columns) {
+    if (subject != Subject.CUSTOMERS
+        || targets.stream().anyMatch(one -> NAMES.contains(one.what()))) {
+      return;
+    }
+    for (int i = 0; i < columns.size(); i++) {
+      List<String> filled = columns.get(i).stream().filter(cell -> !cell.isBlank()).toList();
+      boolean different = Set.copyOf(filled).size() >= MOSTLY * filled.size();
+      boolean free = targets.get(i).equals(Target.NOTHING) && !filled.isEmpty();
+      if (free && different && share(filled, cell -> NAME.matcher(cell.strip()).matches())) {
+        targets.set(i, Target.of(What.NAME));
+        return;
+      }
+    }
+  }
+
+  private static final Set<What> NAMES = Set.of(What.NAME, What.FIRST_NAME, What.LAST_NAME);
+
+  /** Two to four words of letters, the first with a capital; the last name may stand first. */
+  private static final Pattern NAME =
+      Pattern.compile("\\p{Lu}[\\p{L}\\p{M}'’.-]*,?( [\\p{L}\\p{M}'’.-]+){1,3}");
 
   private static final Set<What> MANY = Set.of(What.NUMBER, What.CONTACT, What.NOTE, What.NOTHING);
 

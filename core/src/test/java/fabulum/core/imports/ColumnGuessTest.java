@@ -49,6 +49,22 @@ class ColumnGuessTest {
   }
 
   @Test
+  void theFirstColumnOfDifferentNamesHasThemWhereNoTitleSaysSo() {
+    List<List<String>> columns =
+        List.of(
+            List.of("A 12", "A 13", "B 2"),
+            List.of("North Dock", "North Dock", "North Dock"),
+            List.of("Ada Marsh", "O’Brien, Ben", "Jürgen van Groß"),
+            List.of("Kittiwake Two", "Blue Moon", "Old Sally"));
+    List<String> none = List.of("", "", "", "");
+    assertThat(of(none, columns))
+        .containsExactly(Target.NOTHING, Target.NOTHING, Target.of(What.NAME), Target.NOTHING);
+    assertThat(of(List.of("", "", "Keeper", "Name"), columns))
+        .as("a title says it")
+        .containsExactly(Target.NOTHING, Target.NOTHING, Target.NOTHING, Target.of(What.NAME));
+  }
+
+  @Test
   void onlyNumbersMayHaveSeveralColumns() {
     assertThat(
             of(

@@ -10,7 +10,6 @@ import fabulum.server.customers.CustomerChanged;
 import fabulum.server.customers.CustomerId;
 import fabulum.server.customers.Profiles;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -44,7 +43,7 @@ class CustomerIndex {
   private final Set<Long> changed = new HashSet<>();
   private final Set<Long> beingRead = new HashSet<>();
   private final ReentrantLock reading = new ReentrantLock();
-  private volatile List<IndexedCustomer> byName = List.of();
+  private volatile ByName byName = new ByName(List.of());
   private volatile boolean loaded;
 
   CustomerIndex(Profiles profiles, ClienteleMapper rows) {
@@ -87,15 +86,16 @@ class CustomerIndex {
 
   /** Puts some who changed where they belong; the others are in order already. */
   private void arrange(Set<Long> ids) {
-    List<IndexedCustomer> next = new ArrayList<>(byName.size() + ids.size());
-    for (IndexedCustomer one : byName) {
+    List<IndexedCustomer> before = byName.all();
+    List<IndexedCustomer> next = new ArrayList<>(before.size() + ids.size());
+    for (IndexedCustomer one : before) {
       if (!ids.contains(one.id())) {
         next.add(one);
       }
     }
     ids.stream().map(byId::get).filter(Objects::nonNull).forEach(next::add);
     next.sort(null);
-    byName = next;
+    byName = new ByName(next);
   }
 
   private void put(IndexedCustomer customer) {
@@ -182,17 +182,15 @@ class CustomerIndex {
     }
   }
 
-  /** By name, as they are now. */
-  List<IndexedCustomer> all() {
+  /** All of them, as they are now. */
+  ByName byName() {
     settle();
-    return Collections.unmodifiableList(byName);
+    return byName;
   }
 
-  /** By name, those behind a place. */
-  List<IndexedCustomer> after(IndexedCustomer place) {
-    List<IndexedCustomer> all = all();
-    int at = Collections.binarySearch(all, place);
-    return all.subList(at < 0 ? -at - 1 : at + 1, all.size());
+  /** By name, as they are now. */
+  List<IndexedCustomer> all() {
+    return byName().all();
   }
 
   /** One of them, as they are now. */

@@ -23,6 +23,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -75,12 +76,15 @@ public class CustomerPlace {
   public CustomerPage page(CustomerSentence sentence, long after, int limit, StaffId asking) {
     Predicate<IndexedCustomer> meant = meant(sentence, asking);
     Optional<IndexedCustomer> place = after == 0 ? Optional.empty() : index.find(after);
-    List<IndexedCustomer> walked = place.isPresent() ? index.after(place.get()) : index.all();
+    ByName byName = index.byName();
+    BitSet found = byName.find(Sought.of(sentence.called()));
     boolean all = sentence.equals(CustomerSentence.EVERYONE);
     List<IndexedCustomer> page = new ArrayList<>();
     boolean more = false;
     int count = 0;
-    for (IndexedCustomer one : walked) {
+    int first = place.map(byName::after).orElse(0);
+    for (int i = found.nextSetBit(first); i >= 0; i = found.nextSetBit(i + 1)) {
+      IndexedCustomer one = byName.all().get(i);
       if (!meant.test(one)) {
         continue;
       }
@@ -96,7 +100,7 @@ public class CustomerPlace {
     }
     return new CustomerPage(
         views(page, asking),
-        after != 0 ? null : all ? Integer.valueOf(walked.size()) : count,
+        after != 0 ? null : all ? Integer.valueOf(byName.all().size()) : count,
         more);
   }
 
@@ -104,17 +108,17 @@ public class CustomerPlace {
   public List<CustomerId> list(CustomerSentence sentence, StaffId asking) {
     Predicate<IndexedCustomer> meant = meant(sentence, asking);
     List<CustomerId> ids = new ArrayList<>();
-    for (IndexedCustomer one : index.all()) {
-      if (meant.test(one)) {
-        ids.add(new CustomerId(one.id()));
-      }
-    }
+    ByName byName = index.byName();
+    byName.find(Sought.of(sentence.called())).stream()
+        .mapToObj(byName.all()::get)
+        .filter(meant)
+        .forEach(one -> ids.add(new CustomerId(one.id())));
     return ids;
   }
 
+  /** Those of whom all but what they are called agrees. */
   private Predicate<IndexedCustomer> meant(CustomerSentence sentence, StaffId asking) {
-    Sought sought = Sought.of(sentence.called());
-    Predicate<IndexedCustomer> meant = one -> one.agrees(sentence) && one.has(sought);
+    Predicate<IndexedCustomer> meant = one -> one.agrees(sentence);
     SightColumns sight = SightColumns.of(sights.of(asking));
     if (sentence.heard().isPresent()) {
       Set<Long> heard = heard(sentence.heard().get(), sight);

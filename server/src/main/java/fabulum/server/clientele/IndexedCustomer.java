@@ -102,24 +102,11 @@ record IndexedCustomer(
           odd ? List.of(typed.strip().toLowerCase(Locale.ROOT)) : Tokens.of(Latin.of(typed));
       return new Sought(words, number ? digits : "");
     }
-  }
 
-  boolean has(Sought sought) {
-    if (!sought.digits().isEmpty() && digits.contains(sought.digits())) {
-      return true;
+    /** Whether a word is looked for in numbers as well. */
+    static boolean isInDigits(String word) {
+      return word.length() >= SHORTEST_DIGITS && Character.isDigit(word.charAt(0));
     }
-    for (String word : sought.words()) {
-      if (!words.contains(word) && !isInDigits(word)) {
-        return false;
-      }
-    }
-    return true;
-  }
-
-  private boolean isInDigits(String word) {
-    return word.length() >= SHORTEST_DIGITS
-        && Character.isDigit(word.charAt(0))
-        && digits.contains(word);
   }
 
   /** Whether the parts of a sentence that are on file agree. */
