@@ -1,5 +1,7 @@
 import fabulum.demo.Volume;
 import fabulum.server.FabulumApplication;
+import java.lang.management.ManagementFactory;
+import java.lang.management.ThreadMXBean;
 import java.net.CookieManager;
 import java.net.URI;
 import java.net.URLEncoder;
@@ -178,7 +180,7 @@ public final class Customers {
     }
     double taken = (System.nanoTime() - began) / 1e9;
     double[] sorted = during.stream().mapToDouble(one -> one).sorted().toArray();
-    System.out.printf(Locale.ROOT, "  import of %,d rows: looked at in %.1f s, taken in %.1f s%n", IMPORTED, looked, taken);
+    System.out.printf(Locale.ROOT, "  import of %,d rows: looked at in %.1f s, taken in %.1f s (%.1f s of a processor)%n", IMPORTED, looked, taken, worked());
     System.out.printf(Locale.ROOT, "  list of 50 of our turn: %.2f ms before, median %.2f ms meanwhile, %.1f x%n", quiet, at(sorted, 0.5), at(sorted, 0.5) / quiet);
     began = System.nanoTime();
     web.post("/api/imports/" + id + "/undo", "{}");
@@ -187,6 +189,15 @@ public final class Customers {
       Thread.sleep(250);
     }
     System.out.printf(Locale.ROOT, "  taken back in %.1f s%n", (System.nanoTime() - began) / 1e9);
+  }
+
+  /** Seconds of a processor that the import itself took. */
+  private static double worked() {
+    ThreadMXBean threads = ManagementFactory.getThreadMXBean();
+    return Arrays.stream(threads.getThreadInfo(threads.getAllThreadIds()))
+        .filter(one -> one != null && one.getThreadName().equals("imports"))
+        .mapToLong(one -> threads.getThreadCpuTime(one.getThreadId()))
+        .sum() / 1e9;
   }
 
   private static double inbox(Web web, int rounds) throws Exception {

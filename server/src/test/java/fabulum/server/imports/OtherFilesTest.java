@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import fabulum.server.testing.Browser;
 import fabulum.server.testing.Fabulum;
 import fabulum.server.testing.TwoTeams;
+import java.time.Duration;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -257,6 +258,19 @@ class OtherFilesTest {
             + ",received,told by the network\n";
     assertThat(fates(handIn("t.csv", file)))
         .isEqualTo("TEXTS: new 0, same 1, changed 0, asked 0, refused 0");
+  }
+
+  @Test
+  void anOlderTextIsNotTheLastOneSaid() {
+    String known = fabulum.freshNumber();
+    fabulum.webhook().text(known, Fabulum.DOCK, "the newest words").require(200);
+    String file = "Line,Number,Time,Direction,Text\n" + Fabulum.DOCK + "," + known + ",";
+    String before = fabulum.clock.instant().minus(Duration.ofDays(30)).toString();
+    taken(handIn("t.csv", file + before + ",received,words of long ago\n"), Map.of());
+    assertThat(maren.conversationOf(known).path("lastWords").asString())
+        .isEqualTo("the newest words");
+    assertThat(maren.script(conversation(known)).findValuesAsString("words"))
+        .contains("words of long ago", "the newest words");
   }
 
   @Test
