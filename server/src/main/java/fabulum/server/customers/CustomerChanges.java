@@ -63,8 +63,15 @@ public class CustomerChanges {
   @Transactional(propagation = Propagation.MANDATORY)
   public void log(
       CustomerId id, Changer by, String what, @Nullable String before, @Nullable String after) {
-    files.insertChange(id.value(), clock.instant(), by, what, shortened(before), shortened(after));
+    keep(id, by, what, before, after);
     tell(id);
+  }
+
+  /** Keeps what changed, where its transaction tells of the customer anyway. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void keep(
+      CustomerId id, Changer by, String what, @Nullable String before, @Nullable String after) {
+    files.insertChange(id.value(), clock.instant(), by, what, shortened(before), shortened(after));
   }
 
   private static @Nullable String shortened(@Nullable String words) {

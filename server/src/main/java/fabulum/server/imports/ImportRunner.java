@@ -32,7 +32,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 @Component
 class ImportRunner {
   private static final Logger log = LoggerFactory.getLogger(ImportRunner.class);
-  private static final int CHUNK = 100;
+  private static final int CHUNK = 250;
   private static final Duration KEPT = Duration.ofDays(7);
 
   private final ImportMapper rows;

@@ -7,6 +7,7 @@ import fabulum.server.access.StaffId;
 import fabulum.server.clientele.CustomerLookup;
 import fabulum.server.clientele.CustomerLookup.Known;
 import fabulum.server.conversations.Matching;
+import fabulum.server.customers.Changer;
 import fabulum.server.customers.CustomerChanges;
 import fabulum.server.customers.CustomerFiles.Field;
 import fabulum.server.customers.CustomerId;
@@ -71,7 +72,12 @@ class ImportTaking {
     }
     more(id, customer.contacts(), customer.notes(), of);
     numbers.give(of.act(), new CustomerId(id), customer.numbers());
-    log(id, of);
+    if (customer.numbers().isEmpty()) {
+      log(id, of);
+    } else {
+      // Who is given a number is told of already.
+      changes.keep(new CustomerId(id), Changer.person(of.by()), "imported", null, of.fileName());
+    }
   }
 
   private void log(long id, Of of) {
