@@ -60,7 +60,7 @@ test('an import is looked at row by row, taken, and taken back', async ({ office
   await expect(rows).toContainText('Number “12”');
   const take = page.getByRole('button', { name: 'Add 1 customer and change 1' });
   await expect(take).toBeDisabled();
-  await page.getByLabel(/^Take only the good rows/).check();
+  await page.getByLabel(/^Import only the good rows/).check();
   await take.click();
   await expect(page.getByText('1 customer added, 1 changed').first()).toBeVisible();
   const found = async () =>

@@ -63,7 +63,7 @@ export function ImportPage() {
               const shown = rows.filter(({ state }) => state !== 'HANDED_IN');
               return shown.length === 0 ? (
                 <Box sx={{ color: 'text.secondary', typography: 'body2' }}>
-                  None yet. Each stays here with who did it, and can be taken back.
+                  None yet. Each is listed here with who did it, and can be undone.
                 </Box>
               ) : (
                 shown.map((one) => <Import key={one.id} one={one} onChange={again} />)

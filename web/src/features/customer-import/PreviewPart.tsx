@@ -132,7 +132,7 @@ export function PreviewPart({ first, onBegun, onGivenUp }: Props) {
       <Box role="status" className="figures" sx={{ fontWeight: 650 }}>
         {look.isPending
           ? 'Looking …'
-          : `${counts.added} new, ${counts.changed} change, ${counts.same} stay the same, ${counts.asked} to answer, ${counts.refused} cannot be taken.`}
+          : `${counts.added} new, ${counts.changed} to change, ${counts.same} unchanged, ${counts.asked} to answer, ${counts.refused} cannot be imported.`}
       </Box>
       <Rows preview={preview} answers={choice.answers ?? {}} onAnswer={(answers) => say({ answers })} />
       {counts.asked > 0 && (
@@ -160,7 +160,7 @@ export function PreviewPart({ first, onBegun, onGivenUp }: Props) {
               onChange={(_, onlyGood) => setChoice({ ...choice, onlyGood })}
             />
           }
-          label={`Take only the good rows; leave out the ${counts.refused} that cannot be taken`}
+          label={`Import only the good rows; skip the ${counts.refused} that cannot be imported`}
         />
       )}
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'center' }}>
@@ -209,8 +209,8 @@ function Columns({ preview, details, onChange }: ColumnsProps) {
         <TableHead>
           <TableRow>
             <TableCell>Column</TableCell>
-            <TableCell>In it stands</TableCell>
-            <TableCell>It is</TableCell>
+            <TableCell>Contains</TableCell>
+            <TableCell>Use as</TableCell>
           </TableRow>
         </TableHead>
         <TableBody>
@@ -253,7 +253,7 @@ function Rows({ preview, answers, onAnswer }: RowsProps) {
           <TableRow>
             <TableCell>Line</TableCell>
             <TableCell>What it says</TableCell>
-            <TableCell>What becomes of it</TableCell>
+            <TableCell>What will happen</TableCell>
           </TableRow>
         </TableHead>
         <TableBody>

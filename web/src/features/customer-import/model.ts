@@ -72,7 +72,7 @@ const FATES: Record<Fate, string> = {
   SAME: 'on file, nothing changes',
   CHANGED: 'on file, changes',
   ASKED: 'is it the same?',
-  REFUSED: 'cannot be taken',
+  REFUSED: 'cannot be imported',
 };
 
 /** What becomes of a row. */

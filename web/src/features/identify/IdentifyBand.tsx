@@ -5,10 +5,10 @@ import { type Candidate, type Conversation, linesQuery } from '../../shared/api'
 import { ActButton, Answered, NumberCheckLine, ProblemNote, tellMovedOn, useKeys, useRefusal } from '../../shared/ui';
 import { CandidateRow } from './CandidateRow';
 import { FindCustomer } from './FindCustomer';
-import { focused } from './focused';
 import { ASK_WHICH, ASK_WHO, placeOfNobody, shownAtFirst } from './model/likelihood';
 import { NewCustomer } from './NewCustomer';
 import { NobodyRow } from './NobodyRow';
+import { NotForUsChoice } from './NotForUsChoice';
 import { type Answer, likelyQuery, useIdentify, useTakeBackIdentifying } from './queries';
 import { ScopeChoice } from './ScopeChoice';
 
@@ -87,36 +87,11 @@ export function IdentifyBand({ conversation, onAsk }: Props) {
         typography: 'body2',
       }}
     >
-      <Box sx={{ mb: 0.5 }}>
-        <strong>Who is writing?</strong>{' '}
-        {holders.length > 1 ? 'Several customers have this number.' : 'This number is not on file.'}
-      </Box>
-      <Answered query={query}>
-        {(likely) => (
-          <>
-            <NumberCheckLine
-              address={conversation.address}
-              check={likely.check}
-              zone={zone}
-              may={refusal === '' && likely.canCheck && conversation.answerable}
-              onAsked={() => void query.refetch()}
-            />
-            {holders.length > 1 && <ScopeChoice scope={scope} onChange={setScope} />}
-            <Box component="ol" sx={{ m: 0, p: 0, listStyle: 'none' }}>
-              {candidates.slice(0, before).map((candidate, i) => row(candidate, i))}
-              <NobodyRow likely={likely} refusal={refusal} expanded={part === 'new'} onNew={() => setPart('new')} />
-              {candidates.slice(before).map((candidate, i) => row(candidate, before + i))}
-            </Box>
-            {likely.candidates.length > candidates.length && (
-              <Button onClick={() => setAll(true)} sx={{ p: 0 }}>
-                Show {likely.candidates.length - candidates.length} more
-              </Button>
-            )}
-          </>
-        )}
-      </Answered>
-      {identify.error && <ProblemNote problem={identify.error} onRetry={() => void query.refetch()} />}
-      <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 0.5, ml: -1 }}>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', columnGap: 0.5, mb: 0.25 }}>
+        <Box sx={{ flex: 1, minWidth: 240 }}>
+          <strong>Who is writing?</strong>{' '}
+          {holders.length > 1 ? 'Several customers have this number.' : 'This number is not on file.'}
+        </Box>
         <ActButton refusal={refusal} aria-expanded={part === 'find'} onClick={() => setPart('find')}>
           Someone else…
         </ActButton>
@@ -152,25 +127,36 @@ export function IdentifyBand({ conversation, onAsk }: Props) {
         />
       )}
       {part === 'not-for-us' && (
-        <Box
-          role="group"
-          aria-label="Not for us"
-          sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap' }}
-        >
-          Texts from this number leave the inbox, and later ones stay out of it.
-          <Button
-            ref={focused}
-            variant="outlined"
-            onClick={() => identify.mutate({ as: 'not-for-us', reason: 'WRONG_NUMBER' })}
-          >
-            They have the wrong number
-          </Button>
-          <Button variant="outlined" onClick={() => identify.mutate({ as: 'not-for-us', reason: 'JUNK' })}>
-            Junk
-          </Button>
-          <Button onClick={() => setPart('none')}>Cancel</Button>
-        </Box>
+        <NotForUsChoice
+          onChoose={(reason) => identify.mutate({ as: 'not-for-us', reason })}
+          onClose={() => setPart('none')}
+        />
       )}
+      <Answered query={query}>
+        {(likely) => (
+          <>
+            <NumberCheckLine
+              address={conversation.address}
+              check={likely.check}
+              zone={zone}
+              may={refusal === '' && likely.canCheck && conversation.answerable}
+              onAsked={() => void query.refetch()}
+            />
+            {holders.length > 1 && <ScopeChoice scope={scope} onChange={setScope} />}
+            <Box component="ol" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+              {candidates.slice(0, before).map((candidate, i) => row(candidate, i))}
+              <NobodyRow likely={likely} refusal={refusal} expanded={part === 'new'} onNew={() => setPart('new')} />
+              {candidates.slice(before).map((candidate, i) => row(candidate, before + i))}
+            </Box>
+            {likely.candidates.length > candidates.length && (
+              <Button onClick={() => setAll(true)} sx={{ p: 0 }}>
+                Show {likely.candidates.length - candidates.length} more
+              </Button>
+            )}
+          </>
+        )}
+      </Answered>
+      {identify.error && <ProblemNote problem={identify.error} onRetry={() => void query.refetch()} />}
     </Box>
   );
 }
