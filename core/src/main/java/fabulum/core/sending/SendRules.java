@@ -10,6 +10,7 @@ import fabulum.core.sending.SendQuestion.From;
 import fabulum.core.sending.SendQuestion.Lately;
 import fabulum.core.sending.SendQuestion.NumberState;
 import fabulum.core.sending.SendQuestion.To;
+import fabulum.core.template.Placeholder;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalTime;
@@ -18,7 +19,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
-import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /** The one decision before anything goes. */
@@ -27,7 +27,6 @@ public final class SendRules {
   private static final double NEARLY = 0.9;
 
   private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("HH:mm", Locale.ROOT);
-  private static final Pattern PLACEHOLDER = Pattern.compile("\\{[\\p{L}][^{}\\n]{0,79}\\}");
   private static final Pattern WEB_ADDRESS =
       Pattern.compile(
           "\\bhttps?://\\S|\\bwww\\.\\S|\\b[\\p{L}\\p{N}-]+\\.(?:com|org|net|info|biz|io|me|ly|co|us)\\b",
@@ -93,10 +92,8 @@ public final class SendRules {
         content.typed().isBlank() && content.attachments().isEmpty(),
         Reason.EMPTY,
         "Write something first.");
-    Matcher placeholder = PLACEHOLDER.matcher(content.typed());
-    if (placeholder.find()) {
-      when(true, Reason.PLACEHOLDER, "Fill in or remove “" + placeholder.group() + "” first.");
-    }
+    Placeholder.firstGap(content.typed())
+        .ifPresent(gap -> when(true, Reason.PLACEHOLDER, "Fill in or remove “" + gap + "” first."));
     int most = asked.from().mostParts();
     when(
         parts > most,
