@@ -37,7 +37,6 @@ final class FileClues {
           "at",
           "bay",
           "stall",
-          "rowan",
           "nr");
   private static final Pattern REFERENCE =
       Pattern.compile("\\b(?:[A-Za-z]{1,4}[ -]?\\d[\\d-]*\\d|\\d[\\d-]{2,}\\d)\\b");

@@ -17,7 +17,6 @@ import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.context.event.EventListener;
@@ -77,11 +76,6 @@ public class NumberChecks {
     return customers.addresses(numbers).entrySet().stream()
         .filter(one -> said.containsKey(one.getValue()))
         .collect(Collectors.toMap(Map.Entry::getKey, one -> said.get(one.getValue())));
-  }
-
-  /** The name a number is registered under. */
-  public Optional<String> registeredTo(NumberId number) {
-    return rows.list(List.of(number.value())).stream().findFirst().map(NumberCheck::registeredTo);
   }
 
   /** How numbers are checked, and whether a service is set up. */
