@@ -41,7 +41,7 @@ export function Inbox({ session, toIdentify = false }: Props) {
   const [params, setParams] = useSearchParams();
   const id = Number(useParams().id) || undefined;
   const narrow = useMediaQuery('(max-width: 760px)');
-  const address = readAddress(params);
+  const address = readAddress(params, toIdentify);
   const meant = toIdentify ? { ...address.sentence, toIdentify } : address.sentence;
   const sentence = writeSentence(meant);
   const list = useInfiniteQuery(listQuery({ group: address.group, order: address.order, sentence }));
@@ -61,7 +61,7 @@ export function Inbox({ session, toIdentify = false }: Props) {
   const ids = rows.map((row) => row.id);
 
   const place = toIdentify ? '/identify' : '/inbox';
-  const search = writeAddress(address).toString();
+  const search = writeAddress(address, toIdentify).toString();
   const { here, open } = useHere(id, (next) => navigate({ pathname: `${place}/${next}`, search }));
   const at = here === undefined ? -1 : ids.indexOf(here);
   // Where the open row stood when it was last in the list: from there the arrows go on once it has left.
@@ -74,7 +74,7 @@ export function Inbox({ session, toIdentify = false }: Props) {
     (kept) => setParams(new URLSearchParams(kept), { replace: true }),
   );
   const change = (next: ListAddress) => {
-    const wanted = writeAddress(next);
+    const wanted = writeAddress(next, toIdentify);
     keep(wanted.toString());
     setParams(wanted);
   };
@@ -94,7 +94,7 @@ export function Inbox({ session, toIdentify = false }: Props) {
   const opened = id === undefined ? undefined : shown.data?.conversation;
   useTitle(opened && (opened.customerName ?? opened.number), toIdentify ? 'To identify' : 'Inbox');
   useHeldKeys(here === id && (id === undefined || shown.isFetched), marks.any);
-  const go = (group: ListGroup) => () => change(inGroup(address, group));
+  const go = (group: ListGroup) => () => change(inGroup(address, group, toIdentify));
   const walk = (by: 1 | -1) => open(step(ids, here, by, stood.at));
   const chooseOn = (by: 1 | -1) => {
     const next = step(ids, here, by, stood.at);
@@ -144,7 +144,9 @@ export function Inbox({ session, toIdentify = false }: Props) {
           chosen={here}
           left={address.sentence.left}
           onOpen={open}
-          onLeft={(span) => change({ ...inGroup(address, 'OUR_TURN'), sentence: { ...address.sentence, left: span } })}
+          onLeft={(span) =>
+            change({ ...inGroup(address, 'OUR_TURN', toIdentify), sentence: { ...address.sentence, left: span } })
+          }
         />
       )}
       <Box

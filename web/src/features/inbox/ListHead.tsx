@@ -41,7 +41,7 @@ export function ListHead({ session, address, counts, toIdentify, onChange }: Pro
             <ButtonBase
               key={group}
               aria-pressed={chosen}
-              onClick={() => onChange(inGroup(address, group))}
+              onClick={() => onChange(inGroup(address, group, toIdentify))}
               sx={{
                 py: 0.75,
                 borderRadius: 0,
@@ -65,7 +65,9 @@ export function ListHead({ session, address, counts, toIdentify, onChange }: Pro
       <Box sx={{ px: 1.5, pt: 0.75, pb: 1, display: 'grid', gap: 0.5 }}>
         {lost > 0 && !address.sentence.failed && (
           <ButtonBase
-            onClick={() => onChange({ ...inGroup(address, 'OUR_TURN'), sentence: { ...EVERYTHING, failed: true } })}
+            onClick={() =>
+              onChange({ ...inGroup(address, 'OUR_TURN', toIdentify), sentence: { ...EVERYTHING, failed: true } })
+            }
             sx={{ justifySelf: 'start', typography: 'body2', color: 'error.main', fontWeight: 600 }}
           >
             × Needs a hand: {lost} not delivered
@@ -73,10 +75,12 @@ export function ListHead({ session, address, counts, toIdentify, onChange }: Pro
         )}
         <SinceLeft
           who={session.staff.id}
-          onShow={() => onChange({ ...inGroup(address, 'OUR_TURN'), sentence: { ...EVERYTHING, unread: true } })}
+          onShow={() =>
+            onChange({ ...inGroup(address, 'OUR_TURN', toIdentify), sentence: { ...EVERYTHING, unread: true } })
+          }
         />
         <SentenceLine address={address} toIdentify={toIdentify} onChange={onChange} />
-        <SavedSentences session={session} address={address} onChange={onChange} />
+        <SavedSentences session={session} address={address} toIdentify={toIdentify} onChange={onChange} />
       </Box>
     </Box>
   );

@@ -10,6 +10,7 @@ import { type ListAddress, type ListGroup, usualOrder } from './model/choice';
 interface Props {
   session: Session;
   address: ListAddress;
+  toIdentify?: boolean;
   onChange: (address: ListAddress) => void;
 }
 
@@ -20,11 +21,11 @@ function isThis(saved: SavedSentence, address: ListAddress): boolean {
 }
 
 /** Sentences someone saved, each with how many it means now; and the way to save this one. */
-export function SavedSentences({ session, address, onChange }: Props) {
+export function SavedSentences({ session, address, toIdentify = false, onChange }: Props) {
   const saved = useQuery(sentencesQuery).data ?? [];
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const here = saved.find((each) => isThis(each, address));
-  const plain = writeSentence(address.sentence) === '' && address.order === usualOrder(address.group);
+  const plain = writeSentence(address.sentence) === '' && address.order === usualOrder(address.group, toIdentify);
   if (saved.length === 0 && plain) return null;
   return (
     <Box

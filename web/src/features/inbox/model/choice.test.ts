@@ -26,6 +26,15 @@ describe('the address of a list', () => {
     expect(inGroup(usual, 'DONE').order).toBe('NEWEST');
   });
 
+  it('has who waits longest first among those to identify', () => {
+    expect(readAddress(new URLSearchParams(), true).order).toBe('OPEN_LONGEST');
+    expect(readAddress(new URLSearchParams('order=time-left'), true).order).toBe('TIME_LEFT');
+    expect(inGroup(usual, 'OUR_TURN', true).order).toBe('OPEN_LONGEST');
+    for (const { value: order } of ORDERS.OUR_TURN) {
+      expect(readAddress(writeAddress({ ...usual, order }, true), true).order).toBe(order);
+    }
+  });
+
   it('goes through the orders of its group and begins again', () => {
     const second = { ...usual, order: nextOrder(usual) };
     const third = { ...usual, order: nextOrder(second) };

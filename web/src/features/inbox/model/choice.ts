@@ -52,7 +52,9 @@ function find<T extends string>(words: Record<T, string>, said: string | null): 
   return (Object.keys(words) as T[]).find((key) => words[key] === said);
 }
 
-export function usualOrder(group: ListGroup): ListOrder {
+/** The order a group has when nobody chose one. Of those to identify, who has waited longest comes first, whatever is left of a promise. */
+export function usualOrder(group: ListGroup, toIdentify = false): ListOrder {
+  if (toIdentify && group === 'OUR_TURN') return 'OPEN_LONGEST';
   return ORDERS[group][0]?.value ?? 'NEWEST';
 }
 
@@ -63,30 +65,30 @@ export function nextOrder(address: ListAddress): ListOrder {
   return orders[(at + 1) % orders.length]?.value ?? usualOrder(address.group);
 }
 
-export function readAddress(params: URLSearchParams): ListAddress {
+export function readAddress(params: URLSearchParams, toIdentify = false): ListAddress {
   const group = find(GROUP_WORDS, params.get('group')) ?? 'OUR_TURN';
   const order = find(ORDER_WORDS, params.get('order'));
   const fits = ORDERS[group].some((each) => each.value === order);
   return {
     group,
-    order: order && fits ? order : usualOrder(group),
+    order: order && fits ? order : usualOrder(group, toIdentify),
     sentence: readSentence(params.get('show') ?? ''),
   };
 }
 
 /** The address of a list; what is usual is left out. */
-export function writeAddress(address: ListAddress): URLSearchParams {
+export function writeAddress(address: ListAddress, toIdentify = false): URLSearchParams {
   const params = new URLSearchParams();
   const said = writeSentence(address.sentence);
   if (address.group !== 'OUR_TURN') params.set('group', GROUP_WORDS[address.group]);
-  if (address.order !== usualOrder(address.group)) params.set('order', ORDER_WORDS[address.order]);
+  if (address.order !== usualOrder(address.group, toIdentify)) params.set('order', ORDER_WORDS[address.order]);
   if (said !== '') params.set('show', said);
   return params;
 }
 
 /** The same list, another group, in the order that is usual there. */
-export function inGroup(address: ListAddress, group: ListGroup): ListAddress {
-  return { ...address, group, order: usualOrder(group) };
+export function inGroup(address: ListAddress, group: ListGroup, toIdentify = false): ListAddress {
+  return { ...address, group, order: usualOrder(group, toIdentify) };
 }
 
 /** On our turn, what is left of the promise; set aside, until when; else since when it stands so; in words. */
