@@ -19,11 +19,13 @@ import fabulum.server.messaging.store.OutboxMapper;
 import fabulum.server.messaging.store.OutboxRow;
 import fabulum.server.messaging.store.UnreportedMapper;
 import fabulum.server.platform.DatabaseSettings;
+import fabulum.server.platform.RaceRetry;
 import fabulum.server.sending.Decisions;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.TransactionStatus;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
@@ -104,12 +106,9 @@ class Attempt {
       outbox.release(row.id(), node);
       return new Result.Closed(until);
     }
-    transactions.executeWithoutResult(status -> {
-      if (!settle(row, text.reference(), step)) {
-        // Another process has taken it over, and settles it.
-        status.setRollbackOnly();
-      }
-    });
+    // Who writes in the conversation at the same time may hold it for longer than a lock is waited
+    // for.
+    RaceRetry.run(() -> transactions.execute(status -> settled(row, text, step, status)));
     return step instanceof NextStep.TryAgain ? new Result.Stays() : new Result.Left();
   }
 
@@ -147,6 +146,15 @@ class Attempt {
     PhoneNumber to = text.to().answerable().orElseThrow();
     return gateway.send(
         new OutgoingText(new ClientReference(text.reference()), from, to, text.words()));
+  }
+
+  private boolean settled(OutboxRow row, Outgoing text, NextStep step, TransactionStatus status) {
+    boolean settled = settle(row, text.reference(), step);
+    if (!settled) {
+      // Another process has taken it over, and settles it.
+      status.setRollbackOnly();
+    }
+    return settled;
   }
 
   private boolean settle(OutboxRow row, String reference, NextStep step) {

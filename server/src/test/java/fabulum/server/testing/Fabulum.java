@@ -60,7 +60,7 @@ public final class Fabulum implements AutoCloseable {
   public static final String SECRET = "a secret for tests";
   public static final Instant NOW = Instant.parse("2026-06-09T19:05:00Z");
 
-  private static final long PATIENCE_NANOS = 60_000_000_000L;
+  private static final long PATIENCE_NANOS = 180_000_000_000L;
   private static final long BETWEEN_LOOKS_NANOS = 5_000_000L;
 
   public final ConfigurableApplicationContext context;

@@ -18,7 +18,7 @@ import java.util.function.Predicate;
 
 /** A network inside the test: it does as it is told, and takes everything otherwise. */
 public final class FakeNetwork implements Gateway {
-  private static final long PATIENCE_NANOS = 60_000_000_000L;
+  private static final long PATIENCE_NANOS = 180_000_000_000L;
   private static final long LOOK_AGAIN_MILLIS = 50;
 
   /** Every text that was handed over, also those that were refused. */

@@ -19,7 +19,7 @@ import tools.jackson.databind.json.JsonMapper;
 /** Listens to the live stream, so that tests wait for what happens instead of sleeping. */
 public final class LiveReader implements AutoCloseable {
   private static final JsonMapper JSON = JsonMapper.builder().build();
-  private static final int PATIENCE_SECONDS = 60;
+  private static final int PATIENCE_SECONDS = 180;
 
   /** A message and the position after it. */
   public record Heard(String position, JsonNode message) {
