@@ -6,7 +6,7 @@ public sealed interface Piece permits Piece.Words, Placeholder {
   /** As it is stored. */
   String written();
 
-  /** What stands in every text made from the template; without braces. */
+  /** Words that every text made from the template has; without braces. */
   record Words(String written) implements Piece {
     public Words {
       if (written.indexOf('{') >= 0 || written.indexOf('}') >= 0) {

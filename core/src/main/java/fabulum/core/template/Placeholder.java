@@ -5,7 +5,7 @@ import java.util.regex.Pattern;
 
 /**
  * Stands for a value that is known when a text is written. Stored as {@code {customer: first name |
- * there}}: whose value, its name, and after a bar what stands there when nothing is known.
+ * there}}: whose value, its name, and after a bar the words used when no value is known.
  *
  * @param name of the value, such as "first name" or the name of a detail; 1 to {@value
  *     #LONGEST_NAME} characters
@@ -49,13 +49,13 @@ public record Placeholder(Whose whose, String name, Optional<String> fallback) i
     return new Placeholder(whose, name, words.isEmpty() ? Optional.empty() : Optional.of(words));
   }
 
-  /** What stands in a text where there is no value and no fallback: it must be filled or cut. */
+  /** Shown where there is no value and no fallback: the writer fills it in or cuts it. */
   public String gap() {
     boolean letter = Character.isLetter(name.codePointAt(0));
     return "{" + (letter ? name : whose.word() + ": " + name) + "}";
   }
 
-  /** The first gap in a text, whoever wrote it. */
+  /** The first gap in a text, whether typed or filled from a template. */
   public static Optional<String> firstGap(String words) {
     var gap = GAP.matcher(words);
     return gap.find() ? Optional.of(gap.group()) : Optional.empty();

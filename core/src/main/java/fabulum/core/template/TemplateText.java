@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 
-/** The words of a template: what stands in every text, and placeholders between. */
+/** The words of a template, with placeholders between them. */
 public record TemplateText(List<Piece> pieces) {
   public TemplateText {
     pieces = List.copyOf(pieces);
@@ -26,8 +26,8 @@ public record TemplateText(List<Piece> pieces) {
   }
 
   /**
-   * Fills it. What stands in a value is never read as a placeholder: its braces become round ones,
-   * so that nothing but a gap has any.
+   * Fills it. A value is never read as a placeholder: its braces become round ones, so that nothing
+   * but a gap has any.
    */
   public Filled fill(Values values) {
     StringBuilder words = new StringBuilder();
