@@ -10,6 +10,7 @@ interface Props {
   zone: string;
   /** What the conversation is called. */
   name: string;
+  /** Begins a text that asks who is writing. */
   onAsk: (words: string) => void;
 }
 

@@ -24,7 +24,6 @@ interface Props {
   setAsideButton: RefObject<HTMLButtonElement | null>;
   aboutButton: RefObject<HTMLButtonElement | null>;
   onHandOver: () => void;
-  /** Begins a text that asks who is writing. */
   /** The team it was handed to, other than the line's. */
   teamName: string | undefined;
 }
