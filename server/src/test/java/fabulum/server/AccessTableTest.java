@@ -195,6 +195,9 @@ class AccessTableTest {
     fresh("POST", one + "/notes", Door.WORKS, asked -> said("a note"));
     fresh("POST", one + "/texts", Door.WORKS, asked -> said("a text " + Fabulum.reference()));
     row("POST", one + "/texts/check", Door.SEES, Map.of("words", "a text"));
+    row("GET", one + "/templates", Door.SEES);
+    row("GET", one + "/templates/short-names", Door.SEES);
+    row("GET", one + "/templates/named/{name}", Door.MISSING);
     row("GET", one + "/ways", Door.SEES);
     row("GET", one + "/agreement", Door.SEES);
     row("PUT", one + "/agreement/number", Door.WORKS, Map.of("wrong", false));
@@ -261,6 +264,7 @@ class AccessTableTest {
     customers();
     row("POST", "/api/identifying/{id}/undo", Door.WORKERS_MISS);
     row("POST", "/api/texts/{id}/take-back", Door.MISSING);
+    templates();
     row("GET", "/api/sentences", Door.EVERYBODY);
     fresh("POST", "/api/sentences", Door.WORKERS, asked -> sentence());
     row("DELETE", "/api/sentences/{id}", Door.MISSING);
@@ -513,6 +517,40 @@ class AccessTableTest {
     row("DELETE", "/api/setup/kept-aside/{id}", Door.LEADS);
   }
 
+  private void templates() {
+    String one = "/api/templates/{id}";
+    row("GET", "/api/templates", Door.EVERYBODY);
+    row("GET", "/api/templates/placeholders", Door.EVERYBODY);
+    row("POST", "/api/templates/sample", Door.EVERYBODY, Map.of("words", "Hi"));
+    fresh("POST", "/api/templates", Door.WORKERS, asked -> template());
+    row("GET", one, Door.MISSING);
+    row("PUT", one + "?seen=1", Door.MISSING, template());
+    row("GET", one + "/versions", Door.MISSING);
+    row("POST", one + "/versions/{id}/bring-back?seen=1", Door.MISSING);
+    row("PUT", one + "/favourite", Door.MISSING, Map.of("favourite", true));
+    row("GET", one + "/usage", Door.MISSING);
+    row("GET", one + "/since/{id}", Door.EVERYBODY);
+    row("GET", "/api/templates/export/csv", Door.EXPORTS);
+    row("GET", "/api/templates/export/json", Door.EXPORTS);
+    row("GET", "/api/links", Door.EVERYBODY);
+    fresh(
+        "POST",
+        "/api/links",
+        Door.LEADS,
+        asked -> Map.of("name", "Link " + names++, "address", "https://quill.example"));
+    row(
+        "PUT",
+        "/api/links/{id}",
+        Door.LEADS,
+        Map.of("name", "x", "address", "https://quill.example"));
+    row("DELETE", "/api/links/{id}", Door.LEADS);
+  }
+
+  private Object template() {
+    return Map.of(
+        "title", "Template " + names++, "words", "Words.", "guarded", false, "retired", false);
+  }
+
   private static Object topic(String name) {
     return Map.of("name", name, "colour", "PINE", "retired", false);
   }
@@ -529,6 +567,7 @@ class AccessTableTest {
           "GET /api/live",
           "POST /api/setup/closed-days/read",
           "POST /api/imports",
+          "POST /api/templates/import",
           "DELETE /api/session",
           "GET /api/openapi-made",
           "GET /api/openapi-made.yaml");

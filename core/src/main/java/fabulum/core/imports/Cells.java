@@ -15,7 +15,7 @@ import java.util.Map;
 import java.util.Optional;
 
 /** The values of a row by what they are about, and what is wrong with them. */
-final class Cells {
+public final class Cells {
   private static final NumberReader NUMBERS = new NumberReader();
 
   private final Map<What, String> values = new EnumMap<>(What.class);
@@ -32,7 +32,7 @@ final class Cells {
   }
 
   /** Without the apostrophe that keeps a spreadsheet from taking a value for a formula. */
-  static String bare(String cell) {
+  public static String bare(String cell) {
     String stripped = cell.strip();
     boolean guarded =
         stripped.length() > 1

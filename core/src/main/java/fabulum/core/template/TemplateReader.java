@@ -3,6 +3,7 @@ package fabulum.core.template;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Pattern;
 
 /** Reads the stored form of a template; says all that is wrong with it at once, and where. */
 public final class TemplateReader {
@@ -10,6 +11,9 @@ public final class TemplateReader {
       "Behind the bar of a placeholder stand up to "
           + Placeholder.LONGEST_FALLBACK
           + " characters on one line.";
+
+  private static final Pattern TEMPLATE =
+      Pattern.compile("\\{\\s*template\\s*:", Pattern.CASE_INSENSITIVE);
 
   private final Known known;
 
@@ -84,8 +88,7 @@ public final class TemplateReader {
       faults.add(new Fault(at, "This “{” is not closed. Braces are for placeholders."));
       return at + 1;
     }
-    Fault unknown =
-        new Fault(at, "There is no placeholder “%s”.".formatted(written.substring(at, end + 1)));
+    Fault unknown = new Fault(at, unknown(written.substring(at, end + 1)));
     String[] parts = written.substring(at + 1, end).split("\\|", 2);
     String fallback = parts.length < 2 ? "" : parts[1].strip();
     if (!isFallback(fallback)) {
@@ -95,6 +98,12 @@ public final class TemplateReader {
         .map(one -> one.with(isFallback(fallback) ? fallback : ""))
         .ifPresentOrElse(pieces::add, () -> faults.add(unknown));
     return end + 1;
+  }
+
+  private static String unknown(String written) {
+    return TEMPLATE.matcher(written).lookingAt()
+        ? "A template cannot stand within another. Write its words instead."
+        : "There is no placeholder “%s”.".formatted(written);
   }
 
   private static boolean isFallback(String words) {

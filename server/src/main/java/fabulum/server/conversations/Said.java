@@ -20,6 +20,7 @@ import org.jspecify.annotations.Nullable;
  *     for at once
  * @param confirmed what its writer knows to speak against it and sends it all the same
  * @param looked the words as its writer saw that they would leave; null when they did not look
+ * @param template from which its words were made; null for none
  */
 public record Said(
     String words,
@@ -29,14 +30,15 @@ public record Said(
     @Nullable Long again,
     @Nullable Instant when,
     Set<Reason> confirmed,
-    @Nullable String looked) {
+    @Nullable String looked,
+    @Nullable Long template) {
   public Said {
     confirmed = Set.copyOf(confirmed);
   }
 
   /** A text that goes at once, whatever stands there, and replaces none. */
   public static Said by(Author author, String words, ClientReference reference) {
-    return new Said(words, author, reference, null, null, null, Set.of(), null);
+    return new Said(words, author, reference, null, null, null, Set.of(), null, null);
   }
 
   /**
@@ -46,16 +48,16 @@ public record Said(
   public static Said itself(Purpose purpose, String words, ClientReference reference) {
     Set<Reason> confirmed = EnumSet.complementOf(EnumSet.of(Reason.SAME_TEXT));
     return new Said(
-        words, new Author.Itself(purpose), reference, null, null, null, confirmed, null);
+        words, new Author.Itself(purpose), reference, null, null, null, confirmed, null, null);
   }
 
   /** The same text, with what its writer knows to speak against it. */
   public Said confirming(Set<Reason> reasons) {
-    return new Said(words, author, reference, seen, again, when, reasons, looked);
+    return new Said(words, author, reference, seen, again, when, reasons, looked, template);
   }
 
   /** The same text, not to go before a time. */
   public Said notBefore(Instant time) {
-    return new Said(words, author, reference, seen, again, time, confirmed, looked);
+    return new Said(words, author, reference, seen, again, time, confirmed, looked, template);
   }
 }

@@ -39,9 +39,9 @@ import org.jspecify.annotations.Nullable;
  * @param separator between the values; empty for vCards, calendars and JSON
  * @param rows each with the number of its line in the file, from 1
  */
-record Sheet(String encoding, String separator, List<Row> rows) {
+public record Sheet(String encoding, String separator, List<Row> rows) {
   /** More rows than this are handed in as several files. */
-  static final int MOST_ROWS = 100_000;
+  public static final int MOST_ROWS = 100_000;
 
   private static final int LONGEST_CELL = 20_000;
   private static final int MOST_COLUMNS = 200;
@@ -70,8 +70,8 @@ record Sheet(String encoding, String separator, List<Row> rows) {
    * @param line where it begins in the file; of JSON which object it is
    * @param against why it cannot be taken, as far as the form of the file says so
    */
-  record Row(long line, List<String> cells, List<String> against) {
-    Row(long line, List<String> cells) {
+  public record Row(long line, List<String> cells, List<String> against) {
+    public Row(long line, List<String> cells) {
       this(line, cells, List.of());
     }
   }
@@ -101,7 +101,7 @@ record Sheet(String encoding, String separator, List<Row> rows) {
    * @param zone by whose clocks times of a calendar without one are told
    * @throws Problem when it is no such file, saying why
    */
-  static Sheet read(
+  public static Sheet read(
       byte[] octets, @Nullable String encoding, @Nullable String separator, ZoneId zone) {
     refuseOthers(octets);
     String charset = encoding == null ? guess(octets) : known(encoding);

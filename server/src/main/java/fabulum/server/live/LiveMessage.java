@@ -43,6 +43,8 @@ public record LiveMessage(
     PEOPLE,
     /** What keeps the program as a whole from its work is another than before; leads look. */
     TROUBLES,
+    /** Templates, or the links they point to, were changed. */
+    TEMPLATES,
     /** The listener has missed something that is no longer at hand: read everything again. */
     READ_AGAIN,
     /** Nothing happened; the line is alive. */
@@ -67,6 +69,10 @@ public record LiveMessage(
 
   static LiveMessage troubles() {
     return of(Type.TROUBLES);
+  }
+
+  static LiveMessage templates() {
+    return of(Type.TEMPLATES);
   }
 
   static LiveMessage conversation(ConversationView row, List<EntryView> entries) {

@@ -12,6 +12,7 @@ import fabulum.server.people.PeopleChanged;
 import fabulum.server.platform.Troubles;
 import fabulum.server.presence.Watchers;
 import fabulum.server.setup.SetUpChanged;
+import fabulum.server.templates.TemplatesChanged;
 import java.util.List;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -121,6 +122,11 @@ class LiveMessages implements DisposableBean {
   @EventListener
   void changed(SetUpChanged change) {
     tellLater(() -> stream.broadcast(LiveMessage.readAgain(), Audience.everybody()));
+  }
+
+  @TransactionalEventListener(phase = TransactionPhase.AFTER_COMMIT)
+  void changed(TemplatesChanged change) {
+    tellLater(() -> stream.broadcast(LiveMessage.templates(), Audience.everybody()));
   }
 
   /** While the program ends nobody listens any more. */

@@ -11,7 +11,8 @@
       "inbox",
       "presence",
       "notices",
-      "setup"
+      "setup",
+      "templates"
     })
 @NullMarked
 package fabulum.server.live;

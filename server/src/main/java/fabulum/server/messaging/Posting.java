@@ -2,6 +2,7 @@ package fabulum.server.messaging;
 
 import fabulum.core.sending.Author;
 import fabulum.core.sending.Author.Lane;
+import fabulum.server.access.StaffId;
 import fabulum.server.conversations.Bookkeeping;
 import fabulum.server.conversations.Conversation;
 import fabulum.server.conversations.ConversationId;
@@ -60,6 +61,10 @@ class Posting {
       NumberId to = new NumberId(row.numberId());
       decisions.goes(decided, author, new LineId(row.lineId()), to, text);
       events.publishEvent(new OutboxFilled(text));
+      if (author instanceof Author.Person person) {
+        StaffId by = new StaffId(person.staff());
+        events.publishEvent(new AnswerSent(text, id, by, said.words(), said.template()));
+      }
     });
     return entry;
   }

@@ -10,6 +10,8 @@ import org.jspecify.annotations.Nullable;
  *     it is done once
  * @param again the text that was not delivered and that they replace
  * @param seen the newest entry that stood there when they were begun
+ * @param template from which they were made
+ * @param templateVersion the version of that template
  */
 public record DraftView(
     Paper paper,
@@ -17,4 +19,6 @@ public record DraftView(
     Instant at,
     @Nullable Long seen,
     @Nullable String reference,
-    @Nullable Long again) {}
+    @Nullable Long again,
+    @Nullable Long template,
+    @Nullable Long templateVersion) {}

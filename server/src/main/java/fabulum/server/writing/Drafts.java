@@ -34,13 +34,17 @@ public class Drafts {
    * @param seen the newest entry that stood there when they were begun
    * @param reference under which they will be sent
    * @param again the text that was not delivered and that they replace
+   * @param template from which they were made
+   * @param templateVersion the version of that template
    */
   public record Draft(
       Paper paper,
       String words,
       @Nullable Long seen,
       @Nullable String reference,
-      @Nullable Long again) {}
+      @Nullable Long again,
+      @Nullable Long template,
+      @Nullable Long templateVersion) {}
 
   /** Keeps what someone has begun to write; no words throw it away. */
   @Transactional
@@ -66,7 +70,7 @@ public class Drafts {
             .findFirst()
             .orElse("");
     String words = since.isBlank() ? text.typedWords() : text.typedWords() + "\n" + since;
-    Draft draft = new Draft(Paper.REPLY, words, text.id(), null, null);
+    Draft draft = new Draft(Paper.REPLY, words, text.id(), null, null, null, null);
     drafts.keep(by.value(), id.value(), draft, clock.instant());
   }
 

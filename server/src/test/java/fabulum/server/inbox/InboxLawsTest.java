@@ -323,6 +323,7 @@ class InboxLawsTest {
             null,
             null,
             Set.of(Reason.values()),
+            null,
             null));
     one.owner = one.owner == null ? Long.valueOf(by.value()) : one.owner;
     one.startedBy = one.state.isOpen() ? one.startedBy : Long.valueOf(by.value());

@@ -227,6 +227,7 @@ class UndoLawsTest {
                   again,
                   null,
                   Set.of(Reason.values()),
+                  null,
                   null))
           .text();
     } catch (Problem notSeen) {

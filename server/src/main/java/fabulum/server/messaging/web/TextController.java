@@ -59,6 +59,7 @@ class TextController {
    * @param confirmed the codes of the reasons that speak against it and that its writer confirms
    * @param looked the words as the writer saw that they would leave, with what is appended; when
    *     they would leave otherwise by now, nothing is sent. Empty when they did not look
+   * @param template from which its words were made; empty for none
    */
   record AnswerRequest(
       @NotNull(message = "Write something first.") String words,
@@ -69,7 +70,8 @@ class TextController {
       @Nullable Long again,
       @Nullable List<@Pattern(regexp = "[a-z-]{1,40}", message = "That is no reason.") String>
           confirmed,
-      @Nullable @Size(max = 20_000, message = "That is too long.") String looked) {
+      @Nullable @Size(max = 20_000, message = "That is too long.") String looked,
+      @Nullable Long template) {
 
     Said by(StaffId writer) {
       return new Said(
@@ -80,7 +82,8 @@ class TextController {
           again,
           null,
           reasons(),
-          looked);
+          looked,
+          template);
     }
 
     /** A reason that this program does not know cannot speak against a text, either. */

@@ -21,6 +21,8 @@ class Pages {
     "/identify/**",
     "/customers",
     "/customers/**",
+    "/templates",
+    "/templates/**",
     "/office",
     "/me",
     "/me/**",

@@ -103,6 +103,8 @@ class NoteController {
    * @param seen the newest entry that stood there when they were begun
    * @param reference under which they will be sent
    * @param again the text that was not delivered and that they replace
+   * @param template from which they were made
+   * @param templateVersion the version of that template
    */
   record DraftRequest(
       @NotNull(message = "Words are needed; empty ones throw the draft away.")
@@ -111,10 +113,12 @@ class NoteController {
       @Nullable Long seen,
       @Nullable @Pattern(regexp = ClientReference.FORM, message = ClientReference.SAID)
           String reference,
-      @Nullable Long again) {
+      @Nullable Long again,
+      @Nullable Long template,
+      @Nullable Long templateVersion) {
 
     Drafts.Draft on(Paper paper) {
-      return new Drafts.Draft(paper, words, seen, reference, again);
+      return new Drafts.Draft(paper, words, seen, reference, again, template, templateVersion);
     }
   }
 

@@ -1,0 +1,142 @@
+package fabulum.server.templates;
+
+import fabulum.core.template.FirstName;
+import fabulum.core.template.SaidTimes;
+import fabulum.core.template.Values;
+import fabulum.core.template.Whose;
+import fabulum.server.access.StaffId;
+import fabulum.server.conversations.Conversation;
+import fabulum.server.customers.CustomerId;
+import fabulum.server.customers.CustomerView;
+import fabulum.server.customers.Customers;
+import fabulum.server.customers.NumberId;
+import fabulum.server.lines.LineId;
+import fabulum.server.lines.LineView;
+import fabulum.server.lines.Lines;
+import fabulum.server.people.People;
+import fabulum.server.work.Appointment;
+import fabulum.server.work.CustomerWork;
+import fabulum.server.work.Job;
+import fabulum.server.work.Works;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.HashMap;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+
+/** What placeholders stand for where a text is written. */
+@Component
+class ConversationValues {
+  private final Customers customers;
+  private final Works works;
+  private final Lines lines;
+  private final People people;
+  private final Links links;
+  private final Clock clock;
+
+  ConversationValues(
+      Customers customers, Works works, Lines lines, People people, Links links, Clock clock) {
+    this.customers = customers;
+    this.works = works;
+    this.lines = lines;
+    this.people = people;
+    this.links = links;
+    this.clock = clock;
+  }
+
+  /** Values that are known, by what they are of and their name in lower case. */
+  private static final class Known implements Values {
+    private final Map<String, String> known = new HashMap<>();
+
+    void put(Whose whose, String name, @Nullable String value) {
+      if (value != null && !value.isBlank()) {
+        known.putIfAbsent(key(whose, name), value);
+      }
+    }
+
+    @Override
+    public Optional<String> find(Whose whose, String name) {
+      return Optional.ofNullable(known.get(key(whose, name)));
+    }
+
+    private static String key(Whose whose, String name) {
+      return whose + " " + name.toLowerCase(Locale.ROOT);
+    }
+  }
+
+  /** What is known in a conversation, for the person who writes in it. */
+  Values of(Conversation row, StaffId by) {
+    Known known = new Known();
+    LineView line = lines.get(new LineId(row.lineId()));
+    SaidTimes said = new SaidTimes(ZoneId.of(line.zone()), line.region());
+    putAround(known, line, said, by);
+    Long customer = row.customerId();
+    if (customer != null) {
+      CustomerId id = new CustomerId(customer);
+      customers.find(id, new NumberId(row.numberId())).ifPresent(one -> put(known, one));
+      put(known, works.of(id), said);
+    }
+    return known;
+  }
+
+  /** What is known where there is no conversation: of the person, and the links. */
+  Values of(StaffId by) {
+    Known known = new Known();
+    putMine(known, by);
+    return known;
+  }
+
+  private void putMine(Known known, StaffId by) {
+    String name = people.get(by).name();
+    known.put(Whose.STAFF, "name", name);
+    known.put(Whose.STAFF, "first name", FirstName.of(name).orElse(name));
+    links.list().forEach(link -> known.put(Whose.LINK, link.name(), link.address()));
+  }
+
+  private void putAround(Known known, LineView line, SaidTimes said, StaffId by) {
+    putMine(known, by);
+    known.put(Whose.LINE, "name", line.name());
+    known.put(Whose.LINE, "number", line.shownNumber());
+    known.put(Whose.SITE, "name", line.site());
+    var hours = lines.promise(new LineId(line.id())).hours();
+    Instant now = clock.instant();
+    known.put(Whose.HOURS, "today", said.openings(hours, now));
+    known.put(Whose.HOURS, "tomorrow", said.openings(hours, now.plus(Duration.ofDays(1))));
+  }
+
+  private static void put(Known known, CustomerView customer) {
+    known.put(Whose.CUSTOMER, "name", customer.name());
+    known.put(Whose.CUSTOMER, "first name", FirstName.of(customer.name()).orElse(null));
+    known.put(Whose.CUSTOMER, "e-mail", customer.email());
+    known.put(Whose.CUSTOMER, "site", customer.site());
+    customer.details().forEach(one -> known.put(Whose.CUSTOMER, one.name(), one.detail()));
+  }
+
+  private void put(Known known, CustomerWork work, SaidTimes said) {
+    Instant now = clock.instant();
+    work.appointments().stream()
+        .filter(one -> one.state() == Appointment.State.AGREED && !one.startsAt().isBefore(now))
+        .findFirst()
+        .ifPresent(one -> {
+          known.put(Whose.APPOINTMENT, "what", one.what());
+          known.put(Whose.APPOINTMENT, "when", said.when(one.startsAt(), now));
+          known.put(Whose.APPOINTMENT, "day", said.day(one.startsAt(), now));
+          known.put(Whose.APPOINTMENT, "time", said.time(one.startsAt()));
+          known.put(Whose.APPOINTMENT, "place", one.place());
+        });
+    work.jobs().stream()
+        .filter(one -> one.state() == Job.State.OPEN)
+        .findFirst()
+        .ifPresent(one -> {
+          known.put(Whose.JOB, "what", one.what());
+          known.put(Whose.JOB, "number", one.number());
+          known.put(Whose.JOB, "standing", one.standing());
+          known.put(Whose.JOB, "place", one.place());
+        });
+  }
+}

@@ -1,0 +1,4 @@
+package fabulum.server.templates;
+
+/** Names one template. */
+public record TemplateId(long value) {}

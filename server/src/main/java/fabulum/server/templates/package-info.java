@@ -1,0 +1,24 @@
+/**
+ * Templates: texts written once and used often, the links they point to, and what they are used
+ * for.
+ */
+@ApplicationModule(
+    allowedDependencies = {
+      "platform",
+      "access",
+      "accounts",
+      "people",
+      "lines",
+      "customers",
+      "conversations",
+      "cost",
+      "sending",
+      "messaging",
+      "work",
+      "imports"
+    })
+@NullMarked
+package fabulum.server.templates;
+
+import org.jspecify.annotations.NullMarked;
+import org.springframework.modulith.ApplicationModule;

@@ -1,0 +1,11 @@
+package fabulum.server.templates.store;
+
+/** Where a template is offered. */
+public record ScopeRow(long templateId, Kind kind, long targetId) {
+  /** What {@code targetId} is the id of. */
+  public enum Kind {
+    LINE,
+    SITE,
+    TEAM
+  }
+}

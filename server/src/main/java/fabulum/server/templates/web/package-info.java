@@ -1,0 +1,5 @@
+/** Templates over HTTP. */
+@NullMarked
+package fabulum.server.templates.web;
+
+import org.jspecify.annotations.NullMarked;
