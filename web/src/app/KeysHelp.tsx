@@ -21,6 +21,8 @@ const KEYS: [string, string][] = [
   ['R', 'write a reply'],
   ['N', 'write a note'],
   ['F', 'another line or number to send with; Alt+F while you write'],
+  ['Alt+T', 'the templates beside the script, while you write'],
+  ['Tab', 'after a short name: its template; then to what is missing in it'],
   ['Ctrl+Enter', 'send'],
   ['Alt+Enter', 'send, and done'],
   ['T', 'take it'],

@@ -85,6 +85,9 @@ export function Masthead({ session, lineState, onHelp, onWrite }: Props) {
         <Box component={NavLink} to="/customers" sx={place}>
           Customers
         </Box>
+        <Box component={NavLink} to="/templates" sx={place}>
+          Templates
+        </Box>
         {leads && (
           <Box
             component={Link}

@@ -15,6 +15,9 @@ const CustomerPage = lazy(() => import('../features/customers').then((feature) =
 const ImportPage = lazy(() =>
   import('../features/customer-import').then((feature) => ({ default: feature.ImportPage })),
 );
+const TemplatesPlace = lazy(() =>
+  import('../features/templates').then((feature) => ({ default: feature.TemplatesPlace })),
+);
 const Me = lazy(() => import('../features/me').then((feature) => ({ default: feature.Me })));
 
 function InboxPlace({ toIdentify = false }: { toIdentify?: boolean }) {
@@ -48,6 +51,7 @@ export const routes: RouteObject[] = [
       place('customers', <CustomersPlace />),
       place('customers/import', <LeadsPlace place="import" />),
       place('customers/:id', <CustomerPage />),
+      place('templates/:id?', <TemplatesPlace />),
       place('me/*', <MyPlace />),
       place('office', <LeadsPlace place="office" />),
       place('setup/*', <LeadsPlace place="setup" />),

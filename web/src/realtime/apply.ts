@@ -37,6 +37,9 @@ export function applyLive(queries: QueryClient, message: LiveMessage): void {
     case 'TROUBLES':
       void queries.invalidateQueries({ queryKey: keys.troubles });
       return;
+    case 'TEMPLATES':
+      void queries.invalidateQueries({ queryKey: keys.templates });
+      return;
     case 'PEOPLE':
       for (const queryKey of [keys.staff, keys.session, keys.office, keys.setup, keys.me])
         void queries.invalidateQueries({ queryKey });

@@ -5,6 +5,7 @@ import { day, fullMoment, money } from '../../shared/format';
 import { Moment, StaffMark, useNow } from '../../shared/ui';
 import { notePaper } from '../../theme';
 import { deliveryWords, direction, type Printed } from './model/scene';
+import { LinkedWords } from './LinkedWords';
 import { NoteWords } from './NoteWords';
 
 interface Props {
@@ -17,9 +18,11 @@ interface Props {
   teamName: (id: number) => string;
   /** What one can do with a text that was not delivered. */
   children?: ReactNode;
+  /** What one can do with any text; it shows while one is at it. */
+  menu?: ReactNode;
 }
 
-const MARGINS = { xs: '44px 1fr', sm: '56px 112px minmax(0, 68ch)' };
+const MARGINS = { xs: '44px 1fr auto', sm: '56px 112px minmax(0, 68ch) auto' };
 
 function speakerName(entry: Entry, customer: string): string {
   if (entry.kind === 'IN') {
@@ -43,7 +46,7 @@ function Aside({ children }: { children: ReactNode }) {
 
 /** One line: the time margin, the speaker margin, the words. */
 export const EntryLine = memo(function EntryLine(props: Props) {
-  const { line, isFirstNew, zone, customer, me, teamName, children } = props;
+  const { line, isFirstNew, zone, customer, me, teamName, children, menu } = props;
   const now = useNow();
   const { entry, newDay, named } = line;
   const note = entry.kind === 'NOTE';
@@ -95,6 +98,11 @@ export const EntryLine = memo(function EntryLine(props: Props) {
             py: note ? 0.75 : 0.25,
             mt: named && !newDay ? 1 : 0,
             alignItems: 'baseline',
+            // Out of the way until one is at the text; where nothing can point, always there.
+            '@media (hover: hover)': {
+              '& .text-menu': { opacity: 0 },
+              '&:hover .text-menu, & .text-menu:focus-visible, & .text-menu[aria-expanded=true]': { opacity: 1 },
+            },
           },
           note ? notePaper : {},
           note ? { backgroundPositionY: '7px', pl: { xs: '4px', sm: '12px' } } : {},
@@ -106,7 +114,7 @@ export const EntryLine = memo(function EntryLine(props: Props) {
         {entry.kind === 'EVENT' ? (
           <Box
             sx={{
-              gridColumn: { xs: '2', sm: '2 / 4' },
+              gridColumn: { xs: '2 / 4', sm: '2 / 5' },
               typography: 'aside',
               color: 'text.secondary',
             }}
@@ -158,7 +166,7 @@ export const EntryLine = memo(function EntryLine(props: Props) {
                     overflowWrap: 'anywhere',
                   }}
                 >
-                  {entry.words}
+                  <LinkedWords words={entry.words ?? ''} />
                 </Box>
               )}
               {entry.delivery && (
@@ -186,6 +194,7 @@ export const EntryLine = memo(function EntryLine(props: Props) {
                 </Aside>
               )}
             </Box>
+            {menu}
           </>
         )}
       </Box>

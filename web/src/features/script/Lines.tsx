@@ -1,8 +1,12 @@
 import { useInfiniteQuery } from '@tanstack/react-query';
+import type { Entry } from '../../shared/api';
 import { lazy, memo, Suspense, useMemo } from 'react';
 import { scriptQuery } from './queries';
 import { EntryLine, firstUnread, printed, ScriptScroll } from '../entries';
 import { TakeBack } from './TakeBack';
+
+/** Fetched with the first script. */
+const TextMenu = lazy(() => import('./TextMenu').then((part) => ({ default: part.TextMenu })));
 
 /** Fetched when the first text was not delivered. */
 const LostText = lazy(() => import('./LostText').then((part) => ({ default: part.LostText })));
@@ -17,6 +21,8 @@ interface Props {
   teamName: (id: number) => string;
   /** Puts the words of a text that was not delivered back onto the paper. */
   onWriteAgain: (words: string, again: number) => void;
+  /** Quotes a text in a note. */
+  onQuote: (entry: Entry) => void;
   /** Leaves such a text as it is. */
   onLeave: (text: number) => void;
   /** The line of the conversation. */
@@ -25,8 +31,21 @@ interface Props {
   numbers: string[];
 }
 
+function isText({ kind, words }: Entry): boolean {
+  return (kind === 'IN' || kind === 'OUT') && words !== undefined && words !== '';
+}
+
 /** The script itself, to the very first text. */
-export const Lines = memo(function Lines({ id, onWriteAgain, onLeave, line, numbers, readBefore, ...shown }: Props) {
+export const Lines = memo(function Lines({
+  id,
+  onWriteAgain,
+  onQuote,
+  onLeave,
+  line,
+  numbers,
+  readBefore,
+  ...shown
+}: Props) {
   const { zone, me } = shown;
   const query = useInfiniteQuery(scriptQuery(id));
   const lines = useMemo(() => {
@@ -40,7 +59,18 @@ export const Lines = memo(function Lines({ id, onWriteAgain, onLeave, line, numb
   return (
     <ScriptScroll label="Script" lines={lines} query={query}>
       {(each) => (
-        <EntryLine line={each} isFirstNew={each.entry.id === firstNew} {...shown}>
+        <EntryLine
+          line={each}
+          isFirstNew={each.entry.id === firstNew}
+          menu={
+            isText(each.entry) && (
+              <Suspense fallback={null}>
+                <TextMenu entry={each.entry} onQuote={onQuote} />
+              </Suspense>
+            )
+          }
+          {...shown}
+        >
           {each.entry.leavesAt && each.entry.delivery === 'WAITING' && each.entry.speaker?.id === me && (
             <TakeBack text={each.entry.id} />
           )}

@@ -5,6 +5,7 @@ import { useLocation } from 'react-router';
 import {
   ApiProblem,
   dossierQuery,
+  type Entry,
   goneQuery,
   linesQuery,
   type Session,
@@ -18,6 +19,7 @@ import { Closed } from './Closed';
 import { Dossier } from './Dossier';
 import { Bands } from './Bands';
 import { HandOver } from './HandOver';
+import { quoted } from './model/copy';
 import { Lines } from './Lines';
 import { SetAsideMenu } from './SetAsideMenu';
 import { TopicPicker } from './TopicPicker';
@@ -31,6 +33,9 @@ const WrongNumberBand = lazy(() => import('../wrong-number').then((part) => ({ d
 
 /** Fetched when the customer is first laid beside a script. */
 const CustomerSheet = lazy(() => import('./CustomerSheet').then((part) => ({ default: part.CustomerSheet })));
+
+/** Fetched when the templates are first laid there. */
+const TemplateSheet = lazy(() => import('../templates').then((part) => ({ default: part.TemplateSheet })));
 
 const FOLDED = 'fabulum.dossier-folded';
 
@@ -63,6 +68,9 @@ export const Script = memo(function Script({ id, session, onBack }: Props) {
   const acts = useActs(id, name);
   const teamName = useCallback((team: number) => teams?.find((each) => each.id === team)?.name ?? 'a team', [teams]);
   const writeAgain = useStable((words: string, again: number) => writing.current?.begin('REPLY', words, again));
+  const quote = useStable((entry: Entry) =>
+    writing.current?.begin('NOTE', quoted(entry.words ?? '', entry.speaker?.name ?? entry.writer?.name ?? name)),
+  );
   const leave = useStable(acts.leave);
   const [asideAnchor, setAsideAnchor] = useState<HTMLElement | null>(null);
   const [handing, setHanding] = useState(false);
@@ -108,7 +116,7 @@ export const Script = memo(function Script({ id, session, onBack }: Props) {
     n: () => writing.current?.begin('NOTE'),
     f: () => writing.current?.choose(),
     i: fold,
-    c: sheet.toggle,
+    c: () => sheet.toggle('customer'),
     escape: onBack,
   });
 
@@ -137,8 +145,8 @@ export const Script = memo(function Script({ id, session, onBack }: Props) {
         me={session.staff.id}
         open={open}
         onFold={fold}
-        sheetOpen={sheet.open}
-        onSheet={sheet.toggle}
+        sheetOpen={sheet.open === 'customer'}
+        onSheet={() => sheet.toggle('customer')}
         onBack={onBack}
         acts={acts}
         topics={topics}
@@ -180,7 +188,17 @@ export const Script = memo(function Script({ id, session, onBack }: Props) {
         sheet={
           sheet.open && (
             <Suspense fallback={null}>
-              <CustomerSheet dossier={dossier.data} zone={zone} asked={sheet.asked} onClose={sheet.close} />
+              {sheet.open === 'customer' ? (
+                <CustomerSheet dossier={dossier.data} zone={zone} asked={sheet.asked} onClose={sheet.close} />
+              ) : (
+                <TemplateSheet
+                  conversation={conversation}
+                  asked={sheet.asked}
+                  written={() => writing.current?.written() ?? ''}
+                  onInsert={(template) => writing.current?.insert(template)}
+                  onClose={sheet.close}
+                />
+              )}
             </Suspense>
           )
         }
@@ -194,6 +212,7 @@ export const Script = memo(function Script({ id, session, onBack }: Props) {
           readBefore={readBefore}
           teamName={teamName}
           onWriteAgain={writeAgain}
+          onQuote={quote}
           onLeave={leave}
           line={conversation.lineId}
           numbers={dossier.data.customer?.otherNumbers ?? NONE}
@@ -211,6 +230,7 @@ export const Script = memo(function Script({ id, session, onBack }: Props) {
         me={session.staff.id}
         onFinish={acts.finishAfter}
         onWriting={setBusyWriting}
+        onTemplates={() => sheet.toggle('templates')}
       />
     </Box>
   );

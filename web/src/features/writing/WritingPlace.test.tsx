@@ -22,6 +22,7 @@ const CHECK = 'POST /api/conversations/7/texts/check';
 const ANSWERS: Answers = {
   [CHECK]: checked,
   'GET /api/staff': [maren, priya],
+  'GET /api/conversations/7/templates/short-names': ['lift', 'hrs'],
   'GET /api/conversations/7/agreement': {
     number: 'GOOD',
     service: { answer: 'AGREED', ground: 'WROTE_FIRST', since: '2026-06-03T19:05:00Z' },
@@ -334,5 +335,55 @@ describe('the writing place', () => {
     lay({}, { ...session, may: ['WORK'] });
     expect(paper().disabled).toBe(true);
     expect(paper().placeholder).toBe('You may not text customers. Maren Oduya can allow it.');
+  });
+
+  describe('with templates', () => {
+    const LIFT = {
+      id: 4,
+      version: 2,
+      title: 'Lift slots',
+      shortName: 'lift',
+      folder: '',
+      language: '',
+      favourite: false,
+      recent: false,
+      words: 'Ada, {Boat} goes up {day}.',
+      gaps: [],
+      parts: 1,
+    };
+    const answers: Answers = {
+      'GET /api/conversations/7/templates/named/lift': LIFT,
+      'GET /api/templates/4/since/2': { sentence: '“Lift slots” was changed after you put it in.' },
+      [TEXTS]: { parts: 1, pauseSeconds: 0, text: 44 },
+    };
+
+    it('puts one in by its short name and Tab, goes on to what is missing, and says from which it was made', async () => {
+      const page = lay(answers);
+      write('Hi. lift');
+      paper().setSelectionRange(8, 8);
+      // Until the short names are there Tab goes on as ever.
+      await waitFor(() => expect(fireEvent.keyDown(paper(), { key: 'Tab' })).toBe(false));
+      await waitFor(() => expect(paper().value).toBe('Hi. Ada, {Boat} goes up {day}.'));
+      const marked = () => paper().value.slice(paper().selectionStart, paper().selectionEnd);
+      expect(marked()).toBe('{Boat}');
+      press('Tab');
+      expect(marked()).toBe('{day}');
+      await screen.findByText('“Lift slots” was changed after you put it in.');
+      write('Hi. Ada, Kestrel goes up on Friday.');
+      await waitFor(() => expect(page.told('POST', '/api/conversations/7/texts/check').length).toBeGreaterThan(0));
+      send();
+      await waitFor(() => expect(page.told('POST', '/api/conversations/7/texts')).toMatchObject([{ template: 4 }]));
+    });
+
+    it('lets Tab go on where no short name stands', async () => {
+      lay(answers);
+      write('Thanks for the lift.');
+      paper().setSelectionRange(20, 20);
+      await act(async () => {
+        await Promise.resolve();
+      });
+      expect(fireEvent.keyDown(paper(), { key: 'Tab' })).toBe(true);
+      expect(paper().value).toBe('Thanks for the lift.');
+    });
   });
 });

@@ -1,13 +1,14 @@
 import { Box } from '@mui/material';
 import { type KeyboardEvent, lazy, type Ref, Suspense, useEffect, useImperativeHandle, useRef, useState } from 'react';
 import { flushSync } from 'react-dom';
-import { type Dossier, type Line, type Paper, type Shown, shownNow } from '../../shared/api';
+import { type Dossier, type Line, type OfferedTemplate, type Paper, type Shown, shownNow } from '../../shared/api';
 import { useQueryClient } from '@tanstack/react-query';
-import { offerUndo, ProblemNote, useMe, useRefusal } from '../../shared/ui';
+import { ActButton, offerUndo, ProblemNote, useMe, useRefusal } from '../../shared/ui';
 import { StopWish } from '../agreement';
 import { Foot } from './Foot';
 import { FromTo } from './FromTo';
 import { asking, isRefused, standing } from './model/objections';
+import { putIn } from './model/typed';
 import { Objections } from './Objections';
 import { PaperField } from './PaperField';
 import { PaperTabs } from './PaperTabs';
@@ -20,6 +21,9 @@ const MentionPicker = lazy(() => import('./MentionPicker').then((part) => ({ def
 /** Fetched by those who look first. */
 const LookFirst = lazy(() => import('./LookFirst').then((part) => ({ default: part.LookFirst })));
 
+/** Fetched with the first writing place. */
+const Inserting = lazy(() => import('./Inserting').then((part) => ({ default: part.Inserting })));
+
 /** The code of the reason that a colleague answered meanwhile. */
 const ANSWERED_MEANWHILE = 'answered-meanwhile';
 
@@ -28,6 +32,10 @@ export interface WritingHandle {
   begin: (paper: Paper, words?: string, again?: number) => void;
   /** Shows the other lines and numbers. */
   choose: () => void;
+  /** Puts a template where the cursor is. */
+  insert: (template: OfferedTemplate) => void;
+  /** What stands on the paper for the customer. */
+  written: () => string;
 }
 
 interface Props {
@@ -39,10 +47,12 @@ interface Props {
   onFinish: (shown: Shown) => void;
   /** Told at every stroke of a reply, and when there are no words on the paper any more. */
   onWriting: (writing: boolean) => void;
+  /** Lays the templates beside the script. */
+  onTemplates?: (() => void) | undefined;
 }
 
 /** Where one answers, or leaves a note for the team: two papers that cannot be mistaken for each other. */
-export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting }: Props) {
+export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting, onTemplates }: Props) {
   const { conversation } = dossier;
   const queries = useQueryClient();
   const [paper, setPaper] = useState<Paper>(conversation.answerable ? 'REPLY' : 'NOTE');
@@ -90,14 +100,31 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting }: Pr
   const [pressedFor, setPressedFor] = useState('');
   const empty = sheet.words.trim() === '';
 
+  const insert = ({ words, id, version }: OfferedTemplate, from?: number, to?: number) => {
+    if (!conversation.answerable) return;
+    const { words: had } = reply.sheet;
+    const at = isNote ? undefined : field.current;
+    const put = putIn(had, from ?? at?.selectionStart ?? had.length, to ?? at?.selectionEnd ?? had.length, words);
+    flushSync(() => {
+      setPaper('REPLY');
+      reply.write(put.words, undefined, { id, version });
+    });
+    onWriting(true);
+    field.current?.focus();
+    field.current?.setSelectionRange(put.from, put.to);
+  };
   useImperativeHandle(ref, () => ({
+    insert,
+    written: () => reply.sheet.words,
     begin: (wanted, words, again) => {
       if (wanted === 'REPLY' && !conversation.answerable) return;
       flushSync(() => {
         setPaper(wanted);
         // What is on the paper already is not put there twice, as after a reload.
-        const there = again !== undefined && reply.sheet.again === again && reply.sheet.words !== '';
-        if (words && !there) reply.write(reply.sheet.words ? `${reply.sheet.words}\n${words}` : words, again);
+        const paperOf = sheetOf(wanted);
+        const had = paperOf.sheet.words;
+        const there = again !== undefined && paperOf.sheet.again === again && had !== '';
+        if (words && !there) paperOf.write(had ? `${had}\n${words}` : words, again);
       });
       field.current?.focus();
     },
@@ -122,8 +149,7 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting }: Pr
     if (cannot || refusal !== '') return;
     setPressedFor('');
     writing.going();
-    const { words, reference } = sheet;
-    const { again } = sheet;
+    const { words, reference, again, template } = sheet;
     const seen = whateverStandsThere || confirmed.includes(ANSWERED_MEANWHILE) ? undefined : sheet.seen;
     send.mutate({
       paper,
@@ -131,6 +157,7 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting }: Pr
       reference,
       seen,
       again,
+      template: template?.id,
       confirmed: isNote || confirmed.length === 0 ? undefined : confirmed,
       looked: looking && !isNote ? check?.leaving : undefined,
       finish: finish ? shownNow(queries, conversation.id) : undefined,
@@ -196,6 +223,12 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting }: Pr
             onCarried={() => reply.write('')}
           />
         )}
+        <Box sx={{ flex: 1 }} />
+        {!isNote && onTemplates && (
+          <ActButton hint="Alt+T" sx={{ p: 0 }} onClick={onTemplates}>
+            Templates
+          </ActButton>
+        )}
       </Box>
       {looking && check ? (
         <Suspense fallback={null}>
@@ -225,6 +258,16 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting }: Pr
       )}
       <Suspense fallback={null}>
         {isNote && <MentionPicker field={field} words={sheet.words} onWrite={note.write} />}
+        {!isNote && conversation.answerable && !looking && (
+          <Inserting
+            id={conversation.id}
+            field={field}
+            words={sheet.words}
+            template={sheet.template}
+            onInsert={insert}
+            onSheet={onTemplates}
+          />
+        )}
       </Suspense>
       <Suspense fallback={null}>
         {conversation.group === 'OUR_TURN' && <StopWish conversation={conversation} />}

@@ -28,6 +28,8 @@ interface Sending {
   confirmed?: string[] | undefined;
   /** As the writer saw that it leaves, when they looked at it first. */
   looked?: string | undefined;
+  /** The template from which they were made. */
+  template?: number | undefined;
   /** What the page showed, when the conversation is to be done once they went out. */
   finish?: Shown | undefined;
 }
@@ -52,14 +54,14 @@ export function useSend(id: number, { onSent, onStays }: Outcome) {
     meta: UNDOABLE,
     mutationKey: sendingKey(id),
     scope: sendScope(id),
-    mutationFn: async ({ paper, words, reference, seen, again, confirmed, looked }: Sending) => {
+    mutationFn: async ({ paper, words, reference, seen, again, confirmed, looked, template }: Sending) => {
       if (paper === 'NOTE') {
         await ask('POST', '/api/conversations/{id}/notes', { path: { id }, body: { words, reference } });
         return undefined;
       }
       const { text, pauseSeconds } = await ask('POST', '/api/conversations/{id}/texts', {
         path: { id },
-        body: { words, reference, seen, again, confirmed, looked },
+        body: { words, reference, seen, again, confirmed, looked, template },
       });
       return text !== undefined && pauseSeconds > 0 ? { text, pauseSeconds } : undefined;
     },

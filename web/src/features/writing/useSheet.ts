@@ -27,18 +27,16 @@ export function useSheet(staff: number, dossier: Dossier, paper: Paper) {
     const begun = untold.current;
     if (begun === undefined) return;
     untold.current = undefined;
+    const { template, ...rest } = begun;
     const { words } = begun;
-    const put = ask('PUT', '/api/conversations/{id}/drafts/{paper}', {
-      path: { id, paper },
-      body: begun,
-      keepalive: true,
-    });
+    const body = { ...rest, template: template?.id, templateVersion: template?.version };
+    const put = ask('PUT', '/api/conversations/{id}/drafts/{paper}', { path: { id, paper }, body, keepalive: true });
     // Not told is not lost: this browser has it, and the next stroke tells it again.
     put.catch(() => undefined);
     queries.setQueryData<Dossier>(keys.dossier(id), (had) => {
       if (!had) return had;
       const others = had.drafts.filter((draft) => draft.paper !== paper);
-      return { ...had, drafts: words === '' ? others : [...others, { paper, ...begun, at: new Date().toISOString() }] };
+      return { ...had, drafts: words === '' ? others : [...others, { paper, ...body, at: new Date().toISOString() }] };
     });
   }, [id, paper, queries]);
 
@@ -59,8 +57,8 @@ export function useSheet(staff: number, dossier: Dossier, paper: Paper) {
     else localStorage.setItem(place, JSON.stringify(next));
   };
   const tellSoon = () => {
-    const { words, seen, reference, again } = latest.current;
-    untold.current = { words, seen, reference, again };
+    const { words, seen, reference, again, template } = latest.current;
+    untold.current = { words, seen, reference, again, template };
     clearTimeout(timer.current);
     timer.current = setTimeout(tell, TELL_AFTER_MS);
   };
@@ -83,13 +81,17 @@ export function useSheet(staff: number, dossier: Dossier, paper: Paper) {
 
   return {
     sheet,
-    /** `again` is the text that was not delivered and that the words replace; without it, the one they replaced before. */
-    write: (words: string, again?: number) => {
+    /**
+     * `again` is the text that was not delivered and that the words replace; without it, the one they replaced before. `template` is what
+     * was put into them just now.
+     */
+    write: (words: string, again?: number, template?: Sheet['template']) => {
       const { current } = latest;
       const fresh = current.words.trim() === '';
       const seen = fresh ? shownNow(queries, id).newest : current.seen;
       const replaces = words.trim() === '' ? undefined : (again ?? (fresh ? undefined : current.again));
-      keep({ ...current, words, at: Date.now(), seen, again: replaces });
+      const from = words.trim() === '' ? undefined : (template ?? current.template);
+      keep({ ...current, words, at: Date.now(), seen, again: replaces, template: from });
       tellSoon();
     },
     /** The words are on their way: told as a draft now, they would lie there again once they went out. */

@@ -31,6 +31,7 @@ export const keys = {
   gone: (id: number) => ['gone', id] as const,
   troubles: ['troubles'] as const,
   customers: ['customers'] as const,
+  templates: ['templates'] as const,
 };
 
 /** Working time runs on without anyone's touch, so what shows it is read again now and then. */

@@ -10,6 +10,8 @@ export interface Sheet {
   seen?: number | undefined;
   /** The text that was not delivered and that these words replace. */
   again?: number | undefined;
+  /** The template from which they were made, in the version it had then. */
+  template?: { id: number; version: number } | undefined;
 }
 
 export function freshSheet(reference: string): Sheet {
@@ -29,6 +31,8 @@ export function newest(local: Sheet | undefined, kept: Draft | undefined, refere
       at: keptAt,
       seen: kept.seen,
       again: kept.again,
+      ...(kept.template !== undefined &&
+        kept.templateVersion !== undefined && { template: { id: kept.template, version: kept.templateVersion } }),
     };
   }
   return local ?? freshSheet(reference);
@@ -43,7 +47,7 @@ export function afterSending(sheet: Sheet, sent: Pick<Sheet, 'words' | 'referenc
   if (sheet.reference !== sent.reference) return sheet;
   if (sheet.words === sent.words) return freshSheet(reference);
   const rest = sheet.words.startsWith(sent.words) ? sheet.words.slice(sent.words.length).trimStart() : sheet.words;
-  return { ...sheet, words: rest, reference };
+  return { ...sheet, words: rest, reference, template: undefined };
 }
 
 export function storageKey(staff: number, conversation: number, paper: Paper): string {

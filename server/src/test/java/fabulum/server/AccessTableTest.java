@@ -197,6 +197,7 @@ class AccessTableTest {
     row("POST", one + "/texts/check", Door.SEES, Map.of("words", "a text"));
     row("GET", one + "/templates", Door.SEES);
     row("GET", one + "/templates/short-names", Door.SEES);
+    row("POST", one + "/templates/made-from", Door.SEES, Map.of("words", "Hi Ada"));
     row("GET", one + "/templates/named/{name}", Door.MISSING);
     row("GET", one + "/ways", Door.SEES);
     row("GET", one + "/agreement", Door.SEES);
@@ -568,6 +569,7 @@ class AccessTableTest {
           "POST /api/setup/closed-days/read",
           "POST /api/imports",
           "POST /api/templates/import",
+          "POST /api/templates/import/preview",
           "DELETE /api/session",
           "GET /api/openapi-made",
           "GET /api/openapi-made.yaml");

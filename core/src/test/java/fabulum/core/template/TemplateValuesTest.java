@@ -113,4 +113,32 @@ class TemplateValuesTest {
     assertThat(found("zebra")).isEmpty();
     assertThat(found(" ")).containsExactly(1L, 2L, 3L, 4L, 5L);
   }
+
+  @Test
+  void wordsForOneCustomerBecomeATemplateForAll() {
+    Catalog catalog = new Catalog(List.of("Boat"), List.of());
+    Values values =
+        (whose, name) ->
+            java.util.Optional.ofNullable(
+                java.util.Map.of(
+                        "CUSTOMER first name", "Ann",
+                        "CUSTOMER name", "Ann Reed",
+                        "CUSTOMER Boat", "Kestrel",
+                        "STAFF first name", "Al",
+                        "HOURS today", "closed",
+                        "JOB standing", "done",
+                        "SITE name", "North Dock")
+                    .get(whose + " " + name));
+    String made =
+        Unfilled.of(
+            "Ann, Annie says {Kestrel} at North Dock is done, we closed. Ann Reed / Al",
+            Unfilled.known(catalog.list(), values));
+    assertThat(made)
+        .isEqualTo(
+            "{customer: first name | there}, Annie says ({customer: Boat}) at {site: name} is done,"
+                + " we closed. {customer: name} / Al");
+    TemplateText text = ((TemplateReader.Good) new TemplateReader(catalog).read(made)).text();
+    assertThat(text.fill(values).words())
+        .isEqualTo("Ann, Annie says (Kestrel) at North Dock is done, we closed. Ann Reed / Al");
+  }
 }

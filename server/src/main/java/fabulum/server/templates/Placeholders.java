@@ -3,6 +3,8 @@ package fabulum.server.templates;
 import fabulum.core.template.Catalog;
 import fabulum.core.template.Placeholder;
 import fabulum.core.template.TemplateReader;
+import fabulum.core.template.Unfilled;
+import fabulum.core.template.Values;
 import fabulum.server.customers.DetailKind;
 import fabulum.server.customers.DetailKinds;
 import java.util.List;
@@ -40,6 +42,11 @@ public class Placeholders {
 
   private static PlaceholderView view(Placeholder one) {
     return new PlaceholderView(one.whose().word(), one.name(), one.written());
+  }
+
+  /** The stored form of a template, made of words for which these values are known. */
+  String unfilled(String words, Values values) {
+    return Unfilled.of(words, Unfilled.known(catalog().list(), values));
   }
 
   /** Reads templates by them. */

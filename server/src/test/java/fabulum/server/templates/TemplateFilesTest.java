@@ -16,8 +16,8 @@ import tools.jackson.databind.JsonNode;
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
 class TemplateFilesTest {
   private static final String ALL = "/api/templates";
-  private static final String PREVIEW = ALL + "/import?take=false";
-  private static final String TAKE = ALL + "/import?take=true";
+  private static final String PREVIEW = ALL + "/import/preview";
+  private static final String TAKE = ALL + "/import";
 
   private final TwoTeams office = TwoTeams.start();
   private final Fabulum fabulum = office.fabulum;

@@ -138,6 +138,11 @@ class TemplatesTest {
     assertThat(filled.path("gaps").toString()).contains("\"name\":\"what\"");
     assertThat(filled.path("parts").asInt()).isEqualTo(1);
 
+    String from = "/api/conversations/" + conversation + "/templates/made-from";
+    assertThat(
+            priya.post(from, Map.of("words", "Ada, Priya here.")).json().path("words").asString())
+        .isEqualTo("{customer: first name | there}, {staff: first name} here.");
+
     // The gap is refused by whatever way it would leave.
     Map<String, Object> text =
         Map.of("words", filled.path("words").asString(), "reference", Fabulum.reference());

@@ -5,10 +5,16 @@ import fabulum.server.conversations.ConversationId;
 import fabulum.server.platform.Problem;
 import fabulum.server.templates.OfferedTemplate;
 import fabulum.server.templates.OfferedTemplates;
+import fabulum.server.templates.TemplateSamples;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.util.List;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
@@ -18,9 +24,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/conversations/{id}/templates")
 class OfferedController {
   private final OfferedTemplates offered;
+  private final TemplateSamples samples;
 
-  OfferedController(OfferedTemplates offered) {
+  OfferedController(OfferedTemplates offered, TemplateSamples samples) {
     this.offered = offered;
+    this.samples = samples;
   }
 
   /** Templates for a conversation, filled; with words those that have them, the best first. */
@@ -31,6 +39,27 @@ class OfferedController {
       @RequestParam(defaultValue = "") String words,
       @RequestParam(defaultValue = "0") int from) {
     return offered.find(new ConversationId(id), words, from, me.id());
+  }
+
+  /** Words that were written in a conversation. */
+  record WordsToKeep(
+      @NotNull(message = "Words are needed.") @Size(max = 20_000, message = "That is too long.")
+          String words) {}
+
+  /**
+   * Words made into a template.
+   *
+   * @param words with placeholders where something known of the customer stood
+   */
+  record TemplateWords(String words) {}
+
+  /** Makes words that were written in a conversation into a template's. Nothing is kept yet. */
+  @PostMapping("/made-from")
+  TemplateWords madeFrom(
+      @AuthenticationPrincipal SignedIn me,
+      @PathVariable long id,
+      @Valid @RequestBody WordsToKeep written) {
+    return new TemplateWords(samples.unfilled(new ConversationId(id), written.words(), me.id()));
   }
 
   /** What is typed for each template of a conversation, with Tab behind it. */

@@ -7,7 +7,8 @@ import fabulum.server.templates.Placeholders;
 import fabulum.server.templates.Placeholders.PlaceholderView;
 import fabulum.server.templates.TemplateDraft;
 import fabulum.server.templates.TemplateId;
-import fabulum.server.templates.TemplatePages;
+import fabulum.server.templates.TemplateSamples;
+import fabulum.server.templates.TemplateUsage;
 import fabulum.server.templates.TemplateView;
 import fabulum.server.templates.Templates;
 import fabulum.server.templates.VersionView;
@@ -36,12 +37,18 @@ class TemplateController {
   private static final String TOO_LONG = "That is too long.";
 
   private final Templates templates;
-  private final TemplatePages pages;
+  private final TemplateSamples samples;
+  private final TemplateUsage usage;
   private final Placeholders placeholders;
 
-  TemplateController(Templates templates, TemplatePages pages, Placeholders placeholders) {
+  TemplateController(
+      Templates templates,
+      TemplateSamples samples,
+      TemplateUsage usage,
+      Placeholders placeholders) {
     this.templates = templates;
-    this.pages = pages;
+    this.samples = samples;
+    this.usage = usage;
     this.placeholders = placeholders;
   }
 
@@ -154,15 +161,15 @@ class TemplateController {
 
   /** How a template is used, as far as I see the conversations. */
   @GetMapping("/{id}/usage")
-  TemplatePages.Usage usage(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {
-    return pages.usage(new TemplateId(id), me.id());
+  TemplateUsage.Usage usage(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {
+    return usage.of(new TemplateId(id), me.id());
   }
 
   /** What became of a template since a version of it was put into a text. */
   @GetMapping("/{id}/since/{version}")
-  TemplatePages.Since since(
+  TemplateSamples.Since since(
       @AuthenticationPrincipal SignedIn me, @PathVariable long id, @PathVariable long version) {
-    return pages.since(new TemplateId(id), version, me.id());
+    return samples.since(new TemplateId(id), version, me.id());
   }
 
   /** Words of a template. */
@@ -172,8 +179,8 @@ class TemplateController {
 
   /** How words of a template look for customers, and what is wrong with them. */
   @PostMapping("/sample")
-  TemplatePages.Sample sample(
+  TemplateSamples.Sample sample(
       @AuthenticationPrincipal SignedIn me, @Valid @RequestBody SampleRequest wanted) {
-    return pages.sample(wanted.words(), me.id());
+    return samples.sample(wanted.words(), me.id());
   }
 }

@@ -15,7 +15,6 @@ import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
-import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RequestPart;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.multipart.MultipartFile;
@@ -57,13 +56,17 @@ class TemplateFileController {
     return object;
   }
 
-  /** Says what would become of a file (CSV or JSON), or takes in its good rows. */
+  /** Says what would become of a file (CSV or JSON); nothing is changed. */
+  @PostMapping(path = "/import/preview", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
+  TemplateFiles.Taken previewTemplates(
+      @AuthenticationPrincipal SignedIn me, @RequestPart MultipartFile file) throws IOException {
+    return files.preview(file.getBytes(), me.id());
+  }
+
+  /** Takes in the good rows of a file (CSV or JSON). */
   @PostMapping(path = "/import", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
   TemplateFiles.Taken importTemplates(
-      @AuthenticationPrincipal SignedIn me,
-      @RequestPart MultipartFile file,
-      @RequestParam boolean take)
-      throws IOException {
-    return take ? files.take(file.getBytes(), me.id()) : files.preview(file.getBytes(), me.id());
+      @AuthenticationPrincipal SignedIn me, @RequestPart MultipartFile file) throws IOException {
+    return files.take(file.getBytes(), me.id());
   }
 }

@@ -1,0 +1,52 @@
+import { ButtonBase, Menu, MenuItem } from '@mui/material';
+import { lazy, Suspense, useState } from 'react';
+import type { Entry } from '../../shared/api';
+import { useRefusal } from '../../shared/ui';
+import { copyWords } from './model/copy';
+
+/** Fetched when the first template is made of an answer. */
+const MakeTemplate = lazy(() => import('../templates').then((part) => ({ default: part.MakeTemplate })));
+
+interface Props {
+  entry: Entry;
+  /** Puts the words onto the note paper, as someone's. */
+  onQuote: (entry: Entry) => void;
+}
+
+/** What one can do with the words of a text: it shows while one is at the text. */
+export function TextMenu({ entry, onQuote }: Props) {
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const [making, setMaking] = useState(false);
+  const mayNote = useRefusal('WORK') === '';
+  const mayMake = useRefusal('CHANGE_TEMPLATES') === '' && entry.kind === 'OUT';
+  const words = entry.words ?? '';
+  const pick = (act: () => void) => () => {
+    setAnchor(null);
+    act();
+  };
+  return (
+    <>
+      <ButtonBase
+        className="text-menu"
+        aria-label="More for this text"
+        aria-haspopup="menu"
+        onClick={(event) => setAnchor(event.currentTarget)}
+        sx={{ color: 'text.secondary', px: 0.75, alignSelf: 'start', lineHeight: 1.6, fontWeight: 700 }}
+      >
+        ···
+      </ButtonBase>
+      {anchor !== null && (
+        <Menu anchorEl={anchor} open onClose={() => setAnchor(null)}>
+          <MenuItem onClick={pick(() => void copyWords(words))}>Copy the words</MenuItem>
+          {mayNote && <MenuItem onClick={pick(() => onQuote(entry))}>Quote in a note</MenuItem>}
+          {mayMake && <MenuItem onClick={pick(() => setMaking(true))}>Make a template of it…</MenuItem>}
+        </Menu>
+      )}
+      {making && (
+        <Suspense fallback={null}>
+          <MakeTemplate id={entry.conversationId} words={words} onDone={() => setMaking(false)} />
+        </Suspense>
+      )}
+    </>
+  );
+}

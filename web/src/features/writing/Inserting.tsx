@@ -1,0 +1,86 @@
+import { Box, Button } from '@mui/material';
+import { useQuery } from '@tanstack/react-query';
+import { type RefObject, useEffect, useState } from 'react';
+import { ask, type OfferedTemplate } from '../../shared/api';
+import { ProblemNote } from '../../shared/ui';
+import { nextGap, shortNameBefore } from './model/typed';
+import { shortNamesQuery, sinceQuery } from './queries';
+
+interface Props {
+  /** The conversation. */
+  id: number;
+  field: RefObject<HTMLTextAreaElement | null>;
+  words: string;
+  /** The template that is in the text. */
+  template: { id: number; version: number } | undefined;
+  /** Puts a template in place of a stretch of the words. */
+  onInsert: (template: OfferedTemplate, from: number, to: number) => void;
+  /** Lays the templates beside the script, where there is one. */
+  onSheet: (() => void) | undefined;
+}
+
+const NONE: ReadonlySet<string> = new Set();
+
+/** While one writes: a short name and Tab put its template in; Tab goes to what is still missing in one. */
+export function Inserting({ id, field, words, template, onInsert, onSheet }: Props) {
+  const known = useQuery(shortNamesQuery(id)).data ?? NONE;
+  const since = useQuery({ ...sinceQuery(template?.id ?? 0, template?.version ?? 0), enabled: template !== undefined });
+  const [at, setAt] = useState(0);
+  const [problem, setProblem] = useState<unknown>();
+  useEffect(() => {
+    const moved = () => setAt(field.current?.selectionStart ?? 0);
+    document.addEventListener('selectionchange', moved);
+    return () => document.removeEventListener('selectionchange', moved);
+  }, [field]);
+  const put = (text: string, cursor: number, typed: string) => {
+    setProblem(undefined);
+    const from = cursor - typed.length;
+    ask('GET', '/api/conversations/{id}/templates/named/{shortName}', { path: { id, shortName: typed } }).then(
+      (found) => {
+        // Whoever types on meanwhile has changed their mind.
+        if (field.current?.value === text) onInsert(found, from, cursor);
+      },
+      setProblem,
+    );
+  };
+  useEffect(() => {
+    const element = field.current;
+    const pressed = (event: KeyboardEvent) => {
+      if (!element) return;
+      if (onSheet && event.altKey && event.key.toLowerCase() === 't') {
+        event.preventDefault();
+        onSheet();
+      }
+      if (event.key !== 'Tab' || event.shiftKey) return;
+      const typed = shortNameBefore(element.value, element.selectionStart, known);
+      if (typed !== undefined && element.selectionStart === element.selectionEnd) {
+        event.preventDefault();
+        put(element.value, element.selectionStart, typed);
+        return;
+      }
+      const gap = nextGap(element.value, element.selectionEnd);
+      if (gap) {
+        event.preventDefault();
+        element.setSelectionRange(gap.from, gap.to);
+      }
+    };
+    element?.addEventListener('keydown', pressed);
+    return () => element?.removeEventListener('keydown', pressed);
+  });
+  const typed = shortNameBefore(words, at, known);
+  return (
+    <>
+      {typed !== undefined && (
+        <Button sx={{ px: 0, pt: 0.5, pb: 0 }} onClick={() => put(words, at, typed)}>
+          Tab inserts the template “{typed.toLowerCase()}”
+        </Button>
+      )}
+      {template && since.data?.sentence && (
+        <Box role="status" sx={{ typography: 'body2', color: 'info.main', pt: 0.5 }}>
+          {since.data.sentence}
+        </Box>
+      )}
+      {problem !== undefined && <ProblemNote problem={problem} />}
+    </>
+  );
+}
