@@ -7,7 +7,7 @@ const BUDGETS = [
   {
     what: 'script before the inbox',
     from: ['index.html', 'src/app/Frame.tsx', 'src/features/inbox/index.ts'],
-    most: 281,
+    most: 286,
   },
   { what: 'script before one can sign in', from: ['index.html'], most: 210 },
 ];

@@ -23,6 +23,7 @@ const KEYS: [string, string][] = [
   ['F', 'another line or number to send with; Alt+F while you write'],
   ['Alt+T', 'the templates beside the script, while you write'],
   ['Tab', 'after a short name: its template; then to what is missing in it'],
+  ['Alt+1 2 3', 'the first, second, third suggested template'],
   ['Ctrl+Enter', 'send'],
   ['Alt+Enter', 'send, and done'],
   ['T', 'take it'],

@@ -203,6 +203,7 @@ export const theme = createTheme({
         }),
       },
     },
+    MuiChip: { styleOverrides: { root: { borderRadius: 4 } } },
     MuiPaper: { defaultProps: { elevation: 0 }, styleOverrides: { root: { backgroundImage: 'none' } } },
     MuiMenu: { defaultProps: { transitionDuration: 0 } },
     MuiMenuItem: {

@@ -21,6 +21,7 @@ import { LANGUAGES, minuteOfDay, timeOfDay, weighed, whatWords, whenWords } from
 import { Part } from './Part';
 import { IdentifyAlertPart } from './IdentifyAlertPart';
 import { NumberCheckPart } from './NumberCheckPart';
+import { SuggestionsPart } from './SuggestionsPart';
 import { WrongNumbersPart } from './WrongNumbersPart';
 import { sendSettingsQuery } from './queries';
 
@@ -45,6 +46,7 @@ export function SendingPage() {
     <>
       <Answered query={settings}>{(first) => <SendingForm first={first} />}</Answered>
       <WrongNumbersPart />
+      <SuggestionsPart />
       <NumberCheckPart />
       <IdentifyAlertPart />
     </>

@@ -24,6 +24,9 @@ const LookFirst = lazy(() => import('./LookFirst').then((part) => ({ default: pa
 /** Fetched with the first writing place. */
 const Inserting = lazy(() => import('./Inserting').then((part) => ({ default: part.Inserting })));
 
+/** Fetched with the first customer who waits. */
+const Suggested = lazy(() => import('./Suggested').then((part) => ({ default: part.Suggested })));
+
 /** The code of the reason that a colleague answered meanwhile. */
 const ANSWERED_MEANWHILE = 'answered-meanwhile';
 
@@ -230,6 +233,11 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting, onTe
           </ActButton>
         )}
       </Box>
+      <Suspense fallback={null}>
+        {!isNote && empty && refusal === '' && conversation.answerable && conversation.group === 'OUR_TURN' && (
+          <Suggested id={conversation.id} version={conversation.version} field={field} onInsert={insert} />
+        )}
+      </Suspense>
       {looking && check ? (
         <Suspense fallback={null}>
           <LookFirst

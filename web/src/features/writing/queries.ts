@@ -17,3 +17,12 @@ export const shortNamesQuery = (id: number) =>
     staleTime: Infinity,
     structuralSharing: false,
   });
+
+/** Templates suggested for what the customer asked; another version of the conversation may ask something else. */
+export const suggestionsQuery = (id: number, version: number) =>
+  queryOptions({
+    queryKey: [...keys.templates, 'suggestions', id, version],
+    queryFn: () => ask('GET', '/api/conversations/{id}/suggestions', { path: { id } }),
+    staleTime: 60_000,
+    retry: false,
+  });

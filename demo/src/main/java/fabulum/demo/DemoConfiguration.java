@@ -5,6 +5,8 @@ import fabulum.server.ownership.Ownership;
 import fabulum.server.people.People;
 import fabulum.server.people.Teams;
 import fabulum.server.platform.DataSettings;
+import fabulum.server.templates.Links;
+import fabulum.server.templates.TemplateFiles;
 import fabulum.server.topics.Topics;
 import fabulum.server.writing.Notes;
 import java.time.Clock;
@@ -43,6 +45,8 @@ class DemoConfiguration {
       Topics topics,
       Ownership owning,
       Notes notes,
+      Links links,
+      TemplateFiles templates,
       DataSource database,
       TransactionTemplate transactions,
       JsonMapper json,
@@ -59,8 +63,10 @@ class DemoConfiguration {
             json,
             settings.data());
     ThisMorning morning = new ThisMorning(owning, notes, new JdbcTemplate(database));
+    DemoTemplates book = new DemoTemplates(links, templates, new JdbcTemplate(database));
     return () -> {
       if (loader.loadInto(clock.instant())) {
+        book.write();
         morning.happen();
       }
     };

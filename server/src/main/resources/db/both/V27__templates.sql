@@ -36,12 +36,11 @@ create table template_favourite (
   template_id bigint not null references template (id),
   primary key (staff_id, template_id)
 );
--- Answers made from a template, or typed and close to it.
+-- Answers made from a template.
 create table template_use (
   entry_id bigint primary key references entry (id),
   template_id bigint not null references template (id),
   staff_id bigint not null references staff (id),
-  typed boolean not null,
   used_at timestamp(3) with time zone not null
 );
 create index template_use_of_template on template_use (template_id, used_at);
@@ -55,3 +54,9 @@ create table business_link (
 );
 alter table draft add column template_id bigint;
 alter table draft add column template_version bigint;
+-- Whether templates are suggested. One row.
+create table template_setting (
+  id int primary key,
+  suggests boolean not null
+);
+insert into template_setting (id, suggests) values (1, true);

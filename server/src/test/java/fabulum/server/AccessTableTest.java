@@ -195,6 +195,7 @@ class AccessTableTest {
     fresh("POST", one + "/notes", Door.WORKS, asked -> said("a note"));
     fresh("POST", one + "/texts", Door.WORKS, asked -> said("a text " + Fabulum.reference()));
     row("POST", one + "/texts/check", Door.SEES, Map.of("words", "a text"));
+    row("GET", one + "/suggestions", Door.SEES);
     row("GET", one + "/templates", Door.SEES);
     row("GET", one + "/templates/short-names", Door.SEES);
     row("POST", one + "/templates/made-from", Door.SEES, Map.of("words", "Hi Ada"));
@@ -415,6 +416,8 @@ class AccessTableTest {
     fresh("PUT", "/api/setup/details/{id}", Door.LEADS, asked -> detail());
     row("GET", "/api/setup/identify-alert", Door.LEADS);
     row("PUT", "/api/setup/identify-alert", Door.LEADS, Map.of("afterMinutes", 30));
+    row("GET", "/api/setup/suggestions", Door.LEADS);
+    row("PUT", "/api/setup/suggestions", Door.LEADS, Map.of("on", true));
     row("GET", "/api/setup/number-check", Door.LEADS);
     row(
         "PUT",

@@ -31,7 +31,7 @@ public final class Catalog implements Known {
   public Catalog(Collection<String> details, Collection<String> links) {
     List<Placeholder> listed = new ArrayList<>();
     for (Whose whose : Whose.values()) {
-      EVERYWHERE.get(whose).forEach(name -> listed.add(plain(whose, name)));
+      EVERYWHERE.getOrDefault(whose, List.of()).forEach(name -> listed.add(plain(whose, name)));
       if (whose == Whose.CUSTOMER) {
         details.stream()
             .filter(Catalog::canBeNamed)

@@ -17,6 +17,14 @@ public record TemplateText(List<Piece> pieces) {
     return pieces.stream().map(Piece::written).collect(Collectors.joining());
   }
 
+  /** Only the words that every text made from it has. */
+  public String plain() {
+    return pieces.stream()
+        .filter(Piece.Words.class::isInstance)
+        .map(Piece::written)
+        .collect(Collectors.joining(" "));
+  }
+
   /** Its placeholders, in order. */
   public List<Placeholder> placeholders() {
     return pieces.stream()

@@ -15,7 +15,8 @@
       "ownership",
       "notices",
       "programs",
-      "numbers"
+      "numbers",
+      "templates"
     })
 @NullMarked
 package fabulum.server.setup;

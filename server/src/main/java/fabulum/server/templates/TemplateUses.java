@@ -24,7 +24,7 @@ class TemplateUses {
   void sent(AnswerSent answer) {
     Long template = answer.template();
     if (template != null && book.find(new TemplateId(template), answer.by()).isPresent()) {
-      rows.insertUse(answer.text().value(), template, answer.by().value(), false, clock.instant());
+      rows.insertUse(answer.text().value(), template, answer.by().value(), clock.instant());
     }
   }
 }

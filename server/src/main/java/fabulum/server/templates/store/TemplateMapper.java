@@ -45,7 +45,7 @@ public interface TemplateMapper {
   /** Templates a person used last, the latest first. */
   List<Long> listUsedBy(long staffId, Instant since, int limit);
 
-  void insertUse(long entryId, long templateId, long staffId, boolean typed, Instant at);
+  void insertUse(long entryId, long templateId, long staffId, Instant at);
 
   /** How often a template was used in conversations that are seen. */
   int countUses(long templateId, SightColumns sight);
@@ -63,4 +63,16 @@ public interface TemplateMapper {
 
   /** The latest conversations that are open, seen, and with a known customer. */
   List<Long> listSamples(SightColumns sight, int limit);
+
+  /** Answers of people, the latest first; what was sent to many at once answers nobody. */
+  List<AnswerRow> listAnswers(long after, int limit);
+
+  Optional<AnswerRow> findAnswer(long id);
+
+  /** What a customer said since the last answer before an entry, the latest first. */
+  List<String> listAsked(long conversationId, long before);
+
+  boolean suggests();
+
+  void setSuggests(boolean on);
 }

@@ -8,5 +8,4 @@ import org.jspecify.annotations.Nullable;
  *
  * @param next the customer's next text within a day; null for none
  */
-public record UseRow(
-    long entryId, long staffId, Instant usedAt, boolean typed, @Nullable Long next) {}
+public record UseRow(long entryId, long staffId, Instant usedAt, @Nullable Long next) {}

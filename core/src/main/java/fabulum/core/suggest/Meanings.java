@@ -1,0 +1,119 @@
+package fabulum.core.suggest;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * Where texts lie in the space of meaning, seen from the middle of what is said here: so what all
+ * texts of a business have in common does not make them alike.
+ */
+final class Meanings {
+  /** How much it grows before the middle is computed anew. */
+  private static final double STALE = 1.1;
+
+  /** How much the business's own texts count for the middle; the rest is everyday talk. */
+  private static final float MOST_OF_OURS = 0.5f;
+
+  /** With fewer texts than half of this, they count less. */
+  private static final float FEW = 200;
+
+  private final List<float[]> background;
+  private final List<float[]> raw = new ArrayList<>();
+  private final List<float[]> seen = new ArrayList<>();
+  private List<float[]> seenBackground = List.of();
+  private float[] middle = {};
+  private int computedAt;
+
+  /**
+   * Begins.
+   *
+   * @param background where everyday talk lies that no business is asked for
+   */
+  Meanings(List<float[]> background) {
+    this.background = background.stream().map(Meanings::unit).toList();
+  }
+
+  /** Adds a text; the first is number 0. */
+  void add(float[] text) {
+    float[] unit = unit(text);
+    raw.add(unit);
+    seen.add(middle.length == 0 ? unit : fromMiddle(unit));
+    if (raw.size() > STALE * computedAt) {
+      compute();
+    }
+  }
+
+  private void compute() {
+    middle = mean(raw);
+    if (!background.isEmpty()) {
+      float[] other = mean(background);
+      float share = Math.min(MOST_OF_OURS, (float) raw.size() / FEW);
+      for (int i = 0; i < middle.length; i++) {
+        middle[i] = share * middle[i] + (1 - share) * other[i];
+      }
+    }
+    for (int i = 0; i < raw.size(); i++) {
+      seen.set(i, fromMiddle(raw.get(i)));
+    }
+    seenBackground = background.stream().map(this::fromMiddle).toList();
+    computedAt = raw.size();
+  }
+
+  private static float[] mean(List<float[]> points) {
+    float[] sum = new float[points.get(0).length];
+    for (float[] point : points) {
+      for (int i = 0; i < sum.length; i++) {
+        sum[i] += point[i] / points.size();
+      }
+    }
+    return sum;
+  }
+
+  private float[] fromMiddle(float[] point) {
+    float[] moved = point.clone();
+    for (int i = 0; i < moved.length; i++) {
+      moved[i] -= middle[i];
+    }
+    return unit(moved);
+  }
+
+  private static float[] unit(float[] point) {
+    double square = 0;
+    for (float one : point) {
+      square += one * one;
+    }
+    float length = (float) Math.sqrt(square);
+    float[] unit = new float[point.length];
+    for (int i = 0; i < unit.length && length > 0; i++) {
+      unit[i] = point[i] / length;
+    }
+    return unit;
+  }
+
+  /** How alike a text is to each of those here, -1 to 1. */
+  float[] likeness(float[] text) {
+    return likeness(text, seen);
+  }
+
+  /** How alike a text is to each piece of everyday talk. */
+  float[] everyday(float[] text) {
+    return likeness(text, seenBackground);
+  }
+
+  private float[] likeness(float[] text, List<float[]> others) {
+    float[] like = new float[others.size()];
+    if (like.length == 0) {
+      return like;
+    }
+    float[] point = fromMiddle(unit(text));
+    for (int i = 0; i < like.length; i++) {
+      float[] other = others.get(i);
+      float sum = 0;
+      for (int j = 0; j < point.length; j++) {
+        sum += point[j] * other[j];
+      }
+      like[i] = sum;
+    }
+    return like;
+  }
+}

@@ -1,0 +1,41 @@
+package fabulum.core.suggest;
+
+/**
+ * How what is known of a template and a question is weighed: a logistic choice between the
+ * templates and "none of them", fitted on the tuned half of the labelled sets ({@code
+ * docs/suggestions.md}).
+ *
+ * @param of weights of a template's features
+ * @param none the bias of "none of them", then weights of its features
+ */
+record Scores(double[] of, double[] none) {
+  /**
+   * Of a template: nearest question, nearest three, title, words by meaning; nearest question,
+   * nearest three, title and words by letters. Of none: nearest everyday talk, nearest five of it,
+   * nearest question without a template by meaning, and by letters.
+   */
+  static final Scores MEANING =
+      new Scores(
+          new double[] {6.26, 5.70, 3.52, 1.94, 3.48, 1.99, 0.92},
+          new double[] {2.49, 4.47, 2.85, 1.07, 1.33});
+
+  /** The same by letters alone. */
+  static final Scores LETTERS =
+      new Scores(new double[] {9.46, 8.16, 5.06}, new double[] {3.34, 2.13});
+
+  double score(double[] features) {
+    return sum(of, features, 0);
+  }
+
+  double none(double[] features) {
+    return none[0] + sum(none, features, 1);
+  }
+
+  private static double sum(double[] weights, double[] features, int from) {
+    double sum = 0;
+    for (int i = 0; i < features.length; i++) {
+      sum += weights[from + i] * features[i];
+    }
+    return sum;
+  }
+}

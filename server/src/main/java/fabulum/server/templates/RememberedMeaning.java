@@ -1,0 +1,47 @@
+package fabulum.server.templates;
+
+import fabulum.core.suggest.Meaning;
+import java.util.LinkedHashMap;
+import java.util.Map;
+
+/** Remembers where words lie that were looked up lately: the model takes 5 ms for each. */
+final class RememberedMeaning implements Meaning {
+  private static final int MOST = 8_000;
+
+  private final Meaning model;
+  private final Map<String, float[]> known =
+      new LinkedHashMap<>(16, 0.75f, true) {
+        private static final long serialVersionUID = 1L;
+
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<String, float[]> eldest) {
+          return size() > MOST;
+        }
+      };
+
+  RememberedMeaning(Meaning model) {
+    this.model = model;
+  }
+
+  @Override
+  public float[] of(String words) {
+    synchronized (known) {
+      float[] there = known.get(words);
+      if (there != null) {
+        return there;
+      }
+    }
+    float[] found = model.of(words);
+    synchronized (known) {
+      known.put(words, found);
+    }
+    return found;
+  }
+
+  /** Forgets all words. */
+  void forget() {
+    synchronized (known) {
+      known.clear();
+    }
+  }
+}
