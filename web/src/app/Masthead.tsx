@@ -1,5 +1,6 @@
 import { Box } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
+import { lazy, Suspense } from 'react';
 import { Link, NavLink, useLocation } from 'react-router';
 import type { LineState } from '../realtime';
 import { NoticesMenu, noticesQuery } from '../features/notices';
@@ -8,6 +9,9 @@ import { ActButton, useRefusal, useUnseenInTitle } from '../shared/ui';
 import { JumpBox } from './JumpBox';
 import { MyMenu } from './MyMenu';
 import { UndoBar } from './UndoBar';
+
+/** Fetched with the page, and nobody waits for it. */
+const DeskMenu = lazy(() => import('../features/to-do').then((feature) => ({ default: feature.DeskMenu })));
 
 interface Props {
   session: Session;
@@ -118,6 +122,9 @@ export function Masthead({ session, lineState, onHelp, onWrite }: Props) {
         </ActButton>
       </Box>
       <Box sx={{ display: { xs: 'block', sm: 'none' }, flex: 1 }} />
+      <Suspense fallback={null}>
+        <DeskMenu />
+      </Suspense>
       <NoticesMenu />
       {(!online || lineState === 'lost') && (
         <Box role="status" sx={{ color: 'warning.main', fontWeight: 600, typography: 'body2' }}>

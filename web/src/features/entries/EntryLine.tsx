@@ -22,7 +22,7 @@ interface Props {
   menu?: ReactNode;
 }
 
-const MARGINS = { xs: '44px 1fr auto', sm: '56px 112px minmax(0, 68ch) auto' };
+const MARGINS = { xs: '44px 1fr 28px', sm: '56px 112px minmax(0, 68ch) 28px' };
 
 function speakerName(entry: Entry, customer: string): string {
   if (entry.kind === 'IN') {

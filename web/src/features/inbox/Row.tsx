@@ -35,6 +35,7 @@ const BACK_WORDS = {
   CUSTOMER_WROTE: 'back: they wrote',
   NOT_DELIVERED: 'back',
   TAKEN_UP: 'brought back',
+  TO_DO: 'back: to do',
 };
 
 function standingWords(row: Conversation, now: Date, zone: string): string {

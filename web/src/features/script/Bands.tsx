@@ -1,8 +1,11 @@
 import { Box } from '@mui/material';
-import { Suspense } from 'react';
+import { lazy, Suspense } from 'react';
 import type { Dossier } from '../../shared/api';
 import { IdentifyBand } from '../identify';
 import { SummaryBand } from './SummaryBand';
+
+/** Fetched with the first script. */
+const ToDoBand = lazy(() => import('../to-do').then((part) => ({ default: part.ToDoBand })));
 
 interface Props {
   dossier: Dossier;
@@ -19,10 +22,10 @@ export function Bands({ dossier: { conversation, summary, left }, me, zone, name
   // Who handed it over knows what they know.
   const told = summary && summary.handed.speaker?.id !== me;
   const identifies = conversation.toIdentify || conversation.notForUs;
-  if (!told && left.length === 0 && !identifies) return null;
   return (
     <Box
       sx={{
+        '&:empty': { display: 'none' },
         flex: '0 1 auto',
         minHeight: 0,
         maxHeight: { xs: '26vh', sm: '45vh' },
@@ -32,6 +35,9 @@ export function Bands({ dossier: { conversation, summary, left }, me, zone, name
         bgcolor: 'background.paper',
       }}
     >
+      <Suspense fallback={null}>
+        <ToDoBand conversation={conversation} me={me} zone={zone} />
+      </Suspense>
       {told && <SummaryBand summary={summary} zone={zone} customer={name} />}
       {left.map((draft) => (
         <Box

@@ -62,7 +62,7 @@ export function TemplateSheet({ conversation, asked, written, onInsert, onClose 
         }}
       />
       <Box sx={{ typography: 'caption', color: 'text.secondary', py: 0.5 }}>
-        {offered.data && (all === 1 ? '1 template' : `${all} templates`)}, filled for this conversation. Enter inserts.
+        {all > 0 && `${all === 1 ? '1 template' : `${all} templates`}, filled for this conversation. Enter inserts.`}
       </Box>
       {offered.error && <ProblemNote problem={offered.error} />}
       <Box ref={list}>

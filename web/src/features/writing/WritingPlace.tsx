@@ -24,6 +24,8 @@ const LookFirst = lazy(() => import('./LookFirst').then((part) => ({ default: pa
 /** Fetched with the first writing place. */
 const Inserting = lazy(() => import('./Inserting').then((part) => ({ default: part.Inserting })));
 
+/** Fetched with the first note. */
+const ToDoChoice = lazy(() => import('../to-do').then((part) => ({ default: part.ToDoChoice })));
 /** Fetched with the first customer who waits. */
 const Suggested = lazy(() => import('./Suggested').then((part) => ({ default: part.Suggested })));
 
@@ -152,7 +154,7 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting, onTe
     if (cannot || refusal !== '') return;
     setPressedFor('');
     writing.going();
-    const { words, reference, again, template } = sheet;
+    const { words, reference, again, template, toDo } = sheet;
     const seen = whateverStandsThere || confirmed.includes(ANSWERED_MEANWHILE) ? undefined : sheet.seen;
     send.mutate({
       paper,
@@ -161,6 +163,7 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting, onTe
       seen,
       again,
       template: template?.id,
+      toDo: isNote ? toDo : undefined,
       confirmed: isNote || confirmed.length === 0 ? undefined : confirmed,
       looked: looking && !isNote ? check?.leaving : undefined,
       finish: finish ? shownNow(queries, conversation.id) : undefined,
@@ -266,6 +269,15 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting, onTe
       )}
       <Suspense fallback={null}>
         {isNote && <MentionPicker field={field} words={sheet.words} onWrite={note.write} />}
+        {isNote && refusal === '' && (
+          <ToDoChoice
+            conversation={conversation.id}
+            zone={line?.zone ?? 'UTC'}
+            me={me}
+            toDo={sheet.toDo}
+            onChange={note.ask}
+          />
+        )}
         {!isNote && conversation.answerable && !looking && (
           <Inserting
             id={conversation.id}

@@ -1,5 +1,5 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { ApiProblem, ask, type Paper, readAgain, sendingKey, sendScope, type Shown } from '../../shared/api';
+import { ApiProblem, ask, keys, type Paper, readAgain, sendingKey, sendScope, type Shown } from '../../shared/api';
 import { tellOwnAct, UNDOABLE } from '../../shared/ui';
 
 const ANSWERED = 'urn:fabulum:problem:answered-meanwhile';
@@ -30,6 +30,8 @@ interface Sending {
   looked?: string | undefined;
   /** The template from which they were made. */
   template?: number | undefined;
+  /** What a note asks for. */
+  toDo?: { staff: number; at: string } | undefined;
   /** What the page showed, when the conversation is to be done once they went out. */
   finish?: Shown | undefined;
 }
@@ -54,9 +56,9 @@ export function useSend(id: number, { onSent, onStays }: Outcome) {
     meta: UNDOABLE,
     mutationKey: sendingKey(id),
     scope: sendScope(id),
-    mutationFn: async ({ paper, words, reference, seen, again, confirmed, looked, template }: Sending) => {
+    mutationFn: async ({ paper, words, reference, seen, again, confirmed, looked, template, toDo }: Sending) => {
       if (paper === 'NOTE') {
-        await ask('POST', '/api/conversations/{id}/notes', { path: { id }, body: { words, reference } });
+        await ask('POST', '/api/conversations/{id}/notes', { path: { id }, body: { words, reference, toDo } });
         return undefined;
       }
       const { text, pauseSeconds } = await ask('POST', '/api/conversations/{id}/texts', {
@@ -68,6 +70,7 @@ export function useSend(id: number, { onSent, onStays }: Outcome) {
     onSuccess: (waits, sending) => onSent(sending, waits),
     onError: (problem, sending) => onStays(sending, problem instanceof ApiProblem && problem.type === OTHER_WORDS),
     onSettled: () => {
+      void queries.invalidateQueries({ queryKey: keys.desk });
       tellOwnAct();
       readAgain(queries, id);
     },

@@ -19,7 +19,7 @@ export function useSheet(staff: number, dossier: Dossier, paper: Paper) {
       crypto.randomUUID(),
     ),
   );
-  const untold = useRef<Omit<Sheet, 'at'> | undefined>(undefined);
+  const untold = useRef<Omit<Sheet, 'at' | 'toDo'> | undefined>(undefined);
   const timer = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
 
   const tell = useCallback(() => {
@@ -94,6 +94,8 @@ export function useSheet(staff: number, dossier: Dossier, paper: Paper) {
       keep({ ...current, words, at: Date.now(), seen, again: replaces, template: from });
       tellSoon();
     },
+    /** Makes a note something to do, or only a note again. */
+    ask: (toDo: Sheet['toDo']) => keep({ ...latest.current, toDo }),
     /** The words are on their way: told as a draft now, they would lie there again once they went out. */
     going: () => {
       clearTimeout(timer.current);

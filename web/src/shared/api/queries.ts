@@ -32,6 +32,7 @@ export const keys = {
   troubles: ['troubles'] as const,
   customers: ['customers'] as const,
   templates: ['templates'] as const,
+  desk: ['desk'] as const,
 };
 
 /** Working time runs on without anyone's touch, so what shows it is read again now and then. */

@@ -30,6 +30,9 @@ const BACK: Record<string, string> = {
   NOT_DELIVERED: 'It is back: a text of ours was not delivered.',
 };
 
+/** Before what is to be done. */
+const TO_DO = 'TO_DO ';
+
 const ASKED: Record<string, string> = {
   MAIL: 'The customer is asked by mail for the right number.',
   TEXT: 'The customer is asked on their other number for the right one.',
@@ -37,6 +40,7 @@ const ASKED: Record<string, string> = {
 };
 
 const TAKEN_BACK: Record<string, string> = {
+  TO_DO_DONE: 'that it was done',
   TAKEN: 'taking it',
   LET_GO: 'letting it go',
   HANDED_OVER: 'handing it over',
@@ -82,7 +86,10 @@ export function direction(
         ? `${who} sets it aside until ${moment(new Date(entry.words), now, zone)}.`
         : `${who} sets it aside until the customer writes.`;
     case 'BACK':
+      if (entry.words?.startsWith(TO_DO)) return `It is back, to do: ${entry.words.slice(TO_DO.length)}`;
       return BACK[entry.words ?? ''] ?? `${who} brings it back.`;
+    case 'TO_DO_DONE':
+      return `${who} has done it: ${entry.words ?? ''}`;
     case 'NO_ANSWER_NEEDED':
       return `No answer needed, says ${who}.`;
     case 'LEFT_UNDELIVERED':

@@ -12,6 +12,8 @@ export interface Sheet {
   again?: number | undefined;
   /** The template from which they were made, in the version it had then. */
   template?: { id: number; version: number } | undefined;
+  /** What a note asks for; kept by this browser only. */
+  toDo?: { staff: number; at: string } | undefined;
 }
 
 export function freshSheet(reference: string): Sheet {

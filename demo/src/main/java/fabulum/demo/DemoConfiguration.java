@@ -67,7 +67,7 @@ class DemoConfiguration {
     return () -> {
       if (loader.loadInto(clock.instant())) {
         book.write();
-        morning.happen();
+        morning.happen(clock.instant());
       }
     };
   }

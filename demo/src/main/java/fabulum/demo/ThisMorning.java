@@ -5,6 +5,9 @@ import fabulum.server.conversations.ConversationId;
 import fabulum.server.ownership.HandTo;
 import fabulum.server.ownership.Ownership;
 import fabulum.server.writing.Notes;
+import fabulum.server.writing.ToDo;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.Optional;
 import org.springframework.jdbc.core.JdbcTemplate;
 
@@ -27,7 +30,7 @@ final class ThisMorning {
     this.tables = tables;
   }
 
-  void happen() {
+  void happen(Instant now) {
     find("She only has her student card")
         .ifPresent(id ->
             owning.handOver(
@@ -40,8 +43,17 @@ final class ThisMorning {
             notes.add(
                 id,
                 "@Maren Oduya is the weed boat booked for this week? They ask for a day.",
+                null,
                 "demo-mention-" + id.value(),
                 new StaffId(TOBIAS)));
+    find("Two coats.")
+        .ifPresent(id ->
+            notes.add(
+                id,
+                "Call the paint shop for the price of two coats, then ring them back.",
+                new ToDo.Wanted(MAREN, now.plus(Duration.ofHours(20))),
+                "demo-to-do-" + id.value(),
+                new StaffId(MAREN)));
   }
 
   /** The conversation in which something was said last; none when it does not fit the season. */

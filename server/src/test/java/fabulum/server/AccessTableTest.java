@@ -195,6 +195,7 @@ class AccessTableTest {
     fresh("POST", one + "/notes", Door.WORKS, asked -> said("a note"));
     fresh("POST", one + "/texts", Door.WORKS, asked -> said("a text " + Fabulum.reference()));
     row("POST", one + "/texts/check", Door.SEES, Map.of("words", "a text"));
+    row("GET", one + "/to-dos", Door.SEES);
     row("GET", one + "/suggestions", Door.SEES);
     row("GET", one + "/templates", Door.SEES);
     row("GET", one + "/templates/short-names", Door.SEES);
@@ -267,6 +268,11 @@ class AccessTableTest {
     row("POST", "/api/identifying/{id}/undo", Door.WORKERS_MISS);
     row("POST", "/api/texts/{id}/take-back", Door.MISSING);
     templates();
+    row("GET", "/api/desk", Door.EVERYBODY);
+    Map<String, Object> toDo = Map.of("staff", 1, "at", "2027-01-01T10:00:00Z");
+    row("PUT", "/api/to-dos/{id}", Door.MISSING, toDo);
+    row("POST", "/api/to-dos/{id}/done", Door.MISSING);
+    row("DELETE", "/api/to-dos/{id}/done", Door.MISSING);
     row("GET", "/api/sentences", Door.EVERYBODY);
     fresh("POST", "/api/sentences", Door.WORKERS, asked -> sentence());
     row("DELETE", "/api/sentences/{id}", Door.MISSING);

@@ -8,5 +8,7 @@ public enum Back {
   /** A text of ours was not delivered. */
   NOT_DELIVERED,
   /** A colleague took it up again. */
-  TAKEN_UP
+  TAKEN_UP,
+  /** Something is to be done today. */
+  TO_DO
 }

@@ -184,6 +184,24 @@ public record ConversationState(Turn turn, Instant since, Standing standing) {
         : this;
   }
 
+  /**
+   * The day of something that was to be done has come: our turn, in sight, however it stood. Where
+   * nobody waits for an answer, the wait begins now: so what was promised is not forgotten.
+   */
+  public ConversationState toDoIsDue(Instant now) {
+    return new ConversationState(
+        Turn.OURS, waitingSince().orElse(now), new Open(Optional.of(Back.TO_DO)));
+  }
+
+  /**
+   * What was to be done is done. A wait that began with it ends, a customer's goes on.
+   *
+   * @param began when it was brought back
+   */
+  public ConversationState toDoIsDone(Instant began, Instant now) {
+    return waitingSince().filter(began::equals).isPresent() ? neededNoAnswer(now) : this;
+  }
+
   /** A colleague takes it up before its time. */
   public ConversationState takenUp() {
     return standing instanceof Aside

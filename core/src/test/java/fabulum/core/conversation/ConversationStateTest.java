@@ -197,4 +197,21 @@ class ConversationStateTest {
       }
     }
   }
+
+  @Test
+  void whatIsToBeDoneBringsItBackHoweverItStoodAndEndsOnlyItsOwnWait() {
+    ConversationState waits = ConversationState.begunByCustomer(NINE);
+    ConversationState answered = waits.personAnswered(NINE);
+    for (ConversationState state :
+        List.of(answered, answered.finished(NINE), answered.setAside(Optional.empty()))) {
+      ConversationState due = state.toDoIsDue(ELEVEN);
+      assertThat(due.group()).isEqualTo(Group.OUR_TURN);
+      assertThat(due.back()).contains(Back.TO_DO);
+      assertThat(due.waitingSince()).contains(ELEVEN);
+      assertThat(due.toDoIsDone(ELEVEN, ELEVEN).group()).isEqualTo(Group.THEIR_TURN);
+    }
+    ConversationState due = waits.setAside(Optional.empty()).toDoIsDue(ELEVEN);
+    assertThat(due.waitingSince()).contains(NINE);
+    assertThat(due.toDoIsDone(ELEVEN, ELEVEN)).isEqualTo(due);
+  }
 }

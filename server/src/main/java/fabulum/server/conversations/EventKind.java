@@ -18,8 +18,13 @@ public enum EventKind {
   REOPENED,
   /** Its words are the time until when, ISO 8601; none for until the customer writes. */
   SET_ASIDE,
-  /** Its words name the reason, a {@link fabulum.core.conversation.Back}. */
+  /**
+   * Its words name the reason, a {@link fabulum.core.conversation.Back}; for what is to be done,
+   * followed by a space and what that is.
+   */
   BACK,
+  /** Its words are what was to be done. */
+  TO_DO_DONE,
   NO_ANSWER_NEEDED,
   /** A text of ours that was not delivered is left so. */
   LEFT_UNDELIVERED,

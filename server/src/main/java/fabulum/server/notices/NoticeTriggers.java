@@ -2,6 +2,7 @@ package fabulum.server.notices;
 
 import fabulum.core.notice.Kind;
 import fabulum.server.access.StaffId;
+import fabulum.server.conversations.ConversationId;
 import fabulum.server.conversations.EntryId;
 import fabulum.server.inbox.ConversationView;
 import fabulum.server.inbox.Inbox;
@@ -16,6 +17,8 @@ import fabulum.server.ownership.ConversationHanded;
 import fabulum.server.people.People;
 import fabulum.server.undo.StepTakenBack;
 import fabulum.server.writing.ColleagueMentioned;
+import fabulum.server.writing.ToDo;
+import fabulum.server.writing.ToDoDue;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -126,6 +129,14 @@ class NoticeTriggers {
     Notice notice =
         new Notice(Kind.UNDELIVERED, view, "text " + lost.text().value(), words, lost.needsHand());
     (told.isEmpty() ? whoIsTold.leads() : told).forEach(who -> telling.tell(who, notice));
+  }
+
+  @EventListener
+  void due(ToDoDue due) {
+    ToDo toDo = due.toDo();
+    ConversationView view = inbox.find(new ConversationId(toDo.conversation())).orElseThrow();
+    String about = "to do " + toDo.note();
+    telling.tell(toDo.staff(), new Notice(Kind.MINE, view, about, "To do: " + toDo.words(), false));
   }
 
   /** What was told of a step that was taken back is not so any more. */

@@ -280,6 +280,7 @@ public class Removals {
       rows.deleteAppended(all);
       rows.deletePastTexts(all);
       rows.deleteDrafts(all);
+      rows.deleteToDos(all);
       rows.deleteNotices(all);
       rows.deleteUndoSteps(all);
       rows.deleteTopics(all);

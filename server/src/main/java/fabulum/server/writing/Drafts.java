@@ -8,6 +8,7 @@ import fabulum.server.conversations.Entry;
 import fabulum.server.conversations.InSight;
 import fabulum.server.writing.store.DraftMapper;
 import java.time.Clock;
+import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -16,6 +17,8 @@ import org.springframework.transaction.annotation.Transactional;
 /** What people have begun to write and not sent, each for themselves. */
 @Service
 public class Drafts {
+  private static final int MOST = 100;
+
   private final DraftMapper drafts;
   private final InSight inSight;
   private final Permits permits;
@@ -82,6 +85,18 @@ public class Drafts {
   /** What someone has begun to write in a conversation. */
   public List<DraftView> list(ConversationId id, StaffId by) {
     return drafts.list(by.value(), id.value());
+  }
+
+  /**
+   * Words begun in any conversation.
+   *
+   * @param words how they begin
+   */
+  public record BegunDraft(long conversationId, Paper paper, String words, Instant at) {}
+
+  /** What someone has begun to write anywhere, the latest first. */
+  public List<BegunDraft> listOf(StaffId me) {
+    return drafts.listOf(me.value(), MOST);
   }
 
   /** What people who have left had begun to write in a conversation; only leads are shown it. */

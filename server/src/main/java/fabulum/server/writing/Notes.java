@@ -12,6 +12,7 @@ import fabulum.server.platform.Problem;
 import fabulum.server.writing.store.WritingMapper;
 import java.util.List;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -24,6 +25,7 @@ public class Notes {
   private final InSight inSight;
   private final References references;
   private final Mentioning mentions;
+  private final ToDos toDos;
 
   Notes(
       WritingMapper notes,
@@ -31,29 +33,40 @@ public class Notes {
       Bookkeeping books,
       InSight inSight,
       References references,
-      Mentioning mentions) {
+      Mentioning mentions,
+      ToDos toDos) {
     this.notes = notes;
     this.drafts = drafts;
     this.books = books;
     this.inSight = inSight;
     this.references = references;
     this.mentions = mentions;
+    this.toDos = toDos;
   }
 
   /**
    * Adds a note. Adding it twice under one reference adds it once. Everybody it names must see the
    * conversation, else nothing is added.
+   *
+   * @param toDo what it asks for; null for nothing
    */
   @Transactional
-  public void add(ConversationId id, String words, String reference, StaffId by) {
+  public void add(
+      ConversationId id, String words, ToDo.@Nullable Wanted toDo, String reference, StaffId by) {
     Conversation row = inSight.lock(id, by);
     if (references.isKnown(row, words, reference)) {
       return;
+    }
+    if (toDo != null) {
+      toDos.require(row, toDo);
     }
     Set<Long> named = mentions.named(row, words);
     long entry = books.append(Entry.note(row.id(), books.now(), words, by.value(), reference));
     drafts.discard(id, Paper.NOTE, by);
     mentions.tell(id, new EntryId(entry), named, by);
+    if (toDo != null) {
+      toDos.add(row, new EntryId(entry), toDo, by);
+    }
     books.changed(row.id(), List.of(entry));
   }
 
@@ -79,6 +92,7 @@ public class Notes {
     Entry entry = own(row, note, by);
     notes.keepBefore(entry.id(), books.now());
     notes.withdraw(note.value(), books.now());
+    toDos.withdraw(note);
     books.changed(row.id(), List.of(note.value()));
   }
 

@@ -49,6 +49,8 @@ public interface RemovalMapper {
 
   void deleteDrafts(List<Long> conversations);
 
+  void deleteToDos(List<Long> conversations);
+
   void deleteNotices(List<Long> conversations);
 
   void deleteUndoSteps(List<Long> conversations);

@@ -1,6 +1,7 @@
 package fabulum.server.writing.store;
 
 import fabulum.server.writing.DraftView;
+import fabulum.server.writing.Drafts.BegunDraft;
 import fabulum.server.writing.Drafts.Draft;
 import fabulum.server.writing.LeftDraft;
 import fabulum.server.writing.Paper;
@@ -17,6 +18,8 @@ public interface DraftMapper {
 
   /** What those who have left had begun to write here. */
   List<LeftDraft> listLeft(long conversationId);
+
+  List<BegunDraft> listOf(long staffId, int limit);
 
   void delete(long staffId, long conversationId, Paper paper);
 }

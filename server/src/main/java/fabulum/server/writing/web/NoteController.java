@@ -10,11 +10,13 @@ import fabulum.server.writing.Drafts;
 import fabulum.server.writing.NoteBefore;
 import fabulum.server.writing.Notes;
 import fabulum.server.writing.Paper;
+import fabulum.server.writing.ToDo;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Pattern;
 import jakarta.validation.constraints.Size;
+import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -45,6 +47,7 @@ class NoteController {
    * A note.
    *
    * @param reference made by the caller, once for this note: adding it again adds nothing
+   * @param toDo what it asks for: who is to do it and when; empty for nothing
    */
   record NoteRequest(
       @NotBlank(message = "Write something first.")
@@ -52,7 +55,19 @@ class NoteController {
           String words,
       @NotNull(message = "A reference is needed.")
           @Pattern(regexp = ClientReference.FORM, message = ClientReference.SAID)
-          String reference) {}
+          String reference,
+      @Nullable ToDoRequest toDo) {}
+
+  /**
+   * Who is to do something, and when.
+   *
+   * @param at in the future
+   */
+  record ToDoRequest(long staff, @NotNull(message = "Choose a time.") Instant at) {
+    ToDo.Wanted wanted() {
+      return new ToDo.Wanted(staff, at);
+    }
+  }
 
   /** What a note says from now on. */
   record NoteWords(
@@ -68,7 +83,13 @@ class NoteController {
       @AuthenticationPrincipal SignedIn me,
       @PathVariable long id,
       @Valid @RequestBody NoteRequest note) {
-    notes.add(new ConversationId(id), note.words(), note.reference(), me.id());
+    ToDoRequest toDo = note.toDo();
+    notes.add(
+        new ConversationId(id),
+        note.words(),
+        toDo == null ? null : toDo.wanted(),
+        note.reference(),
+        me.id());
   }
 
   /** Changes a note of mine; what it said before is kept. */

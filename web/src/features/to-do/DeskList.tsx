@@ -1,0 +1,111 @@
+import { Box, ButtonBase } from '@mui/material';
+import { useQuery } from '@tanstack/react-query';
+import type { ReactNode } from 'react';
+import { useNavigate } from 'react-router';
+import { type Conversation, linesQuery } from '../../shared/api';
+import { Answered, Moment } from '../../shared/ui';
+import { deskQuery } from './queries';
+
+function Heading({ children }: { children: ReactNode }) {
+  return (
+    <Box component="h2" sx={{ m: 0, px: 2, pt: 1, typography: 'body1', fontWeight: 700 }}>
+      {children}
+    </Box>
+  );
+}
+
+interface LineProps {
+  conversation: Conversation;
+  when: ReactNode;
+  words: string;
+  strong: boolean;
+  onOpen: () => void;
+}
+
+function Line({ conversation, when, words, strong, onOpen }: LineProps) {
+  return (
+    <ButtonBase
+      onClick={onOpen}
+      sx={{
+        display: 'block',
+        width: '100%',
+        textAlign: 'left',
+        px: 2,
+        py: 0.75,
+        borderTop: 1,
+        borderColor: 'divider',
+        borderRadius: 0,
+        '&:hover': { bgcolor: 'inks.pineWash' },
+      }}
+    >
+      <Box sx={{ display: 'flex', gap: 1, justifyContent: 'space-between', typography: 'body2' }}>
+        <Box sx={{ fontWeight: 650, overflowWrap: 'anywhere' }}>{conversation.customerName ?? conversation.number}</Box>
+        <Box
+          sx={{
+            color: strong ? 'warning.main' : 'text.secondary',
+            fontWeight: strong ? 700 : 400,
+            whiteSpace: 'nowrap',
+          }}
+        >
+          {when}
+        </Box>
+      </Box>
+      <Box sx={{ typography: 'excerpt', overflowWrap: 'anywhere' }}>{words}</Box>
+    </ButtonBase>
+  );
+}
+
+/** What I am to do, the soonest first, and what I have begun to write, the latest first. */
+export function DeskList({ onGo }: { onGo: () => void }) {
+  const desk = useQuery({ ...deskQuery, staleTime: 0 });
+  const lines = useQuery(linesQuery).data ?? [];
+  const navigate = useNavigate();
+  const zone = (conversation: Conversation) => lines.find(({ id }) => id === conversation.lineId)?.zone ?? 'UTC';
+  const open = (id: number) => {
+    onGo();
+    void navigate(`/inbox/${id}`);
+  };
+  return (
+    <Answered query={desk}>
+      {({ toDos, drafts }) => (
+        <Box sx={{ pb: 1 }}>
+          <Heading>To do</Heading>
+          {toDos.length === 0 && (
+            <Box sx={{ px: 2, py: 1, color: 'text.secondary' }}>
+              Nothing to do. Write a note in a conversation and make it a to-do; it stands here until it is ticked off.
+            </Box>
+          )}
+          {toDos.map(({ toDo, conversation }) => (
+            <Line
+              key={toDo.note}
+              conversation={conversation}
+              when={<Moment at={toDo.dueAt} zone={zone(conversation)} />}
+              words={toDo.words}
+              strong={toDo.broughtAt !== undefined}
+              onOpen={() => open(conversation.id)}
+            />
+          ))}
+          <Heading>Drafts</Heading>
+          {drafts.length === 0 && (
+            <Box sx={{ px: 2, py: 1, color: 'text.secondary' }}>No drafts. What you begin to write is kept here.</Box>
+          )}
+          {drafts.map(({ draft, conversation }) => (
+            <Line
+              key={`${draft.conversationId} ${draft.paper}`}
+              conversation={conversation}
+              when={
+                <>
+                  {draft.paper === 'NOTE' ? 'note, ' : ''}
+                  <Moment at={draft.at} zone={zone(conversation)} />
+                </>
+              }
+              words={draft.words}
+              strong={false}
+              onOpen={() => open(conversation.id)}
+            />
+          ))}
+        </Box>
+      )}
+    </Answered>
+  );
+}

@@ -1,0 +1,3 @@
+export { ToDoBand } from './ToDoBand';
+export { ToDoChoice } from './ToDoChoice';
+export { DeskMenu } from './DeskMenu';
