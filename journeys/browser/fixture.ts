@@ -93,7 +93,7 @@ export class Office {
     const { id } = await this.founder<{ id: number }>('POST', '/api/setup/people', {
       name,
       email: mail,
-      setup: { role, permissions: role === 'VIEWER' ? [] : ['TEXT', 'SEND_TO_MANY'], teams: [this.teamId] },
+      setup: { role, permissions: role === 'VIEWER' ? [] : ['TEXT', 'SEND_TO_MANY', 'CHANGE_TEMPLATES'], teams: [this.teamId] },
     });
     const request = await this.fresh();
     this.requests.push(request);

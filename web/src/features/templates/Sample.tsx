@@ -8,18 +8,18 @@ import { FilledWords } from './TemplateWords';
 interface Props {
   words: string;
   /** Takes the quotation marks off that came with words from elsewhere. */
-  onUnquote?: (words: string) => void;
+  onUnquote?: ((words: string) => void) | undefined;
 }
 
 /** How words look for a customer, how long they get, and what is wrong with them. */
 export function Sample({ words, onUnquote }: Props) {
-  const { data, error } = useQuery(sampleQuery(words));
+  const { data, error, isPlaceholderData } = useQuery(sampleQuery(words));
   if (error) return <ProblemNote problem={error} />;
   if (!data || words.trim() === '') return null;
   const { faults, customer, gaps, shortest, longest, without, customers, unquoted } = data;
   return (
     <Box component="section" aria-label="How it looks" sx={{ display: 'grid', gap: 0.5 }}>
-      {unquoted !== undefined && onUnquote && (
+      {unquoted !== undefined && onUnquote && !isPlaceholderData && (
         <Box role="status" sx={{ typography: 'body2' }}>
           There are quotation marks around the text.{' '}
           <Button sx={{ p: 0 }} onClick={() => onUnquote(unquoted)}>

@@ -93,7 +93,8 @@ export function TemplateForm({ template, first, onDone }: Props) {
       <Box>
         <PlaceholderMenu onPut={put} />
       </Box>
-      <Sample words={shown} onUnquote={(words) => form.change({ words })} />
+      {/* What is offered for words of a moment ago would undo what was written since. */}
+      <Sample words={shown} onUnquote={shown === wanted.words ? (words) => form.change({ words }) : undefined} />
       <Box sx={{ display: 'grid', gap: 2, gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' } }}>
         <Autocomplete
           freeSolo

@@ -15,14 +15,12 @@ interface Props {
   template: { id: number; version: number } | undefined;
   /** Puts a template in place of a stretch of the words. */
   onInsert: (template: OfferedTemplate, from: number, to: number) => void;
-  /** Lays the templates beside the script, where there is one. */
-  onSheet: (() => void) | undefined;
 }
 
 const NONE: ReadonlySet<string> = new Set();
 
 /** While one writes: a short name and Tab put its template in; Tab goes to what is still missing in one. */
-export function Inserting({ id, field, words, template, onInsert, onSheet }: Props) {
+export function Inserting({ id, field, words, template, onInsert }: Props) {
   const known = useQuery(shortNamesQuery(id)).data ?? NONE;
   const since = useQuery({ ...sinceQuery(template?.id ?? 0, template?.version ?? 0), enabled: template !== undefined });
   const [at, setAt] = useState(0);
@@ -47,10 +45,6 @@ export function Inserting({ id, field, words, template, onInsert, onSheet }: Pro
     const element = field.current;
     const pressed = (event: KeyboardEvent) => {
       if (!element) return;
-      if (onSheet && event.altKey && event.key.toLowerCase() === 't') {
-        event.preventDefault();
-        onSheet();
-      }
       if (event.key !== 'Tab' || event.shiftKey) return;
       const typed = shortNameBefore(element.value, element.selectionStart, known);
       if (typed !== undefined && element.selectionStart === element.selectionEnd) {

@@ -23,6 +23,7 @@ const ANSWERS: Answers = {
   [CHECK]: checked,
   'GET /api/staff': [maren, priya],
   'GET /api/conversations/7/templates/short-names': ['lift', 'hrs'],
+  'GET /api/conversations/7/suggestions': [],
   'GET /api/conversations/7/agreement': {
     number: 'GOOD',
     service: { answer: 'AGREED', ground: 'WROTE_FIRST', since: '2026-06-03T19:05:00Z' },
@@ -373,6 +374,21 @@ describe('the writing place', () => {
       await waitFor(() => expect(page.told('POST', '/api/conversations/7/texts/check').length).toBeGreaterThan(0));
       send();
       await waitFor(() => expect(page.told('POST', '/api/conversations/7/texts')).toMatchObject([{ template: 4 }]));
+    });
+
+    it('puts a suggested one in with one key, and suggests nothing more once words stand there', async () => {
+      const page = lay({
+        ...answers,
+        'GET /api/conversations/7/suggestions': [{ template: LIFT, why: 'used for 14 similar questions', percent: 90 }],
+      });
+      expect((await screen.findByRole('group', { name: 'Suggested templates' })).textContent).toContain(
+        'used for 14 similar questions',
+      );
+      press('1', { altKey: true, code: 'Digit1' });
+      expect(paper().value).toBe('Ada, {Boat} goes up {day}.');
+      expect(screen.queryByRole('group', { name: 'Suggested templates' })).toBeNull();
+      expect(page.told('POST', TEXTS.slice(5))).toEqual([]);
+      await screen.findByText('“Lift slots” was changed after you put it in.');
     });
 
     it('lets Tab go on where no short name stands', async () => {

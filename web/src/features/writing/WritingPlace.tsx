@@ -181,6 +181,9 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting, onTe
     if (event.key.toLowerCase() === 'f' && event.altKey && !isNote) {
       event.preventDefault();
       setChoosing(true);
+    } else if (onTemplates && event.key.toLowerCase() === 't' && event.altKey && !isNote) {
+      event.preventDefault();
+      onTemplates();
     } else if (event.key === 'Enter' && (event.ctrlKey || event.metaKey || event.altKey)) {
       event.preventDefault();
       const asked = isNote ? '' : confirm.join(' ');
@@ -285,7 +288,6 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting, onTe
             words={sheet.words}
             template={sheet.template}
             onInsert={insert}
-            onSheet={onTemplates}
           />
         )}
       </Suspense>

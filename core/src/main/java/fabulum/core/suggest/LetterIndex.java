@@ -19,6 +19,7 @@ final class LetterIndex {
     private int[] texts = new int[4];
     private float[] times = new float[4];
     private int size;
+    private int elsewhere;
 
     void add(int text, float time) {
       if (size == texts.length) {
@@ -33,10 +34,14 @@ final class LetterIndex {
 
   private final Map<Integer, Holders> groups = new HashMap<>();
   private final List<Float> squares = new ArrayList<>();
+  private int elsewhere;
   private int computedAt;
 
-  int size() {
-    return squares.size();
+  /** Counts a text for how rare its groups are; it is none of those that are compared with. */
+  void count(Map<Integer, Integer> text) {
+    text.keySet()
+        .forEach(group -> groups.computeIfAbsent(group, none -> new Holders()).elsewhere++);
+    elsewhere++;
   }
 
   /** Adds a text; the first is number 0. */
@@ -78,7 +83,8 @@ final class LetterIndex {
 
   private double rarity(int group) {
     Holders holders = groups.get(group);
-    return Math.log((squares.size() + 1) / ((holders == null ? 0 : holders.size) + 0.5));
+    int with = holders == null ? 0 : holders.size + holders.elsewhere;
+    return Math.log((squares.size() + elsewhere + 1) / (with + 0.5));
   }
 
   /** How alike a text is to each of those here, 0 to 1. */

@@ -51,6 +51,7 @@ public final class Suggester {
     this.meaning = meaning;
     this.limits = new Limits(meaning.isPresent() ? 0.55 : 0.35, 0.12, 0.02);
     this.scores = meaning.isPresent() ? Scores.MEANING : Scores.LETTERS;
+    Everyday.TALK.forEach(one -> letters.count(LetterGroups.of(one)));
     this.meanings =
         new Meanings(
             meaning.map(one -> Everyday.TALK.stream().map(one::of).toList()).orElseGet(List::of));

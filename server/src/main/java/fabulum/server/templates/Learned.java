@@ -24,6 +24,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicBoolean;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -55,6 +56,7 @@ class Learned implements DisposableBean {
         thread.setPriority(Thread.MIN_PRIORITY);
         return thread;
       });
+  private final AtomicBoolean owed = new AtomicBoolean();
   private volatile boolean begun;
   private volatile boolean ending;
   private @Nullable RememberedMeaning meaning;
@@ -98,12 +100,22 @@ class Learned implements DisposableBean {
   @EventListener(ApplicationReadyEvent.class)
   void begin() {
     begun = true;
-    later(this::learnAll);
+    learnAgain();
   }
 
   @TransactionalEventListener(phase = TransactionPhase.AFTER_COMMIT)
   void changed(TemplatesChanged change) {
-    later(this::learnAll);
+    learnAgain();
+  }
+
+  /** Many changes one after the other are learned together. */
+  private void learnAgain() {
+    if (begun && owed.compareAndSet(false, true)) {
+      later(() -> {
+        owed.set(false);
+        learnAll();
+      });
+    }
   }
 
   @TransactionalEventListener(phase = TransactionPhase.AFTER_COMMIT)
@@ -151,6 +163,10 @@ class Learned implements DisposableBean {
       }
     }
     Taught fresh = new Taught(suggester, recognizer, new ConcurrentHashMap<>());
+    if (taught == null) {
+      // At the start it gets better while it learns.
+      taught = fresh;
+    }
     for (AnswerRow answer : rows.listAnswers(0, settings.most())) {
       if (ending) {
         return;

@@ -1,0 +1,100 @@
+package fabulum.core.suggest;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** What is suggested, by letters alone and with a meaning that is made up here. */
+class SuggesterTest {
+  private static final Set<Long> ALL = Set.of(1L, 2L, 3L, 4L);
+
+  private static Suggester taught(Optional<Meaning> meaning) {
+    Suggester suggester = new Suggester(meaning);
+    suggester.know(1, "Fuel hours", "The fuel dock is open from seven to six.");
+    suggester.know(2, "Pump-out", "The pump-out works; tokens at the office.");
+    suggester.know(3, "Winter quote", "A quote for storage comes by mail.");
+    suggester.know(4, "Lift slots", "We lift on Tuesdays. Which morning suits you?");
+    suggester.learn(new Lesson(10, 1, "when does the fuel dock close"));
+    suggester.learn(new Lesson(11, 1, "fuel dock hours on sunday please"));
+    suggester.learn(new Lesson(12, 2, "is the pump out working again"));
+    suggester.learn(new Lesson(13, 3, "how much is winter storage for my boat"));
+    suggester.learn(new Lesson(14, 4, "can you lift my boat on friday"));
+    return suggester;
+  }
+
+  private static List<Long> templates(List<Suggestion> suggestions) {
+    return suggestions.stream().map(Suggestion::template).toList();
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "When does the feul dock close?, 1",
+    "pumpout working?, 2",
+    "how much is storage this winter, 3",
+    "can you lift our boat on monday, 4",
+  })
+  void theNearestQuestionDecidesAlsoMisspelled(String asked, long template) {
+    List<Suggestion> found = taught(Optional.empty()).suggest(asked, ALL, answer -> true);
+    assertThat(templates(found)).startsWith(template);
+    assertThat(found).hasSizeLessThanOrEqualTo(Suggester.MOST);
+    assertThat(found.stream().mapToDouble(Suggestion::likelihood).sum()).isLessThanOrEqualTo(1);
+  }
+
+  @Test
+  void nothingIsConcludedFromAnswersThatMayNotBeTold() {
+    Suggester suggester = taught(Optional.empty());
+    suggester.learn(new Lesson(20, 4, "zzyzx quorum at dawn"));
+    String asked = "zzyzx quorum at dawn?";
+    assertThat(templates(suggester.suggest(asked, ALL, answer -> true))).startsWith(4L);
+    assertThat(suggester.suggest(asked, ALL, answer -> answer != 20)).isEmpty();
+    assertThat(templates(suggester.suggest(asked, Set.of(1L, 2L), answer -> true)))
+        .doesNotContain(4L);
+  }
+
+  @Test
+  void nothingIsSuggestedForEverydayTalkOrNothing() {
+    Suggester suggester = taught(Optional.empty());
+    for (String asked : List.of("", " ", "Happy birthday, dear Tobias!", "🙏", "see you then")) {
+      assertThat(suggester.suggest(asked, ALL, answer -> true)).as(asked).isEmpty();
+    }
+    assertThat(suggester.suggest("fuel dock hours", Set.of(), answer -> true)).isEmpty();
+  }
+
+  @Test
+  void itSaysHowManySimilarQuestionsWereAnswered() {
+    Suggestion first =
+        taught(Optional.empty()).suggest("fuel dock hours please", ALL, answer -> true).get(0);
+    assertThat(first.why()).isEqualTo("used for 2 similar questions");
+    assertThat(new Suggestion(1, 1, 1).why()).isEqualTo("used for a similar question");
+    assertThat(new Suggestion(1, 1, 0).why()).isEqualTo("its words fit");
+  }
+
+  @Test
+  void whatMeansTheSameIsFoundThoughNoLetterIsShared() {
+    Map<String, float[]> known =
+        Map.of(
+            "diesel till?", new float[] {9, 1, 0},
+            "when does the fuel dock close", new float[] {9, 0, 1},
+            "fuel dock hours on sunday please", new float[] {8, 0, 0});
+    Meaning meaning = words -> known.getOrDefault(words, new float[] {0, words.length() % 7, 5});
+    assertThat(templates(taught(Optional.of(meaning)).suggest("diesel till?", ALL, one -> true)))
+        .startsWith(1L);
+  }
+
+  @Test
+  void aTypedAnswerIsRecognizedWhenItIsCloseToATemplate() {
+    Recognizer recognizer = new Recognizer();
+    recognizer.know(1, "The fuel dock is open from seven to six, every day.");
+    recognizer.know(2, "The pump-out works; tokens at the harbour office.");
+    assertThat(recognizer.find("the fuel dock's open from seven to six every day!")).hasValue(1);
+    assertThat(recognizer.find("The pump-out works, tokens are at the office")).hasValue(2);
+    assertThat(recognizer.find("The office is open.")).isEmpty();
+    assertThat(recognizer.find("")).isEmpty();
+  }
+}
