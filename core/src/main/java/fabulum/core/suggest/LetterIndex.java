@@ -1,7 +1,7 @@
 package fabulum.core.suggest;
 
 import java.util.ArrayList;
-import java.util.Arrays;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -11,50 +11,40 @@ import java.util.Map;
  * with logarithmic frequencies and inverse document frequencies.
  */
 final class LetterIndex {
-  /** How much it grows before lengths of vectors are computed anew with the rarities of now. */
+  /** Lengths of vectors are computed anew, with the rarities of then, when it has grown by this. */
   private static final double STALE = 1.2;
 
-  /** Texts that have a group, each with how often. */
-  private static final class Holders {
-    private int[] texts = new int[4];
-    private float[] times = new float[4];
-    private int size;
-    private int elsewhere;
-
-    void add(int text, float time) {
-      if (size == texts.length) {
-        texts = Arrays.copyOf(texts, 2 * size);
-        times = Arrays.copyOf(times, 2 * size);
-      }
-      texts[size] = text;
-      times[size] = time;
-      size++;
-    }
-  }
-
-  private final Map<Integer, Holders> groups = new HashMap<>();
+  private final Map<Integer, List<Holder>> groups = new HashMap<>();
+  private final Map<Integer, Integer> elsewhere = new HashMap<>();
   private final List<Float> squares = new ArrayList<>();
-  private int elsewhere;
-  private int computedAt;
+  private final int counted;
 
-  /** Counts a text for how rare its groups are; it is none of those that are compared with. */
-  void count(Map<Integer, Integer> text) {
-    text.keySet()
-        .forEach(group -> groups.computeIfAbsent(group, none -> new Holders()).elsewhere++);
-    elsewhere++;
+  /** A text that has a group, and with what weight. */
+  private record Holder(int text, float weight) {}
+
+  /**
+   * Begins.
+   *
+   * @param counted texts that say how rare groups are, but are not compared with
+   */
+  LetterIndex(Collection<Map<Integer, Integer>> counted) {
+    this.counted = counted.size();
+    counted.forEach(text -> text.keySet().forEach(one -> elsewhere.merge(one, 1, Integer::sum)));
   }
 
   /** Adds a text; the first is number 0. */
   void add(Map<Integer, Integer> text) {
     int number = squares.size();
     text.forEach((group, times) ->
-        groups.computeIfAbsent(group, none -> new Holders()).add(number, weight(times)));
+        groups
+            .computeIfAbsent(group, none -> new ArrayList<>(1))
+            .add(new Holder(number, weight(times))));
     double square = 0;
     for (var one : text.entrySet()) {
       square += square(weight(one.getValue()) * rarity(one.getKey()));
     }
     squares.add((float) square);
-    if (squares.size() > STALE * computedAt) {
+    if (Growth.isDue(squares.size(), STALE)) {
       compute();
     }
   }
@@ -63,14 +53,11 @@ final class LetterIndex {
     float[] sums = new float[squares.size()];
     groups.forEach((group, holders) -> {
       double rarity = rarity(group);
-      for (int i = 0; i < holders.size; i++) {
-        sums[holders.texts[i]] += (float) square(holders.times[i] * rarity);
-      }
+      holders.forEach(one -> sums[one.text()] += (float) square(one.weight() * rarity));
     });
     for (int i = 0; i < sums.length; i++) {
       squares.set(i, sums[i]);
     }
-    computedAt = sums.length;
   }
 
   private static float weight(int times) {
@@ -82,9 +69,8 @@ final class LetterIndex {
   }
 
   private double rarity(int group) {
-    Holders holders = groups.get(group);
-    int with = holders == null ? 0 : holders.size + holders.elsewhere;
-    return Math.log((squares.size() + elsewhere + 1) / (with + 0.5));
+    int with = groups.getOrDefault(group, List.of()).size() + elsewhere.getOrDefault(group, 0);
+    return Math.log((squares.size() + counted + 1) / (with + 0.5));
   }
 
   /** How alike a text is to each of those here, 0 to 1. */
@@ -95,9 +81,8 @@ final class LetterIndex {
       double rarity = Math.max(0, rarity(one.getKey()));
       double weighed = weight(one.getValue()) * rarity;
       own += weighed * weighed;
-      Holders holders = groups.get(one.getKey());
-      for (int i = 0; holders != null && i < holders.size; i++) {
-        like[holders.texts[i]] += (float) (weighed * holders.times[i] * rarity);
+      for (Holder holder : groups.getOrDefault(one.getKey(), List.of())) {
+        like[holder.text()] += (float) (weighed * holder.weight() * rarity);
       }
     }
     for (int i = 0; i < like.length; i++) {

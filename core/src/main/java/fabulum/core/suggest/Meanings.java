@@ -20,9 +20,16 @@ final class Meanings {
   private final List<float[]> background;
   private final List<float[]> raw = new ArrayList<>();
   private final List<float[]> seen = new ArrayList<>();
-  private List<float[]> seenBackground = List.of();
-  private float[] middle = {};
-  private int computedAt;
+
+  /** One: the view of now. */
+  private final List<View> views = new ArrayList<>(List.of(new View(new float[0], List.of())));
+
+  /**
+   * From where texts are seen.
+   *
+   * @param background everyday talk, as it is seen from there
+   */
+  private record View(float[] middle, List<float[]> background) {}
 
   /**
    * Begins.
@@ -37,14 +44,14 @@ final class Meanings {
   void add(float[] text) {
     float[] unit = unit(text);
     raw.add(unit);
-    seen.add(middle.length == 0 ? unit : fromMiddle(unit));
-    if (raw.size() > STALE * computedAt) {
+    seen.add(fromMiddle(unit));
+    if (Growth.isDue(raw.size(), STALE)) {
       compute();
     }
   }
 
   private void compute() {
-    middle = mean(raw);
+    float[] middle = mean(raw);
     if (!background.isEmpty()) {
       float[] other = mean(background);
       float share = Math.min(MOST_OF_OURS, (float) raw.size() / FEW);
@@ -52,11 +59,15 @@ final class Meanings {
         middle[i] = share * middle[i] + (1 - share) * other[i];
       }
     }
+    views.set(0, new View(middle, List.of()));
+    views.set(0, new View(middle, background.stream().map(this::fromMiddle).toList()));
     for (int i = 0; i < raw.size(); i++) {
       seen.set(i, fromMiddle(raw.get(i)));
     }
-    seenBackground = background.stream().map(this::fromMiddle).toList();
-    computedAt = raw.size();
+  }
+
+  private View view() {
+    return views.get(0);
   }
 
   private static float[] mean(List<float[]> points) {
@@ -71,7 +82,8 @@ final class Meanings {
 
   private float[] fromMiddle(float[] point) {
     float[] moved = point.clone();
-    for (int i = 0; i < moved.length; i++) {
+    float[] middle = view().middle();
+    for (int i = 0; i < middle.length; i++) {
       moved[i] -= middle[i];
     }
     return unit(moved);
@@ -97,7 +109,7 @@ final class Meanings {
 
   /** How alike a text is to each piece of everyday talk. */
   float[] everyday(float[] text) {
-    return likeness(text, seenBackground);
+    return likeness(text, view().background());
   }
 
   private float[] likeness(float[] text, List<float[]> others) {

@@ -9,7 +9,7 @@ public final class Recognizer {
   /** From here on an answer says what the template says; others share a word or two. */
   private static final float CLOSE = 0.5f;
 
-  private final LetterIndex index = new LetterIndex();
+  private final LetterIndex index = new LetterIndex(List.of());
   private final List<Long> templates = new ArrayList<>();
 
   /** Takes in what a template says, without its placeholders. */

@@ -26,7 +26,8 @@ public final class Suggester {
   private final Optional<Meaning> meaning;
   private final Limits limits;
   private final Scores scores;
-  private final LetterIndex letters = new LetterIndex();
+  private final LetterIndex letters =
+      new LetterIndex(Everyday.TALK.stream().map(LetterGroups::of).toList());
   private final Meanings meanings;
   private final List<Said> said = new ArrayList<>();
   private final Map<Long, Own> templates = new HashMap<>();
@@ -51,7 +52,6 @@ public final class Suggester {
     this.meaning = meaning;
     this.limits = new Limits(meaning.isPresent() ? 0.55 : 0.35, 0.12, 0.02);
     this.scores = meaning.isPresent() ? Scores.MEANING : Scores.LETTERS;
-    Everyday.TALK.forEach(one -> letters.count(LetterGroups.of(one)));
     this.meanings =
         new Meanings(
             meaning.map(one -> Everyday.TALK.stream().map(one::of).toList()).orElseGet(List::of));
@@ -166,36 +166,27 @@ public final class Suggester {
 
   /** The nearest few of a kind. */
   private static final class Nearest {
-    private final double[] best = new double[NEAREST];
-    private int count;
+    private final List<Double> best = new ArrayList<>(NEAREST + 1);
 
     void add(double likeness) {
-      count++;
-      double now = likeness;
-      for (int i = 0; i < Math.min(count, NEAREST); i++) {
-        if (i == count - 1) {
-          best[i] = now;
-          return;
-        }
-        if (now > best[i]) {
-          double pushed = best[i];
-          best[i] = now;
-          now = pushed;
-        }
+      int place = 0;
+      while (place < best.size() && best.get(place) >= likeness) {
+        place++;
+      }
+      if (place < NEAREST) {
+        best.add(place, likeness);
+      }
+      if (best.size() > NEAREST) {
+        best.remove(NEAREST);
       }
     }
 
     double first() {
-      return count == 0 ? 0 : best[0];
+      return best.isEmpty() ? 0 : best.get(0);
     }
 
     double mean() {
-      int few = Math.min(count, NEAREST);
-      double sum = 0;
-      for (int i = 0; i < few; i++) {
-        sum += best[i];
-      }
-      return few == 0 ? 0 : sum / few;
+      return best.stream().mapToDouble(one -> one).average().orElse(0);
     }
   }
 
