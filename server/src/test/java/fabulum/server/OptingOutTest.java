@@ -185,6 +185,8 @@ class OptingOutTest {
         .isEqualTo(
             "North Dock: no recibirá más mensajes nuestros. Escriba START para recibirlos de nuevo.");
     text(Fabulum.DOCK, "start");
+    // What has not left yet when they stop does not leave any more.
+    assertThat(fabulum.becomes(() -> handed().size() == 3)).as("%s", handed()).isTrue();
     text(Fabulum.DOCK, "STOP");
     assertThat(fabulum.becomes(() -> handed().size() == 4)).as("%s", handed()).isTrue();
     assertThat(handed().get(3)).isEqualTo(CONFIRMED);
