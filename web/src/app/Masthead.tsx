@@ -1,17 +1,17 @@
 import { Box } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
-import { lazy, Suspense } from 'react';
+import { Suspense } from 'react';
 import { Link, NavLink, useLocation } from 'react-router';
 import type { LineState } from '../realtime';
 import { NoticesMenu, noticesQuery } from '../features/notices';
 import { countsQuery, type Session, useOnline } from '../shared/api';
-import { ActButton, useRefusal, useUnseenInTitle } from '../shared/ui';
+import { ActButton, useRefusal, useUnseenInTitle, part } from '../shared/ui';
 import { JumpBox } from './JumpBox';
 import { MyMenu } from './MyMenu';
 import { UndoBar } from './UndoBar';
 
 /** Fetched with the page, and nobody waits for it. */
-const DeskMenu = lazy(() => import('../features/to-do').then((feature) => ({ default: feature.DeskMenu })));
+const DeskMenu = part(() => import('../features/to-do').then((feature) => feature.DeskMenu));
 
 interface Props {
   session: Session;

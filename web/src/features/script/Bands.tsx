@@ -1,11 +1,12 @@
+import { part } from '../../shared/ui';
 import { Box } from '@mui/material';
-import { lazy, Suspense } from 'react';
+import { Suspense } from 'react';
 import type { Dossier } from '../../shared/api';
 import { IdentifyBand } from '../identify';
 import { SummaryBand } from './SummaryBand';
 
 /** Fetched with the first script. */
-const ToDoBand = lazy(() => import('../to-do').then((part) => ({ default: part.ToDoBand })));
+const ToDoBand = part(() => import('../to-do').then((part) => part.ToDoBand));
 
 interface Props {
   dossier: Dossier;

@@ -1,15 +1,16 @@
+import { part } from '../../shared/ui';
 import { useInfiniteQuery } from '@tanstack/react-query';
 import type { Entry } from '../../shared/api';
-import { lazy, memo, Suspense, useMemo } from 'react';
+import { memo, Suspense, useMemo } from 'react';
 import { scriptQuery } from './queries';
 import { EntryLine, firstUnread, printed, ScriptScroll } from '../entries';
 import { TakeBack } from './TakeBack';
 
 /** Fetched with the first script. */
-const TextMenu = lazy(() => import('./TextMenu').then((part) => ({ default: part.TextMenu })));
+const TextMenu = part(() => import('./TextMenu').then((part) => part.TextMenu));
 
 /** Fetched when the first text was not delivered. */
-const LostText = lazy(() => import('./LostText').then((part) => ({ default: part.LostText })));
+const LostText = part(() => import('./LostText').then((part) => part.LostText));
 
 interface Props {
   id: number;

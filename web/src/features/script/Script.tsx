@@ -1,6 +1,6 @@
 import { Box } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
-import { lazy, memo, Suspense, useCallback, useEffect, useRef, useState } from 'react';
+import { memo, Suspense, useCallback, useEffect, useRef, useState } from 'react';
 import { useLocation } from 'react-router';
 import {
   ApiProblem,
@@ -12,7 +12,7 @@ import {
   teamsQuery,
   topicsQuery,
 } from '../../shared/api';
-import { ProblemNote, useKeys, useStable } from '../../shared/ui';
+import { ProblemNote, useKeys, useStable, part } from '../../shared/ui';
 import { type WritingHandle, WritingPlace } from '../writing';
 import { Beside } from '../../shared/sheet';
 import { Closed } from './Closed';
@@ -29,13 +29,13 @@ import { useTypedLately } from './useTypedLately';
 import { useWatch } from './useWatch';
 
 /** Fetched with the first script. */
-const WrongNumberBand = lazy(() => import('../wrong-number').then((part) => ({ default: part.WrongNumberBand })));
+const WrongNumberBand = part(() => import('../wrong-number').then((part) => part.WrongNumberBand));
 
 /** Fetched when the customer is first laid beside a script. */
-const CustomerSheet = lazy(() => import('./CustomerSheet').then((part) => ({ default: part.CustomerSheet })));
+const CustomerSheet = part(() => import('./CustomerSheet').then((part) => part.CustomerSheet));
 
 /** Fetched when the templates are first laid there. */
-const TemplateSheet = lazy(() => import('../templates').then((part) => ({ default: part.TemplateSheet })));
+const TemplateSheet = part(() => import('../templates').then((part) => part.TemplateSheet));
 
 const FOLDED = 'fabulum.dossier-folded';
 

@@ -1,11 +1,11 @@
 import { ButtonBase, Menu, MenuItem } from '@mui/material';
-import { lazy, Suspense, useState } from 'react';
+import { Suspense, useState } from 'react';
 import type { Entry } from '../../shared/api';
-import { useRefusal } from '../../shared/ui';
+import { useRefusal, part } from '../../shared/ui';
 import { copyWords } from './model/copy';
 
 /** Fetched when the first template is made of an answer. */
-const MakeTemplate = lazy(() => import('../templates').then((part) => ({ default: part.MakeTemplate })));
+const MakeTemplate = part(() => import('../templates').then((part) => part.MakeTemplate));
 
 interface Props {
   entry: Entry;

@@ -1,9 +1,9 @@
 import { Box } from '@mui/material';
-import { type KeyboardEvent, lazy, type Ref, Suspense, useEffect, useImperativeHandle, useRef, useState } from 'react';
+import { type KeyboardEvent, type Ref, Suspense, useEffect, useImperativeHandle, useRef, useState } from 'react';
 import { flushSync } from 'react-dom';
 import { type Dossier, type Line, type OfferedTemplate, type Paper, type Shown, shownNow } from '../../shared/api';
 import { useQueryClient } from '@tanstack/react-query';
-import { ActButton, offerUndo, ProblemNote, useMe, useRefusal } from '../../shared/ui';
+import { ActButton, offerUndo, ProblemNote, useMe, useRefusal, part } from '../../shared/ui';
 import { StopWish } from '../agreement';
 import { Foot } from './Foot';
 import { FromTo } from './FromTo';
@@ -17,17 +17,17 @@ import { answeredMeanwhile, toConfirm, useSend, type Waits } from './useSend';
 import { useSheet } from './useSheet';
 
 /** Fetched with the first note. */
-const MentionPicker = lazy(() => import('./MentionPicker').then((part) => ({ default: part.MentionPicker })));
+const MentionPicker = part(() => import('./MentionPicker').then((part) => part.MentionPicker));
 /** Fetched by those who look first. */
-const LookFirst = lazy(() => import('./LookFirst').then((part) => ({ default: part.LookFirst })));
+const LookFirst = part(() => import('./LookFirst').then((part) => part.LookFirst));
 
 /** Fetched with the first writing place. */
-const Inserting = lazy(() => import('./Inserting').then((part) => ({ default: part.Inserting })));
+const Inserting = part(() => import('./Inserting').then((part) => part.Inserting));
 
 /** Fetched with the first note. */
-const ToDoChoice = lazy(() => import('../to-do').then((part) => ({ default: part.ToDoChoice })));
+const ToDoChoice = part(() => import('../to-do').then((part) => part.ToDoChoice));
 /** Fetched with the first customer who waits. */
-const Suggested = lazy(() => import('./Suggested').then((part) => ({ default: part.Suggested })));
+const Suggested = part(() => import('./Suggested').then((part) => part.Suggested));
 
 /** The code of the reason that a colleague answered meanwhile. */
 const ANSWERED_MEANWHILE = 'answered-meanwhile';

@@ -38,3 +38,4 @@ export { NumberCheckLine } from './NumberCheckLine';
 export { ShownOnce } from './ShownOnce';
 export { whyOf } from './why';
 export { openWriting, useOpenWriting } from './writing';
+export { part } from './part';
