@@ -37,17 +37,6 @@ async function row(page, words) {
   await page.getByRole('region', { name: 'Script' }).waitFor();
 }
 
-async function narrow(page, part) {
-  await page.getByRole('button', { name: /^Add a condition/ }).click();
-  await page.getByRole('menuitem', { name: part }).click();
-}
-
-/** Switches looking first on, or off again. */
-async function lookFirst(page) {
-  await page.goto(`${APP}/me`);
-  await page.getByRole('switch', { name: 'Look at each text before it is sent' }).click();
-}
-
 async function write(page, key, words) {
   await page.getByRole('region', { name: 'Script' }).focus();
   await page.keyboard.press(key);
@@ -59,12 +48,24 @@ await picture('inbox-dark', { colorScheme: 'dark' }, async (page) => {
   await row(page, /touched ground/);
   await write(page, 'n', 'Lift is free on Thursday from 10, ask Eli.');
 });
-await picture('sentence', {}, async (page) => {
-  await row(page, /sheen of diesel/);
-  await narrow(page, /^about/);
-  await narrow(page, /^by the time left/);
-  await page.getByRole('button', { name: /^Time left/ }).click();
-  await page.getByRole('menuitem', { name: 'less than 15 min left' }).hover();
+await picture('suggestions', {}, async (page) => {
+  await row(page, /charged twice/);
+  await page.getByRole('group', { name: 'Suggested templates' }).waitFor();
+  await page.getByRole('button', { name: 'Templates', exact: true }).click();
+  await page.getByRole('complementary', { name: 'Templates' }).getByText('filled for this conversation').waitFor();
+});
+await picture('templates', {}, async (page) => {
+  await page.goto(`${APP}/templates`);
+  await page.getByRole('link', { name: /^Winter storage quote/ }).click();
+  await page.getByText(/^Used /).waitFor();
+});
+await picture('to-do', {}, async (page) => {
+  await row(page, /Two coats/);
+  await write(page, 'n', 'Ask Eli which paint we have left.');
+  await page.getByRole('button', { name: 'Make it a to-do…' }).click();
+  await page.getByRole('textbox', { name: 'When' }).fill('Thursday 10:00');
+  await page.getByRole('button', { name: 'Set the time' }).click();
+  await page.getByRole('button', { name: 'Only a note' }).waitFor();
 });
 await picture('several', {}, async (page) => {
   await row(page, /touched ground/);
@@ -111,17 +112,7 @@ await picture('writing-place', {}, async (page) => {
   await page.getByRole('status', { name: 'Before it is sent' }).getByText('first name').waitFor();
   await page.getByRole('button', { name: /^Use plain characters/ }).waitFor();
 });
-await picture('look-first', {}, async (page) => {
-  await lookFirst(page);
-  await page.goto(`${APP}/inbox?group=our-turn`);
-  await row(page, /35 knots/);
-  await write(page, 'r', 'Tobias doubles your lines before six, and we look at her again at ten tonight.');
-  await page.keyboard.press('Control+Enter');
-  await page.getByRole('region', { name: 'Look before sending' }).waitFor();
-});
 await picture('agreement', {}, async (page) => {
-  await lookFirst(page);
-  await page.goto(`${APP}/inbox?group=our-turn`);
   await row(page, /35 knots/);
   await page.getByRole('region', { name: 'Script' }).focus();
   await page.keyboard.press('c');
@@ -177,15 +168,6 @@ await picture('not-delivered', {}, async (page) => {
   await answer(page, asked, 'From two o’clock, on the north pontoon.');
   await page.getByRole('button', { name: 'Send again' }).waitFor();
   await page.getByRole('button', { name: /Needs a hand/ }).waitFor();
-});
-await picture('troubles', {}, async (page) => {
-  const asked = 'May I leave my trailer until Friday?';
-  await handset('/handsets/+13125550189/texts', 'POST', { to: '+19205550101', body: asked });
-  await handset('/control/faults', 'PUT', { strangeKey: true });
-  await page.getByRole('button', { name: /^Order: / }).click();
-  await page.getByRole('menuitem', { name: 'newest first' }).click();
-  await answer(page, asked, 'Yes, behind the shed.');
-  await page.getByRole('alert').filter({ hasText: 'network' }).first().waitFor();
 });
 await handset('/control/faults', 'PUT', {});
 await browser.close();
