@@ -35,7 +35,7 @@ export function Inserting({ id, field, words, template, onInsert }: Props) {
     const from = cursor - typed.length;
     ask('GET', '/api/conversations/{id}/templates/named/{shortName}', { path: { id, shortName: typed } }).then(
       (found) => {
-        // Whoever types on meanwhile has changed their mind.
+        // A person who types on meanwhile has changed their mind.
         if (field.current?.value === text) onInsert(found, from, cursor);
       },
       setProblem,
