@@ -34,10 +34,10 @@ public final class Catalog implements Known {
       EVERYWHERE.getOrDefault(whose, List.of()).forEach(name -> listed.add(plain(whose, name)));
       if (whose == Whose.CUSTOMER) {
         details.stream()
-            .filter(Catalog::canBeNamed)
+            .filter(Placeholder::isName)
             .forEach(name -> listed.add(plain(whose, name)));
       } else if (whose == Whose.LINK) {
-        links.stream().filter(Catalog::canBeNamed).forEach(name -> listed.add(plain(whose, name)));
+        links.stream().filter(Placeholder::isName).forEach(name -> listed.add(plain(whose, name)));
       }
     }
     this.all = List.copyOf(listed);
@@ -45,14 +45,6 @@ public final class Catalog implements Known {
 
   private static Placeholder plain(Whose whose, String name) {
     return new Placeholder(whose, name, Optional.empty());
-  }
-
-  /** Whether something with this name can stand in a template. */
-  public static boolean canBeNamed(String name) {
-    return !name.isEmpty()
-        && name.length() <= Placeholder.LONGEST_NAME
-        && name.strip().equals(name)
-        && name.chars().noneMatch(sign -> "{}|\n\r".indexOf(sign) >= 0);
   }
 
   /** All of them, without fallbacks, grouped by what they are of. */

@@ -21,7 +21,7 @@ public record Placeholder(Whose whose, String name, Optional<String> fallback) i
   private static final Pattern GAP = Pattern.compile("\\{\\p{L}[^{}\\n]{0,79}\\}");
 
   public Placeholder {
-    if (name.isEmpty() || name.length() > LONGEST_NAME || !isPlain(name) || !isStripped(name)) {
+    if (!isName(name)) {
       throw new IllegalArgumentException("Not a name of a value");
     }
     fallback.ifPresent(words -> {
@@ -31,12 +31,16 @@ public record Placeholder(Whose whose, String name, Optional<String> fallback) i
     });
   }
 
-  private static boolean isPlain(String words) {
-    return words.chars().noneMatch(sign -> "{}|\n\r".indexOf(sign) >= 0);
+  /** Whether a value with this name can stand in a template. */
+  public static boolean isName(String name) {
+    return !name.isEmpty()
+        && name.length() <= LONGEST_NAME
+        && isPlain(name)
+        && name.strip().equals(name);
   }
 
-  private static boolean isStripped(String words) {
-    return words.strip().equals(words);
+  private static boolean isPlain(String words) {
+    return words.chars().noneMatch(sign -> "{}|\n\r".indexOf(sign) >= 0);
   }
 
   @Override

@@ -41,7 +41,7 @@ import org.jspecify.annotations.Nullable;
  */
 public record Sheet(String encoding, String separator, List<Row> rows) {
   /** More rows than this are handed in as several files. */
-  public static final int MOST_ROWS = 100_000;
+  static final int MOST_ROWS = 100_000;
 
   private static final int LONGEST_CELL = 20_000;
   private static final int MOST_COLUMNS = 200;
@@ -71,7 +71,7 @@ public record Sheet(String encoding, String separator, List<Row> rows) {
    * @param against why it cannot be taken, as far as the form of the file says so
    */
   public record Row(long line, List<String> cells, List<String> against) {
-    public Row(long line, List<String> cells) {
+    Row(long line, List<String> cells) {
       this(line, cells, List.of());
     }
   }

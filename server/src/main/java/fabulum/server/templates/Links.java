@@ -1,7 +1,7 @@
 package fabulum.server.templates;
 
 import fabulum.core.access.Act;
-import fabulum.core.template.Catalog;
+import fabulum.core.template.Placeholder;
 import fabulum.server.access.Permits;
 import fabulum.server.access.StaffId;
 import fabulum.server.platform.BriefMemory;
@@ -54,7 +54,7 @@ public class Links implements CachedSetUp {
     String address = link.address().strip();
     String key = name.toLowerCase(Locale.ROOT);
     List<FieldProblem> bad = new ArrayList<>();
-    if (!Catalog.canBeNamed(name)) {
+    if (!Placeholder.isName(name)) {
       bad.add(new FieldProblem("name", "A name has 1 to 60 characters, without braces and bars."));
     }
     List<Link> there = rows.listLinks();
