@@ -11,6 +11,7 @@ import fabulum.server.access.StaffId;
 import fabulum.server.access.TeamId;
 import fabulum.server.customers.CustomerChanges;
 import fabulum.server.customers.CustomerId;
+import fabulum.server.customers.DetailKinds;
 import fabulum.server.lines.Lines;
 import fabulum.server.lines.NewLine;
 import fabulum.server.people.NewStaff;
@@ -291,6 +292,7 @@ public final class Fabulum implements AutoCloseable {
         "insert into detail_kind (name, type, place) select n.name, 'TEXT', 1 from (values (?)) n (name)"
             + " where not exists (select 1 from detail_kind o where o.name = n.name)",
         name);
+    context.getBean(DetailKinds.class).forget();
     Long kind =
         tables.queryForObject("select id from detail_kind where name = ?", Long.class, name);
     tables.update(
