@@ -40,6 +40,9 @@ export function applyLive(queries: QueryClient, message: LiveMessage): void {
     case 'TEMPLATES':
       void queries.invalidateQueries({ queryKey: keys.templates });
       return;
+    case 'DESKS':
+      void queries.invalidateQueries({ queryKey: keys.desk });
+      return;
     case 'PEOPLE':
       for (const queryKey of [keys.staff, keys.session, keys.office, keys.setup, keys.me])
         void queries.invalidateQueries({ queryKey });

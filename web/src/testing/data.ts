@@ -63,7 +63,15 @@ export const session: Session = {
   clockRuns: false,
   leads: [maren.name],
   mustChangePassword: false,
-  page: { letterKeys: true, inbox: '', stays: false, pauseSeconds: 0, looksFirst: false },
+  page: {
+    letterKeys: true,
+    inbox: '',
+    stays: false,
+    pauseSeconds: 0,
+    looksFirst: false,
+    enterSends: false,
+    secondLook: false,
+  },
   may: ['WORK', 'TEXT', 'SEND_TO_MANY', 'EXPORT', 'CHANGE_TEMPLATES', 'REMOVE_FOR_GOOD', 'LEAD'],
 };
 

@@ -4,7 +4,7 @@ import { useDeferredValue, useState } from 'react';
 import { Link } from 'react-router';
 import { type Appointment, ask, type CustomerPageData, type Job } from '../../shared/api';
 import { moment } from '../../shared/format';
-import { ActButton, Blank, BlankText, Field, Moment, ProblemNote, useNow, useRefusal } from '../../shared/ui';
+import { ActButton, Blank, BlankText, Field, focusing, Moment, ProblemNote, useNow, useRefusal } from '../../shared/ui';
 import { Section } from './Fact';
 import { useCustomerChange } from './queries';
 
@@ -157,8 +157,7 @@ function NewAppointment({ id, zone, conversation, onDone }: NewProps) {
         value={what}
         placeholder="Lift-out"
         // The person who asked for it wants to type it.
-        // eslint-disable-next-line jsx-a11y/no-autofocus
-        autoFocus
+        inputRef={focusing}
         onChange={(event) => setWhat(event.target.value)}
       />
       <Field
@@ -293,8 +292,7 @@ function NewJob({ id, conversation, onDone }: NewProps) {
         value={what}
         placeholder="Rudder bearing"
         // The person who asked for it wants to type it.
-        // eslint-disable-next-line jsx-a11y/no-autofocus
-        autoFocus
+        inputRef={focusing}
         onChange={(event) => setWhat(event.target.value)}
       />
       <Field

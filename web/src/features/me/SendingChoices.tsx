@@ -8,9 +8,10 @@ const PAUSES = [0, 3, 5, 10, 20];
 /** How my texts are sent: after which pause, and whether I look at each of them first. */
 export function SendingChoices({ page }: { page: Session['page'] }) {
   const queries = useQueryClient();
-  const { pauseSeconds, looksFirst } = page;
+  const { pauseSeconds, looksFirst, enterSends } = page;
+  const now = { pauseSeconds, looksFirst, enterSends };
   const set = useMutation({
-    mutationFn: (next: { pauseSeconds: number; looksFirst: boolean }) => ask('PUT', '/api/me/sending', { body: next }),
+    mutationFn: (next: typeof now) => ask('PUT', '/api/me/sending', { body: next }),
     onMutate: (next) =>
       queries.setQueryData<Session | null>(keys.session, (had) =>
         had ? { ...had, page: { ...had.page, ...next } } : had,
@@ -24,7 +25,7 @@ export function SendingChoices({ page }: { page: Session['page'] }) {
         select
         label="Pause before a text leaves, to take it back"
         value={pauseSeconds}
-        onChange={(event) => set.mutate({ pauseSeconds: Number(event.target.value), looksFirst })}
+        onChange={(event) => set.mutate({ ...now, pauseSeconds: Number(event.target.value) })}
       >
         {pauses.map((seconds) => (
           <MenuItem key={seconds} value={seconds}>
@@ -33,8 +34,12 @@ export function SendingChoices({ page }: { page: Session['page'] }) {
         ))}
       </TextField>
       <FormControlLabel
-        control={<Switch checked={looksFirst} onChange={(_, on) => set.mutate({ pauseSeconds, looksFirst: on })} />}
+        control={<Switch checked={looksFirst} onChange={(_, on) => set.mutate({ ...now, looksFirst: on })} />}
         label="Look at each text before it is sent"
+      />
+      <FormControlLabel
+        control={<Switch checked={enterSends} onChange={(_, on) => set.mutate({ ...now, enterSends: on })} />}
+        label="Enter sends; Shift+Enter makes a new line"
       />
       {set.error && <ProblemNote problem={set.error} />}
     </Box>

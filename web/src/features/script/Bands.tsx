@@ -8,6 +8,9 @@ import { SummaryBand } from './SummaryBand';
 /** Fetched with the first script. */
 const ToDoBand = part(() => import('../to-do').then((part) => part.ToDoBand));
 
+/** Fetched with the first script. */
+const LookBand = part(() => import('../second-look').then((part) => part.LookBand));
+
 interface Props {
   dossier: Dossier;
   me: number;
@@ -37,6 +40,7 @@ export function Bands({ dossier: { conversation, summary, left }, me, zone, name
       }}
     >
       <Suspense fallback={null}>
+        <LookBand conversation={conversation} zone={zone} />
         <ToDoBand conversation={conversation} me={me} zone={zone} />
       </Suspense>
       {told && <SummaryBand summary={summary} zone={zone} customer={name} />}

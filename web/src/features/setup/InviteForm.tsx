@@ -18,7 +18,7 @@ const FIELDS = {
 
 /** Most are invited as staff of a team. */
 function staffOf(team: Team | undefined): PersonSetup {
-  return { role: 'STAFF', permissions: usual('STAFF'), teams: team ? [team.id] : [] };
+  return { role: 'STAFF', permissions: usual('STAFF'), teams: team ? [team.id] : [], secondLook: false };
 }
 
 /** Invites a colleague: a link goes to them by mail, works once, and ends after three days. */

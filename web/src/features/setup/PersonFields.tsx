@@ -1,4 +1,4 @@
-import { Box, Checkbox, FormControlLabel, TextField } from '@mui/material';
+import { Box, Checkbox, FormControlLabel, Switch, TextField } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { type PersonSetup, teamsQuery } from '../../shared/api';
 import { Blank, whyOf } from '../../shared/ui';
@@ -19,7 +19,9 @@ function toggled<T>(all: T[] | undefined, one: T, on: boolean): T[] {
 export function PersonFields({ setup, problem, onChange }: Props) {
   const teams = useQuery(teamsQuery).data ?? [];
   const role = ROLES.find((one) => one.value === setup.role);
-  const why = ['permissions', 'teams'].map((field) => whyOf(problem, field).helperText ?? '').filter(Boolean);
+  const why = ['permissions', 'teams', 'secondLook']
+    .map((field) => whyOf(problem, field).helperText ?? '')
+    .filter(Boolean);
   return (
     <>
       <Box>
@@ -28,7 +30,9 @@ export function PersonFields({ setup, problem, onChange }: Props) {
           name="Role"
           value={setup.role}
           options={ROLES}
-          onChange={(value) => onChange({ role: value, permissions: usual(value) })}
+          onChange={(value) =>
+            onChange({ role: value, permissions: usual(value), ...(value !== 'STAFF' && { secondLook: false }) })
+          }
         />
         , who {role?.means}.
       </Box>
@@ -81,6 +85,11 @@ export function PersonFields({ setup, problem, onChange }: Props) {
           onChange({ limit: event.target.value === '' ? undefined : Math.trunc(Number(event.target.value)) })
         }
         sx={{ width: 290 }}
+      />
+      <FormControlLabel
+        disabled={setup.role !== 'STAFF'}
+        control={<Switch checked={setup.secondLook} onChange={(_, on) => onChange({ secondLook: on })} />}
+        label="Second look: a colleague looks at their texts before they are sent"
       />
       {why.map((each) => (
         <Box key={each} role="alert" sx={{ color: 'error.main' }}>

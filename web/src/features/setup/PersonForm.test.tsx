@@ -11,6 +11,7 @@ const PERSON: Person = {
   email: 'priya@quillhaven.example',
   standing: 'ACTIVE',
   permissions: ['TEXT', 'CHANGE_TEMPLATES'],
+  secondLook: false,
   teams: [harbour.id],
   in: true,
   why: 'ALWAYS',
@@ -38,7 +39,7 @@ describe('a person as leads set them up', () => {
     fireEvent.click(save());
     await waitFor(() =>
       expect(page.told('PUT', PATH)).toEqual([
-        { role: 'STAFF', permissions: ['TEXT', 'CHANGE_TEMPLATES'], teams: [harbour.id], limit: 8 },
+        { role: 'STAFF', permissions: ['TEXT', 'CHANGE_TEMPLATES'], teams: [harbour.id], limit: 8, secondLook: false },
       ]),
     );
     page.again(<PersonForm person={{ ...PERSON, limit: 8 }} me={maren.id} />);

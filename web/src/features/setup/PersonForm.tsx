@@ -14,6 +14,7 @@ const FIELDS: Record<keyof PersonSetup, string> = {
   permissions: 'the permissions',
   teams: 'the teams',
   limit: 'the limit',
+  secondLook: 'the second look',
 };
 
 interface Props {
@@ -28,10 +29,10 @@ export function PersonForm({ person, me }: Props) {
   const link = (useLocation().state as { link?: string } | null)?.link;
   const { staff, standing } = person;
   const zone = useQuery(linesQuery).data?.[0]?.zone ?? 'UTC';
-  const { permissions, teams, limit } = person;
+  const { permissions, teams, limit, secondLook } = person;
   const path = { id: staff.id };
   const form = useForm<PersonSetup, unknown>({
-    first: { role: staff.role, permissions, teams, limit },
+    first: { role: staff.role, permissions, teams, limit, secondLook },
     names: FIELDS,
     send: (body) => ask('PUT', '/api/setup/people/{id}', { path, body }),
   });

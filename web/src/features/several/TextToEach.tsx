@@ -1,5 +1,5 @@
 import { Button, Dialog, DialogActions, DialogContent, DialogTitle } from '@mui/material';
-import { Field } from '../../shared/ui';
+import { Field, focusing } from '../../shared/ui';
 
 interface Props {
   count: number;
@@ -22,8 +22,7 @@ export function TextToEach({ count, words, onWrite, onClose, onText }: Props) {
           fullWidth
           value={words}
           // The person who asked for the paper wants to write.
-          // eslint-disable-next-line jsx-a11y/no-autofocus
-          autoFocus
+          inputRef={focusing}
           onChange={(event) => onWrite(event.target.value)}
           slotProps={{ htmlInput: { maxLength: 1600 } }}
         />

@@ -13,15 +13,30 @@ interface Props {
   refusal: string;
   disabled: boolean;
   looksFirst: boolean;
+  /** My texts wait for a colleague's yes. */
+  secondLook: boolean;
+  enterSends: boolean;
   onPlain: (words: string) => void;
   onGo: (finish: boolean) => void;
 }
 
 /** What leaves below the words, what it all costs, and the buttons that send it. */
-export function Foot({ isNote, words, check, refusal, disabled, looksFirst, onPlain, onGo }: Props) {
+export function Foot({
+  isNote,
+  words,
+  check,
+  refusal,
+  disabled,
+  looksFirst,
+  secondLook,
+  enterSends,
+  onPlain,
+  onGo,
+}: Props) {
   const parts = words === '' ? undefined : check?.parts;
   const appended = isNote ? '' : below(check, words);
-  const label = looksFirst ? 'Look at it' : sendWords(parts, asking(check).length > 0);
+  const go = secondLook ? 'Ask for a second look' : sendWords(parts, asking(check).length > 0);
+  const label = looksFirst ? 'Look at it' : go;
   return (
     <>
       {appended !== '' && (
@@ -42,13 +57,13 @@ export function Foot({ isNote, words, check, refusal, disabled, looksFirst, onPl
         <Box sx={{ flex: { xs: '1 0 100%', sm: 1 }, minWidth: 0 }}>
           {!isNote && <PartMeter parts={parts} check={check} onPlain={onPlain} />}
         </Box>
-        {!isNote && (
+        {!isNote && !secondLook && (
           <ActButton hint="Alt+Enter" refusal={refusal} onClick={() => onGo(true)} disabled={disabled}>
             {looksFirst ? 'Look, then done' : 'Send and done'}
           </ActButton>
         )}
         <ActButton
-          hint="Ctrl+Enter"
+          hint={enterSends ? 'Enter' : 'Ctrl+Enter'}
           refusal={refusal}
           variant="contained"
           onClick={() => onGo(false)}

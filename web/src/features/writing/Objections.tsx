@@ -1,4 +1,5 @@
 import { Box } from '@mui/material';
+import type { ReactNode } from 'react';
 import type { Check } from '../../shared/api';
 import { ActButton, useRefusal } from '../../shared/ui';
 import { useNoteAgreement } from '../agreement';
@@ -28,11 +29,20 @@ function Agreed({ id }: { id: number }) {
   );
 }
 
-/** What speaks against the text, said before one presses. */
-export function Objections({ id, check, pressed }: Props) {
+interface ReasonsProps {
+  label: string;
+  check: Check | undefined;
+  /** What can be done about a reason. */
+  remedy?: (code: string) => ReactNode;
+  children?: ReactNode;
+}
+
+/** The reasons that speak against a text; nothing when there are none. */
+export function Reasons({ label, check, remedy, children }: ReasonsProps) {
   const all = standing(check);
+  if (all.length === 0) return null;
   return (
-    <Box role="status" aria-label="Before it is sent" sx={{ typography: 'body2' }}>
+    <Box role="status" aria-label={label} sx={{ typography: 'body2' }}>
       {all.map((each) => (
         <Box key={each.code} sx={{ display: 'flex', gap: 1, py: 0.25, alignItems: 'baseline' }}>
           <Box component="span" aria-hidden sx={{ width: 12, textAlign: 'center', fontWeight: 700 }}>
@@ -41,10 +51,19 @@ export function Objections({ id, check, pressed }: Props) {
           <Box component="span" sx={{ fontWeight: each.severity === 'TELL' ? 400 : 600 }}>
             {each.sentence}
           </Box>
-          {each.code === 'no-agreement' && <Agreed id={id} />}
+          {remedy?.(each.code)}
         </Box>
       ))}
-      {pressed && asking(check).length > 0 && <Box sx={{ pl: 2.5 }}>Press the same keys again to send it anyway.</Box>}
+      {children}
     </Box>
+  );
+}
+
+/** What speaks against the text, said before one presses. */
+export function Objections({ id, check, pressed }: Props) {
+  return (
+    <Reasons label="Before it is sent" check={check} remedy={(code) => code === 'no-agreement' && <Agreed id={id} />}>
+      {pressed && asking(check).length > 0 && <Box sx={{ pl: 2.5 }}>Press the same keys again to send it anyway.</Box>}
+    </Reasons>
   );
 }

@@ -7,7 +7,7 @@ import { ActButton, offerUndo, ProblemNote, useMe, useRefusal, part } from '../.
 import { StopWish } from '../agreement';
 import { Foot } from './Foot';
 import { FromTo } from './FromTo';
-import { asking, isRefused, standing } from './model/objections';
+import { asking, isRefused } from './model/objections';
 import { putIn } from './model/typed';
 import { Objections } from './Objections';
 import { PaperField } from './PaperField';
@@ -56,6 +56,12 @@ interface Props {
   onTemplates?: (() => void) | undefined;
 }
 
+/** Whether Enter sends: with Ctrl or Alt always, alone for those who chose so; never while a character is being put together. */
+function sendsBy(event: KeyboardEvent, enterSends: boolean): boolean {
+  if (event.ctrlKey || event.metaKey || event.altKey) return true;
+  return enterSends && !event.shiftKey && !event.defaultPrevented && !event.nativeEvent.isComposing;
+}
+
 /** Where one answers, or leaves a note for the team: two papers that cannot be mistaken for each other. */
 export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting, onTemplates }: Props) {
   const { conversation } = dossier;
@@ -94,7 +100,7 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting, onTe
   );
   // What was said of the words of a moment ago neither stops these nor is confirmed of them: the server then says so.
   const confirm = fresh ? asking(check) : [];
-  const { looksFirst } = useMe().page;
+  const { looksFirst, secondLook, enterSends } = useMe().page;
   useEffect(() => {
     // So that it is there when it is asked for.
     if (looksFirst) void import('./LookFirst');
@@ -174,8 +180,10 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting, onTe
     field.current?.focus();
   };
   const lookOrGo = (finish: boolean) => {
-    if (looksFirst && !isNote && check && !cannot) setLooking(finish ? 'finish' : 'send');
-    else go(finish);
+    // What waits for a colleague's yes is not done.
+    const finishes = finish && !secondLook;
+    if (looksFirst && !isNote && check && !cannot) setLooking(finishes ? 'finish' : 'send');
+    else go(finishes);
   };
   const pressed = (event: KeyboardEvent) => {
     if (event.key.toLowerCase() === 'f' && event.altKey && !isNote) {
@@ -184,7 +192,7 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting, onTe
     } else if (onTemplates && event.key.toLowerCase() === 't' && event.altKey && !isNote) {
       event.preventDefault();
       onTemplates();
-    } else if (event.key === 'Enter' && (event.ctrlKey || event.metaKey || event.altKey)) {
+    } else if (event.key === 'Enter' && sendsBy(event, enterSends)) {
       event.preventDefault();
       const asked = isNote ? '' : confirm.join(' ');
       if (asked === pressedFor || looksFirst) lookOrGo(event.altKey && !isNote);
@@ -312,9 +320,7 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting, onTe
           }
         />
       )}
-      {!isNote && standing(check).length > 0 && (
-        <Objections id={conversation.id} check={check} pressed={pressedFor !== ''} />
-      )}
+      {!isNote && <Objections id={conversation.id} check={check} pressed={pressedFor !== ''} />}
       {!looking && (
         <Foot
           isNote={isNote}
@@ -323,6 +329,8 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting, onTe
           refusal={refusal}
           disabled={cannot || (!isNote && isRefused(check))}
           looksFirst={looksFirst}
+          secondLook={secondLook}
+          enterSends={enterSends}
           onPlain={reply.write}
           onGo={lookOrGo}
         />

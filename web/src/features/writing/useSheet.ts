@@ -2,7 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useEffectEvent, useRef, useState } from 'react';
 import { ask, type Dossier, keys, type Paper, shownNow } from '../../shared/api';
 import { WORDS_BACK, type WordsBack } from '../../shared/ui';
-import { afterSending, newest, readSheet, type Sheet, storageKey } from './model/draft';
+import { afterSending, newest, readSheet, returned, type Sheet, storageKey } from './model/draft';
 
 /** How long after the last stroke the server is told; this browser keeps every stroke at once. */
 const TELL_AFTER_MS = 1_500;
@@ -62,6 +62,19 @@ export function useSheet(staff: number, dossier: Dossier, paper: Paper) {
     clearTimeout(timer.current);
     timer.current = setTimeout(tell, TELL_AFTER_MS);
   };
+
+  // A text that a colleague returned, or that was taken back from waiting for one, is on the paper again as well.
+  const kept = dossier.drafts.find((draft) => draft.paper === paper);
+  const known = useRef(kept);
+  useEffect(() => {
+    const before = known.current;
+    known.current = kept;
+    const next = kept && kept.at !== before?.at ? returned(latest.current, kept, before) : undefined;
+    if (!next) return;
+    latest.current = next;
+    setSheet(next);
+    localStorage.setItem(place, JSON.stringify(next));
+  }, [kept, place]);
 
   // A text that was taken back before it left is on the paper again, above what was written since.
   const putBack = useEffectEvent((words: string) => {

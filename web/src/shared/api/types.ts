@@ -28,6 +28,7 @@ export type Said = Schemas['SaidView'];
 export type SendSettings = Schemas['SendSettingsMessage'];
 export type SendReason = Schemas['ReasonMessage'];
 export type TextKind = Schemas['AgreementRequest']['kinds'][number];
+export type WaitingText = Schemas['WaitingTextResponse'];
 export type Check = Schemas['CheckResponse'];
 export type Money = NonNullable<Check['cost']>;
 export type Allowance = Schemas['AllowanceResponse'];

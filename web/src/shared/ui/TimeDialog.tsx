@@ -4,6 +4,7 @@ import { useDeferredValue, useState } from 'react';
 import { typedTimeQuery } from '../api';
 import { instantOf, localOf, moment } from '../format';
 import { Field } from './Field';
+import { focusing } from './focusing';
 import { whyOf } from './why';
 
 interface Props {
@@ -49,8 +50,7 @@ export function TimeDialog({ title, act, conversation, zone, now, onClose, onCho
             value={words}
             autoComplete="off"
             // The person who asked for the dialog wants to type the time.
-            // eslint-disable-next-line jsx-a11y/no-autofocus
-            autoFocus
+            inputRef={focusing}
             error={settled?.why !== undefined}
             helperText={(isTyped && (whyOf(typed.error, 'words').helperText ?? settled?.why)) || ' '}
             onChange={(event) => setWords(event.target.value)}

@@ -38,4 +38,5 @@ export { NumberCheckLine } from './NumberCheckLine';
 export { ShownOnce } from './ShownOnce';
 export { whyOf } from './why';
 export { openWriting, useOpenWriting } from './writing';
+export { focusing } from './focusing';
 export { part } from './part';

@@ -55,6 +55,15 @@ const TAKEN_BACK: Record<string, string> = {
   TOPIC_REMOVED: 'the topic',
 };
 
+const CHANGED = ' changed';
+
+/** Who looked at a text a second time, whose it was, and whether it was changed. */
+function approved(who: string, words: string): string {
+  return words.endsWith(CHANGED)
+    ? `${who} looked at this text by ${words.slice(0, -CHANGED.length)}, changed it and sent it.`
+    : `${who} looked at this text by ${words} and sent it.`;
+}
+
 /** What happened, as a stage direction. */
 export function direction(
   entry: Entry,
@@ -120,6 +129,10 @@ export function direction(
       return `${who} takes back who it is.`;
     case 'TAKEN_BACK':
       return `${who} takes back a text before it leaves.`;
+    case 'APPROVED':
+      return approved(who, entry.words ?? '');
+    case 'RETURNED':
+      return `${who} returns a text to its writer: ${entry.words ?? ''}`;
     case 'TOPIC_ADDED':
       return `About ${entry.words ?? ''}, says ${who}.`;
     case 'TOPIC_REMOVED':

@@ -7,6 +7,7 @@ const person = (more: Partial<Person>): Person => ({
   standing: 'ACTIVE',
   permissions: [],
   teams: [],
+  secondLook: false,
   in: true,
   why: 'ALWAYS',
   ...more,

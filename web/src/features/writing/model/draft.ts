@@ -41,6 +41,24 @@ export function newest(local: Sheet | undefined, kept: Draft | undefined, refere
 }
 
 /**
+ * The paper with words that came back to it: the server keeps them as a draft that has no reference yet, above what was written since.
+ * Undefined when nothing came back, or it is on the paper already.
+ *
+ * @param before what the server kept when it was last heard of
+ */
+export function returned(local: Sheet, kept: Draft, before: Draft | undefined): Sheet | undefined {
+  if (kept.reference !== undefined) return undefined;
+  const since = before ? `\n${before.words}` : '';
+  const words = since !== '' && kept.words.endsWith(since) ? kept.words.slice(0, -since.length) : kept.words;
+  if (local.words.startsWith(words)) return undefined;
+  return {
+    ...newest(undefined, kept, local.reference),
+    words: local.words === '' ? words : `${words}\n${local.words}`,
+    at: Math.max(local.at, Date.parse(kept.at)),
+  };
+}
+
+/**
  * What is left on a paper once its words went out: whatever was written on since, under a reference of its own.
  *
  * @param sent as they went

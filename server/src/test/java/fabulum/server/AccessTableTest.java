@@ -196,6 +196,7 @@ class AccessTableTest {
     fresh("POST", one + "/texts", Door.WORKS, asked -> said("a text " + Fabulum.reference()));
     row("POST", one + "/texts/check", Door.SEES, Map.of("words", "a text"));
     row("GET", one + "/to-dos", Door.SEES);
+    row("GET", one + "/second-looks", Door.SEES);
     row("GET", one + "/suggestions", Door.SEES);
     row("GET", one + "/templates", Door.SEES);
     row("GET", one + "/templates/short-names", Door.SEES);
@@ -273,6 +274,10 @@ class AccessTableTest {
     row("PUT", "/api/to-dos/{id}", Door.MISSING, toDo);
     row("POST", "/api/to-dos/{id}/done", Door.MISSING);
     row("DELETE", "/api/to-dos/{id}/done", Door.MISSING);
+    row("POST", "/api/second-looks/{id}/check", Door.MISSING, Map.of("words", "a text"));
+    row("POST", "/api/second-looks/{id}/approve", Door.MISSING, Map.of("words", "a text"));
+    row("POST", "/api/second-looks/{id}/return", Door.MISSING, Map.of("why", "a word"));
+    row("POST", "/api/second-looks/{id}/take-back", Door.MISSING);
     row("GET", "/api/sentences", Door.EVERYBODY);
     fresh("POST", "/api/sentences", Door.WORKERS, asked -> sentence());
     row("DELETE", "/api/sentences/{id}", Door.MISSING);

@@ -21,6 +21,38 @@ public sealed interface Author {
     }
 
     @Override
+    public boolean waitsForLook() {
+      return true;
+    }
+
+    @Override
+    public boolean isAnswering() {
+      return true;
+    }
+
+    @Override
+    public Effect effect() {
+      return Effect.ANSWER;
+    }
+  }
+
+  /**
+   * A member of staff, with words at which a colleague has looked.
+   *
+   * @param approvedBy the colleague, who lets them go at this moment
+   */
+  record Approved(long staff, long approvedBy) implements Author {
+    @Override
+    public OptionalLong writer() {
+      return OptionalLong.of(staff);
+    }
+
+    @Override
+    public boolean isAnswering() {
+      return true;
+    }
+
+    @Override
     public Effect effect() {
       return Effect.ANSWER;
     }
@@ -39,6 +71,11 @@ public sealed interface Author {
 
     @Override
     public boolean pauses() {
+      return true;
+    }
+
+    @Override
+    public boolean waitsForLook() {
       return true;
     }
 
@@ -130,6 +167,16 @@ public sealed interface Author {
 
   /** Whether the writer sends at this moment, and may take the text back before it leaves. */
   default boolean pauses() {
+    return false;
+  }
+
+  /** Whether a colleague has to look at the text first, if the writer is one whose texts wait. */
+  default boolean waitsForLook() {
+    return false;
+  }
+
+  /** Whether a member of staff says it to one customer, now and in words chosen for them. */
+  default boolean isAnswering() {
     return false;
   }
 

@@ -45,6 +45,13 @@ public enum EventKind {
   NUMBER_RIGHT,
   /** A text of ours was taken back by its writer before it left. */
   TAKEN_BACK,
+  /**
+   * A colleague said yes to a text that waited for a second look; its words are its writer's name,
+   * followed by {@code changed} when the colleague changed it.
+   */
+  APPROVED,
+  /** A text that waited for a second look was returned to its writer; its words say why. */
+  RETURNED,
   /** A person said which customer writes; its words are the name. */
   IDENTIFIED,
   /** A person said that the texts are not for us; its words are the reason, a word of the API. */

@@ -45,6 +45,8 @@ public record LiveMessage(
     TROUBLES,
     /** Templates, or the links they point to, were changed. */
     TEMPLATES,
+    /** What lies on desks, such as texts that wait for a second look, changed. */
+    DESKS,
     /** The listener has missed something that is no longer at hand: read everything again. */
     READ_AGAIN,
     /** Nothing happened; the line is alive. */
@@ -73,6 +75,10 @@ public record LiveMessage(
 
   static LiveMessage templates() {
     return of(Type.TEMPLATES);
+  }
+
+  static LiveMessage desks() {
+    return of(Type.DESKS);
   }
 
   static LiveMessage conversation(ConversationView row, List<EntryView> entries) {

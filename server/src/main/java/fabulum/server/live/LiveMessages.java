@@ -13,6 +13,7 @@ import fabulum.server.platform.Troubles;
 import fabulum.server.presence.Watchers;
 import fabulum.server.setup.SetUpChanged;
 import fabulum.server.templates.TemplatesChanged;
+import fabulum.server.writing.SecondLooksChanged;
 import java.util.List;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -127,6 +128,11 @@ class LiveMessages implements DisposableBean {
   @TransactionalEventListener(phase = TransactionPhase.AFTER_COMMIT)
   void changed(TemplatesChanged change) {
     tellLater(() -> stream.broadcast(LiveMessage.templates(), Audience.everybody()));
+  }
+
+  @TransactionalEventListener(phase = TransactionPhase.AFTER_COMMIT)
+  void changed(SecondLooksChanged change) {
+    tellLater(() -> stream.broadcast(LiveMessage.desks(), Audience.everybody()));
   }
 
   /** While the program ends nobody listens any more. */

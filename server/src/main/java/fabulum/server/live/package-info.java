@@ -12,7 +12,8 @@
       "presence",
       "notices",
       "setup",
-      "templates"
+      "templates",
+      "writing"
     })
 @NullMarked
 package fabulum.server.live;

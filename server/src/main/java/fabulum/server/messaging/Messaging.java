@@ -62,13 +62,16 @@ public class Messaging {
    *
    * @param text the entry of the text; empty when nothing went, or it was here already
    * @param pause how long from now its writer can take it back; zero where it leaves at once
+   * @param waitsForLook whether it waits for a colleague's yes
    */
-  public record Result(SendDecision decision, Optional<EntryId> text, Duration pause) {}
+  public record Result(
+      SendDecision decision, Optional<EntryId> text, Duration pause, boolean waitsForLook) {}
 
   /**
    * The one way out. The text and its place in the outbox are committed together, and it goes out
-   * soon after, or at its time: a person's text after the pause they have set. Sending again under
-   * the same reference sends nothing more.
+   * soon after, or at its time: a person's text after the pause they have set. Texts of people such
+   * as newcomers wait for a colleague's yes instead. Sending again under the same reference sends
+   * nothing more.
    *
    * @return whether it may go; if not, nothing was changed
    */
@@ -93,14 +96,18 @@ public class Messaging {
           Kind.LOOKS_DIFFERENT,
           "What the customer would see is different by now. Nothing was sent; please look again.");
     }
+    if (posting.waitsForLook(author)) {
+      posting.askForLook(conversation(to), said);
+      return new Result(decision, Optional.empty(), Duration.ZERO, true);
+    }
     Instant now = clock.instant();
     Instant at = leavesAt(said, now);
     Optional<EntryId> text = posting.post(conversation(to), said, decided, at);
-    return new Result(decision, text, Duration.between(now, at));
+    return new Result(decision, text, Duration.between(now, at), false);
   }
 
   private static Result nothing(SendDecision decision) {
-    return new Result(decision, Optional.empty(), Duration.ZERO);
+    return new Result(decision, Optional.empty(), Duration.ZERO, false);
   }
 
   private Instant leavesAt(Said said, Instant now) {

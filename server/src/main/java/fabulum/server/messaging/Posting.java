@@ -14,6 +14,7 @@ import fabulum.server.lines.LineId;
 import fabulum.server.messaging.store.OutboxMapper;
 import fabulum.server.sending.Decisions;
 import fabulum.server.sending.Decisions.Decided;
+import fabulum.server.writing.SecondLooks;
 import java.time.Instant;
 import java.util.Optional;
 import org.springframework.context.ApplicationEventPublisher;
@@ -29,6 +30,7 @@ class Posting {
   private final Decisions decisions;
   private final Bookkeeping books;
   private final OutboxMapper outbox;
+  private final SecondLooks looks;
   private final ApplicationEventPublisher events;
 
   Posting(
@@ -36,12 +38,24 @@ class Posting {
       Decisions decisions,
       Bookkeeping books,
       OutboxMapper outbox,
+      SecondLooks looks,
       ApplicationEventPublisher events) {
     this.saying = saying;
     this.decisions = decisions;
     this.books = books;
     this.outbox = outbox;
+    this.looks = looks;
     this.events = events;
+  }
+
+  /** Whether texts of an author wait for a colleague's yes before they are posted. */
+  boolean waitsForLook(Author author) {
+    return author.waitsForLook() && looks.isNeeded(new StaffId(author.writer().orElseThrow()));
+  }
+
+  /** Lets a text wait for a colleague's yes. */
+  void askForLook(ConversationId id, Said said) {
+    looks.ask(id, said, new StaffId(said.author().writer().orElseThrow()));
   }
 
   /**
@@ -61,8 +75,8 @@ class Posting {
       NumberId to = new NumberId(row.numberId());
       decisions.goes(decided, author, new LineId(row.lineId()), to, text);
       events.publishEvent(new OutboxFilled(text));
-      if (author instanceof Author.Person person) {
-        StaffId by = new StaffId(person.staff());
+      if (author.isAnswering()) {
+        StaffId by = new StaffId(author.writer().orElseThrow());
         events.publishEvent(new AnswerSent(text, id, by, said.words(), said.template()));
       }
     });

@@ -88,7 +88,7 @@ public class TextsTakenBack {
     if (!undo.unsay(TakeBackSteps.name(id), by).contains(conversation)) {
       waitAgain(row, text);
     }
-    drafts.giveBack(conversation, text, by);
+    drafts.giveBack(conversation, Drafts.Draft.of(text), by);
     return new TakenBack(conversation, text.typedWords());
   }
 

@@ -17,6 +17,7 @@ import fabulum.server.ownership.ConversationHanded;
 import fabulum.server.people.People;
 import fabulum.server.undo.StepTakenBack;
 import fabulum.server.writing.ColleagueMentioned;
+import fabulum.server.writing.TextReturned;
 import fabulum.server.writing.ToDo;
 import fabulum.server.writing.ToDoDue;
 import java.util.ArrayList;
@@ -137,6 +138,14 @@ class NoticeTriggers {
     ConversationView view = inbox.find(new ConversationId(toDo.conversation())).orElseThrow();
     String about = "to do " + toDo.note();
     telling.tell(toDo.staff(), new Notice(Kind.MINE, view, about, "To do: " + toDo.words(), false));
+  }
+
+  @EventListener
+  void returned(TextReturned text) {
+    ConversationView view = inbox.find(text.id()).orElseThrow();
+    String words = people.get(text.by()).name() + " returned your text: “" + text.why() + "”";
+    telling.tell(
+        text.writer().value(), new Notice(Kind.MINE, view, about(text.event()), words, false));
   }
 
   /** What was told of a step that was taken back is not so any more. */

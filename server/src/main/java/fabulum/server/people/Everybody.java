@@ -55,6 +55,7 @@ public class Everybody {
         given.stream().sorted().toList(),
         teams.of(id).stream().sorted().toList(),
         row.workLimit(),
+        row.secondLook(),
         row.standing() == AccountState.INVITED ? invitations.findEnd(row.id()).orElse(null) : null,
         presence.in(),
         presence.why(),

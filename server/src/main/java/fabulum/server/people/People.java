@@ -90,15 +90,34 @@ public class People {
    * @param stays whether they stay in a conversation that an act has moved on; else the next opens
    * @param pauseSeconds how long their texts wait before they leave, and can be taken back; 0 to 20
    * @param looksFirst whether they look at each text before it is sent
+   * @param enterSends whether Enter sends a text; else it makes a new line
+   * @param secondLook whether their texts wait for a colleague's yes
    */
   public record PageChoices(
-      boolean letterKeys, String inbox, boolean stays, int pauseSeconds, boolean looksFirst) {}
+      boolean letterKeys,
+      String inbox,
+      boolean stays,
+      int pauseSeconds,
+      boolean looksFirst,
+      boolean enterSends,
+      boolean secondLook) {}
 
   /** How the page is for someone. */
   public PageChoices pageChoices(StaffId id) {
     StaffRow row = row(id);
     return new PageChoices(
-        row.letterKeys(), row.inbox(), row.stays(), (int) pause(row).toSeconds(), row.looksFirst());
+        row.letterKeys(),
+        row.inbox(),
+        row.stays(),
+        (int) pause(row).toSeconds(),
+        row.looksFirst(),
+        row.enterSends(),
+        row.secondLook());
+  }
+
+  /** Whether a person's texts wait for a colleague's yes. */
+  public boolean needsSecondLook(StaffId id) {
+    return row(id).secondLook();
   }
 
   /** How long a person's texts wait before they leave. */
@@ -111,13 +130,23 @@ public class People {
     return chosen == null ? settings.pause() : Duration.ofSeconds(chosen);
   }
 
+  /**
+   * How a person's own texts are sent.
+   *
+   * @param pause how long they wait before they leave; 0 to 20 seconds
+   * @param looksFirst whether the person looks at each of them first
+   * @param enterSends whether Enter sends; else it makes a new line
+   */
+  public record Sending(Duration pause, boolean looksFirst, boolean enterSends) {}
+
   /** Sets how a person's own texts are sent. */
   @Transactional
-  public void setSending(StaffId me, Duration pause, boolean looksFirst) {
+  public void setSending(StaffId me, Sending wanted) {
+    Duration pause = wanted.pause();
     if (pause.isNegative() || pause.compareTo(LONGEST_PAUSE) > 0) {
       throw Problem.fields(List.of(new FieldProblem("pauseSeconds", "0 to 20 seconds.")));
     }
-    staff.setSending(me.value(), (int) pause.toSeconds(), looksFirst);
+    staff.setSending(me.value(), (int) pause.toSeconds(), wanted.looksFirst(), wanted.enterSends());
   }
 
   /** Keeps how a person's inbox looks, for when they come back to it. */

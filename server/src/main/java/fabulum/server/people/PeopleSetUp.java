@@ -59,13 +59,15 @@ public class PeopleSetUp {
     changes.carryOut(() -> {
       List<Long> leads = staff.lockLeads();
       StaffRow row = row(id);
-      requirePossible(wanted);
+      PersonSetup complete = wanted.completed(row.secondLook());
+      requirePossible(complete);
       if (row.role() == Role.LEAD && wanted.role() != Role.LEAD) {
         requireAnotherLead(row, leads);
       }
       Map<String, String> before = said(id);
       staff.setRole(row.id(), wanted.role());
       staff.setLimit(row.id(), wanted.limit());
+      staff.setSecondLook(row.id(), complete.needsSecondLook());
       staff.deletePermissions(row.id());
       wanted.permissions().forEach(given -> staff.insertPermission(row.id(), given));
       teams.setTeams(id, wanted.teams());
@@ -90,6 +92,14 @@ public class PeopleSetUp {
     Integer limit = wanted.limit();
     if (limit != null && (limit < 1 || limit > HIGHEST_LIMIT)) {
       bad.add(new FieldProblem("limit", "A limit lies between 1 and 999."));
+    }
+    if (wanted.needsSecondLook() && wanted.role() != Role.STAFF) {
+      bad.add(new FieldProblem("secondLook", "Only texts of staff can wait for a second look."));
+    } else if (wanted.needsSecondLook() && wanted.permissions().contains(Permission.SEND_TO_MANY)) {
+      bad.add(
+          new FieldProblem(
+              "secondLook",
+              "While their texts wait for a second look, they cannot text many customers at once."));
     }
     Set<Long> known = teams.list().stream().map(TeamView::id).collect(Collectors.toSet());
     if (!known.containsAll(wanted.teams())) {
@@ -127,6 +137,7 @@ public class PeopleSetUp {
             .map(TeamView::name)
             .collect(Collectors.joining(", ")));
     said.put("limit", row.workLimit() == null ? "none" : String.valueOf(row.workLimit()));
+    said.put("second look", row.secondLook() ? "yes" : "no");
     return said;
   }
 

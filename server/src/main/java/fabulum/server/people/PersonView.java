@@ -11,6 +11,7 @@ import org.jspecify.annotations.Nullable;
  * A member of staff as leads see them.
  *
  * @param limit of open conversations on our turn; with this number they are given no more
+ * @param secondLook whether their texts wait for a colleague's yes
  * @param invitationEnds while they are invited, until when the link works
  * @param in whether they are in now
  * @param why that is so
@@ -23,6 +24,7 @@ public record PersonView(
     List<Permission> permissions,
     List<Long> teams,
     @Nullable Integer limit,
+    boolean secondLook,
     @Nullable Instant invitationEnds,
     boolean in,
     Presence.Why why,

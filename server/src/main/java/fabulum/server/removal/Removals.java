@@ -281,6 +281,7 @@ public class Removals {
       rows.deletePastTexts(all);
       rows.deleteDrafts(all);
       rows.deleteToDos(all);
+      rows.deleteSecondLooks(all);
       rows.deleteNotices(all);
       rows.deleteUndoSteps(all);
       rows.deleteTopics(all);

@@ -47,7 +47,17 @@ public class Drafts {
       @Nullable String reference,
       @Nullable Long again,
       @Nullable Long template,
-      @Nullable Long templateVersion) {}
+      @Nullable Long templateVersion) {
+
+    /** The words of a text that has never left. */
+    public static Draft of(Entry text) {
+      return new Draft(Paper.REPLY, text.typedWords(), text.id(), null, null, null, null);
+    }
+
+    private Draft saying(String others) {
+      return new Draft(paper, others, seen, reference, again, template, templateVersion);
+    }
+  }
 
   /** Keeps what someone has begun to write; no words throw it away. */
   @Transactional
@@ -64,17 +74,18 @@ public class Drafts {
   /**
    * Puts the words of a text that never left onto its writer's paper again, above what they have
    * written since.
+   *
+   * @param draft as if they had written nothing since
    */
-  public void giveBack(ConversationId id, Entry text, StaffId by) {
+  public void giveBack(ConversationId id, Draft draft, StaffId by) {
     String since =
         list(id, by).stream()
-            .filter(draft -> draft.paper() == Paper.REPLY)
+            .filter(begun -> begun.paper() == Paper.REPLY)
             .map(DraftView::words)
             .findFirst()
             .orElse("");
-    String words = since.isBlank() ? text.typedWords() : text.typedWords() + "\n" + since;
-    Draft draft = new Draft(Paper.REPLY, words, text.id(), null, null, null, null);
-    drafts.keep(by.value(), id.value(), draft, clock.instant());
+    Draft both = since.isBlank() ? draft : draft.saying(draft.words() + "\n" + since);
+    drafts.keep(by.value(), id.value(), both, clock.instant());
   }
 
   /** Throws away what someone has begun to write on one paper. */

@@ -180,9 +180,9 @@ class UndoLawsTest {
       fabulum.clock.advance(Duration.ofSeconds(1 + random.nextInt(60)));
       StaffId by = people.get(random.nextInt(people.size()));
       TreeMap<String, List<?>> was = tables(id);
-      staff.setSending(by, Duration.ofSeconds(20), false);
+      staff.setSending(by, new People.Sending(Duration.ofSeconds(20), false, false));
       Optional<EntryId> text = say(id, by, Fabulum.reference(), lost(id));
-      staff.setSending(by, Duration.ZERO, false);
+      staff.setSending(by, new People.Sending(Duration.ZERO, false, false));
       if (text.isEmpty()) {
         continue;
       }

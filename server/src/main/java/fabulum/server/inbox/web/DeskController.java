@@ -15,7 +15,10 @@ class DeskController {
     this.desks = desks;
   }
 
-  /** What I am to do, and what I have begun to write, in all conversations that I see. */
+  /**
+   * Texts that wait for a second look, what I am to do, and what I have begun to write, in all
+   * conversations that I see.
+   */
   @GetMapping("/api/desk")
   Desks.Desk desk(@AuthenticationPrincipal SignedIn me) {
     return desks.of(me.id());

@@ -16,8 +16,11 @@ import fabulum.server.accounts.SignedIn;
 import fabulum.server.conversations.ConversationId;
 import fabulum.server.lines.LineView;
 import fabulum.server.lines.Lines;
+import fabulum.server.messaging.Approving;
 import fabulum.server.messaging.Messaging;
 import fabulum.server.messaging.Messaging.Look;
+import fabulum.server.platform.Problem.Kind;
+import fabulum.server.platform.web.Problems;
 import fabulum.server.sending.Decisions.Decided;
 import fabulum.server.sending.Decisions.Wanted;
 import jakarta.validation.Valid;
@@ -37,11 +40,13 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class CheckController {
   private final Messaging messaging;
+  private final Approving approving;
   private final Lines lines;
   private final NumberReader numbers = new NumberReader();
 
-  CheckController(Messaging messaging, Lines lines) {
+  CheckController(Messaging messaging, Approving approving, Lines lines) {
     this.messaging = messaging;
+    this.approving = approving;
     this.lines = lines;
   }
 
@@ -178,12 +183,28 @@ class CheckController {
       @Valid @RequestBody CheckRequest text) {
     Author author = new Author.Person(me.id().value());
     Wanted wanted = Wanted.of(text.words(), author, text.reference());
-    Look look = messaging.look(new ConversationId(id), wanted, text.seen());
+    return response(messaging.look(new ConversationId(id), wanted, text.seen()), text.words());
+  }
+
+  /**
+   * Says what speaks against a text that waits for a second look, with the words as a colleague
+   * leaves them, how it would leave and what it costs.
+   */
+  @Problems({Kind.CHANGED_MEANWHILE})
+  @PostMapping("/api/second-looks/{id}/check")
+  CheckResponse checkWaiting(
+      @AuthenticationPrincipal SignedIn me,
+      @PathVariable long id,
+      @Valid @RequestBody CheckRequest text) {
+    return response(approving.look(id, text.words(), text.seen(), me.id()), text.words());
+  }
+
+  private CheckResponse response(Look look, String typed) {
     Decided decided = look.decided();
     LineView line = lines.get(look.line());
     PartCount leaving = PartCounter.count(decided.content().leaving());
     return new CheckResponse(
-        PartsResponse.of(leaving, PlainResponse.of(leaving, text.words())),
+        PartsResponse.of(leaving, PlainResponse.of(leaving, typed)),
         decided.decision().verdict(),
         decided.decision().objections().stream()
             .map(each ->

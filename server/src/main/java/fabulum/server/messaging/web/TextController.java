@@ -4,7 +4,6 @@ import fabulum.core.delivery.ClientReference;
 import fabulum.core.sending.Author;
 import fabulum.core.sending.Reason;
 import fabulum.core.sending.SendDecision;
-import fabulum.core.sending.SendDecision.Verdict;
 import fabulum.server.access.StaffId;
 import fabulum.server.accounts.SignedIn;
 import fabulum.server.conversations.ConversationId;
@@ -81,18 +80,18 @@ class TextController {
           seen,
           again,
           null,
-          reasons(),
+          reasons(confirmed),
           looked,
           template);
     }
+  }
 
-    /** A reason that this program does not know cannot speak against a text, either. */
-    private Set<Reason> reasons() {
-      Set<String> codes = confirmed == null ? Set.of() : Set.copyOf(confirmed);
-      return Arrays.stream(Reason.values())
-          .filter(reason -> codes.contains(reason.code()))
-          .collect(Collectors.toUnmodifiableSet());
-    }
+  /** A reason that this program does not know cannot speak against a text, either. */
+  static Set<Reason> reasons(@Nullable List<String> confirmed) {
+    Set<String> codes = confirmed == null ? Set.of() : Set.copyOf(confirmed);
+    return Arrays.stream(Reason.values())
+        .filter(reason -> codes.contains(reason.code()))
+        .collect(Collectors.toUnmodifiableSet());
   }
 
   /**
@@ -100,8 +99,9 @@ class TextController {
    *
    * @param text the entry of the text; empty when it was sent before under this reference
    * @param pauseSeconds how long from now it can be taken back; 0 when it leaves at once
+   * @param waitsForLook whether it waits for a colleague's yes, and goes only then
    */
-  record AnswerResponse(int parts, @Nullable Long text, long pauseSeconds) {}
+  record AnswerResponse(int parts, @Nullable Long text, long pauseSeconds, boolean waitsForLook) {}
 
   /** Sends a text in a conversation; under one reference it is sent once. */
   @Problems({
@@ -121,24 +121,29 @@ class TextController {
       @Valid @RequestBody AnswerRequest answer) {
     Said said = answer.by(me.id());
     Messaging.Result result = messaging.send(Recipient.in(new ConversationId(id)), said);
+    return response(result, said.confirmed());
+  }
+
+  /** What came of sending, as a caller is told. */
+  static ResponseEntity<?> response(Messaging.Result result, Set<Reason> confirmed) {
     SendDecision decision = result.decision();
-    Verdict verdict = decision.verdict(said.confirmed());
-    return switch (verdict) {
+    return switch (decision.verdict(confirmed)) {
       case MAY_GO ->
           ResponseEntity.ok(
               new AnswerResponse(
                   decision.parts(),
                   result.text().map(EntryId::value).orElse(null),
-                  result.pause().toSeconds()));
-      case NEEDS_CONFIRMATION -> stopped(Kind.NEEDS_CONFIRMATION, decision, said);
-      case MAY_NOT_GO -> stopped(Kind.MAY_NOT_BE_SENT, decision, said);
+                  result.pause().toSeconds(),
+                  result.waitsForLook()));
+      case NEEDS_CONFIRMATION -> stopped(Kind.NEEDS_CONFIRMATION, decision, confirmed);
+      case MAY_NOT_GO -> stopped(Kind.MAY_NOT_BE_SENT, decision, confirmed);
     };
   }
 
   private static ResponseEntity<ProblemDocument> stopped(
-      Kind kind, SendDecision decision, Said said) {
+      Kind kind, SendDecision decision, Set<Reason> confirmed) {
     List<FieldProblem> why =
-        decision.against(said.confirmed()).stream()
+        decision.against(confirmed).stream()
             .map(each -> new FieldProblem(each.reason().code(), each.sentence()))
             .toList();
     String detail = why.get(0).why() + " Nothing was sent; your words are kept.";

@@ -51,7 +51,9 @@ public interface StaffMapper {
 
   void setLetterKeys(long id, boolean on);
 
-  void setSending(long id, int pauseSeconds, boolean looksFirst);
+  void setSending(long id, int pauseSeconds, boolean looksFirst, boolean enterSends);
+
+  void setSecondLook(long id, boolean on);
 
   void insertPermission(long id, Permission permission);
 

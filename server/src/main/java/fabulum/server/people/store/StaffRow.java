@@ -29,7 +29,9 @@ public record StaffRow(
     String inbox,
     boolean stays,
     @Nullable Integer pauseSeconds,
-    boolean looksFirst) {
+    boolean looksFirst,
+    boolean enterSends,
+    boolean secondLook) {
 
   /** Whether they may come in. */
   public boolean isActive() {

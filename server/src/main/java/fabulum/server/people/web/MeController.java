@@ -12,6 +12,7 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.Duration;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -82,17 +83,26 @@ class MeController {
    *
    * @param pauseSeconds how long they wait before they leave, and can be taken back
    * @param looksFirst whether I look at each text before it is sent
+   * @param enterSends whether Enter sends a text, else it makes a new line; empty for as before
    */
   record SendingRequest(
       @Min(value = 0, message = "0 to 20 seconds.") @Max(value = 20, message = "0 to 20 seconds.")
           int pauseSeconds,
-      boolean looksFirst) {}
+      boolean looksFirst,
+      @Nullable Boolean enterSends) {
+
+    People.Sending sending(boolean enterSendsBefore) {
+      boolean enter = enterSends == null ? enterSendsBefore : enterSends;
+      return new People.Sending(Duration.ofSeconds(pauseSeconds), looksFirst, enter);
+    }
+  }
 
   /** Changes how my texts are sent. */
   @PutMapping("/sending")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void setSending(@AuthenticationPrincipal SignedIn me, @Valid @RequestBody SendingRequest wanted) {
-    people.setSending(me.id(), Duration.ofSeconds(wanted.pauseSeconds()), wanted.looksFirst());
+    boolean before = people.pageChoices(me.id()).enterSends();
+    people.setSending(me.id(), wanted.sending(before));
   }
 
   /** Single-letter keys. */

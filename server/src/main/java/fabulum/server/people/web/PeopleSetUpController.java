@@ -59,19 +59,25 @@ class PeopleSetUpController {
     this.page = page;
   }
 
-  /** A person's role, permissions and teams. */
+  /**
+   * A person's role, permissions and teams.
+   *
+   * @param secondLook whether their texts wait for a colleague's yes; empty for as before
+   */
   record PersonRequest(
       @NotNull(message = "Choose a role.") Role role,
       @Nullable Set<Permission> permissions,
       @Nullable Set<Long> teams,
-      @Nullable Integer limit) {
+      @Nullable Integer limit,
+      @Nullable Boolean secondLook) {
 
     PersonSetup setup() {
       return new PersonSetup(
           role,
           permissions == null ? Set.of() : permissions,
           teams == null ? Set.of() : teams,
-          limit);
+          limit,
+          secondLook);
     }
   }
 

@@ -51,6 +51,8 @@ public interface RemovalMapper {
 
   void deleteToDos(List<Long> conversations);
 
+  void deleteSecondLooks(List<Long> conversations);
+
   void deleteNotices(List<Long> conversations);
 
   void deleteUndoSteps(List<Long> conversations);

@@ -1,0 +1,1 @@
+export { LookBand } from './LookBand';
