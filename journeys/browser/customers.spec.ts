@@ -52,9 +52,7 @@ test('an import is looked at row by row, taken, and taken back', async ({ office
   const page = await office.pageOf();
   await page.goto('/customers/import');
   const file = `Name;Phone;Note\nAda ${family};${number};keeps the key\nZita ${family};${freshNumber()};\nNobody;12;\n`;
-  await page
-    .locator('input[type=file]')
-    .setInputFiles({ name: `${family}.csv`, mimeType: 'text/csv', buffer: Buffer.from(file) });
+  await page.locator('input[type=file]').setInputFiles({ name: `${family}.csv`, mimeType: 'text/csv', buffer: Buffer.from(file) });
   const rows = page.getByRole('region', { name: 'Rows of the file' });
   await expect(rows).toContainText(`on file, changes: Ada ${family}`);
   await expect(rows).toContainText('Number “12”');
@@ -64,9 +62,9 @@ test('an import is looked at row by row, taken, and taken back', async ({ office
   await take.click();
   await expect(page.getByText('1 customer added, 1 changed').first()).toBeVisible();
   const found = async () =>
-    (
-      await office.lead.ask<{ customers: { name: string }[] }>('GET', `/api/customers?sentence=called+${family}`)
-    ).customers.map((one) => one.name);
+    (await office.lead.ask<{ customers: { name: string }[] }>('GET', `/api/customers?sentence=called+${family}`)).customers.map(
+      (one) => one.name,
+    );
   expect(await found()).toEqual([`Ada ${family}`, `Zita ${family}`]);
   await page.getByRole('button', { name: `Take ${family}.csv back` }).click();
   await expect.poll(found).toEqual([`Ada ${family}`]);

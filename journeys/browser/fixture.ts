@@ -122,7 +122,7 @@ export class Office {
     return link;
   }
 
-  async change(person: Person, setup: { role?: string; permissions?: string[]; teams?: number[] }): Promise<void> {
+  async change(person: Person, setup: { role?: string; permissions?: string[]; teams?: number[]; secondLook?: boolean }): Promise<void> {
     await this.founder('PUT', `/api/setup/people/${person.id}`, { role: 'STAFF', permissions: ['TEXT'], teams: [this.teamId], ...setup });
   }
 
@@ -150,7 +150,9 @@ export class Office {
 
   /** A customer texts a keyword to this office's line, which nobody needs to answer. */
   async keyword(from: string, words: string): Promise<void> {
-    const answer = await (await this.any()).post(`${HANDSETS}/handsets/${encodeURIComponent(from)}/texts`, { data: { to: this.line, body: words } });
+    const answer = await (
+      await this.any()
+    ).post(`${HANDSETS}/handsets/${encodeURIComponent(from)}/texts`, { data: { to: this.line, body: words } });
     expect(answer.ok()).toBe(true);
   }
 
@@ -158,7 +160,10 @@ export class Office {
   async text(words: string, from = freshNumber()): Promise<string> {
     await this.keyword(from, words);
     await expect(async () => {
-      const page = await this.lead.ask<{ conversations: { preview: string; sender: unknown }[] }>('GET', '/api/conversations?group=OUR_TURN&limit=100');
+      const page = await this.lead.ask<{ conversations: { preview: string; sender: unknown }[] }>(
+        'GET',
+        '/api/conversations?group=OUR_TURN&limit=100',
+      );
       expect(JSON.stringify(page)).toContain(words);
     }).toPass({ intervals: [50, 100, 200] });
     return from;

@@ -194,7 +194,10 @@ test('a lead sees who has what, moves work by dragging and by key, and answers a
   const row = (name: string) => page.getByRole('row', { name });
   const has = row(ben.name).getByRole('cell').nth(1);
   await expect(has).toHaveText('0');
-  await page.getByRole('listitem').filter({ hasText: shown(number) }).dragTo(row(ben.name));
+  await page
+    .getByRole('listitem')
+    .filter({ hasText: shown(number) })
+    .dragTo(row(ben.name));
   await expect(has).toHaveText('1');
 
   await row(ben.name).click();
@@ -208,7 +211,11 @@ test('a lead sees who has what, moves work by dragging and by key, and answers a
 
   const bens = await office.pageOf(ben);
   await notices(bens).click();
-  const told = bens.getByRole('dialog', { name: 'Notices' }).getByRole('listitem').filter({ hasText: shown(number) }).first();
+  const told = bens
+    .getByRole('dialog', { name: 'Notices' })
+    .getByRole('listitem')
+    .filter({ hasText: shown(number) })
+    .first();
   await told.getByRole('button', { name: 'Answer here' }).click();
   await bens.getByLabel(`Reply to ${shown(number)}`).fill('Given to me.');
   await bens.keyboard.press('Control+Enter');
@@ -276,4 +283,35 @@ test('new places can be used by everybody', async ({ office }) => {
   await withoutBarriers(page, 'dark');
   await notices(page).click();
   await withoutBarriers(page, 'dark', '[role="dialog"]');
+});
+
+test('texts of a newcomer wait for a colleague, who changes and sends one and returns another with a word', async ({ office }) => {
+  const nia = await office.person('Nia');
+  await office.change(nia, { secondLook: true });
+  const theirs = await office.pageOf(nia);
+  const page = await office.pageOf();
+  const number = await office.text('Is berth nine free?');
+  await open(theirs, number);
+  await reply(theirs).fill('Yes it is.');
+  await theirs.getByRole('button', { name: 'Ask for a second look' }).click();
+  await expect(theirs.getByRole('region', { name: 'Second look' })).toContainText('Your text waits for a second look');
+  await expect(reply(theirs)).toHaveValue('');
+
+  await page.getByRole('button', { name: /^To do/ }).click();
+  await page.getByRole('dialog', { name: 'To do and drafts' }).getByText('Yes it is.').click();
+  const band = page.getByRole('region', { name: 'Second look' });
+  await band.getByRole('button', { name: 'Change' }).click();
+  await band.getByRole('textbox').fill('Yes, berth nine is free.');
+  await band.getByRole('button', { name: 'Send for Nia' }).click();
+  await expect.poll(() => office.arrivedOn(number)).toEqual(['Yes, berth nine is free.']);
+  await expect(script(theirs)).toContainText(`looked at this text by ${nia.name}, changed it and sent it.`);
+
+  await reply(theirs).fill('Cheers!');
+  await theirs.keyboard.press('Control+Enter');
+  await band.getByRole('button', { name: 'Return to Nia…' }).click();
+  await band.getByLabel('A word to Nia').fill('Say what it costs');
+  await band.getByRole('button', { name: 'Return to Nia' }).click();
+  await expect(script(theirs)).toContainText('returns a text to its writer: Say what it costs');
+  await expect(reply(theirs)).toHaveValue('Cheers!');
+  expect(await office.arrivedOn(number)).toHaveLength(1);
 });

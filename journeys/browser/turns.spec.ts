@@ -226,7 +226,9 @@ test('the list opens where it was, and what comes in above moves nothing one is 
   await expect.poll(inView).toBe(looked);
 });
 
-test('a promise is changed in the set-up, and what waits is due otherwise at once; what is not saved is asked about', async ({ office }) => {
+test('a promise is changed in the set-up, and what waits is due otherwise at once; what is not saved is asked about', async ({
+  office,
+}) => {
   await office.text('a question about storage');
   const page = await office.pageOf();
   await page.getByRole('link', { name: 'Office', exact: true }).click();

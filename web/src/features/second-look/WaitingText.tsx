@@ -113,7 +113,7 @@ function ToLookAt({ text, conversation, writer, act }: LookProps) {
               disabled={blocked}
               onClick={() => act.mutate({ kind: 'approve', words, seen: newest, confirmed: confirm })}
             >
-              {sendWords(check?.parts, confirm.length > 0)}
+              {`${sendWords(check?.parts, confirm.length > 0)} for ${first}`}
             </ActButton>
             <ActButton
               refusal={refusal}

@@ -2,8 +2,8 @@ import { Box, ButtonBase } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
 import { useNavigate } from 'react-router';
-import { type Conversation, linesQuery } from '../../shared/api';
-import { Answered, Moment } from '../../shared/ui';
+import { type Conversation, linesQuery, staffQuery } from '../../shared/api';
+import { Answered, Moment, useMe } from '../../shared/ui';
 import { deskQuery } from './queries';
 
 function Heading({ children }: { children: ReactNode }) {
@@ -55,11 +55,14 @@ function Line({ conversation, when, words, strong, onOpen }: LineProps) {
   );
 }
 
-/** What I am to do, the soonest first, and what I have begun to write, the latest first. */
+/** What waits for a second look, what I am to do, the soonest first, and what I have begun to write, the latest first. */
 export function DeskList({ onGo }: { onGo: () => void }) {
   const desk = useQuery({ ...deskQuery, staleTime: 0 });
   const lines = useQuery(linesQuery).data ?? [];
   const navigate = useNavigate();
+  const me = useMe().staff.id;
+  const colleagues = useQuery(staffQuery).data ?? [];
+  const nameOf = (id: number) => colleagues.find((one) => one.id === id)?.name ?? 'a colleague';
   const zone = (conversation: Conversation) => lines.find(({ id }) => id === conversation.lineId)?.zone ?? 'UTC';
   const open = (id: number) => {
     onGo();
@@ -67,8 +70,23 @@ export function DeskList({ onGo }: { onGo: () => void }) {
   };
   return (
     <Answered query={desk}>
-      {({ toDos, drafts }) => (
+      {({ looks, toDos, drafts }) => (
         <Box sx={{ pb: 1 }}>
+          {looks.length > 0 && <Heading>Waiting for a second look</Heading>}
+          {looks.map(({ staff, words, askedAt, conversation }) => (
+            <Line
+              key={`${conversation.id} ${askedAt}`}
+              conversation={conversation}
+              when={
+                <>
+                  {staff === me ? 'yours' : nameOf(staff)}, <Moment at={askedAt} zone={zone(conversation)} />
+                </>
+              }
+              words={words}
+              strong={staff !== me}
+              onOpen={() => open(conversation.id)}
+            />
+          ))}
           <Heading>To do</Heading>
           {toDos.length === 0 && (
             <Box sx={{ px: 2, py: 1, color: 'text.secondary' }}>

@@ -1,6 +1,7 @@
 import { Box, Button, Popover } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { lazy, Suspense, useState } from 'react';
+import { useMe } from '../../shared/ui';
 import { deskQuery } from './queries';
 
 /** Fetched when it is first opened. */
@@ -10,22 +11,26 @@ const DeskList = lazy(() => import('./DeskList').then((part) => ({ default: part
 export function DeskMenu() {
   const desk = useQuery(deskQuery);
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const { staff, page } = useMe();
+  // What I can look at is as due as what I am to do now.
+  const toLookAt = page.secondLook ? 0 : (desk.data?.looks.filter((look) => look.staff !== staff.id).length ?? 0);
   const due = desk.data?.toDos.filter(({ toDo }) => toDo.broughtAt !== undefined).length ?? 0;
-  const open = desk.data?.toDos.length ?? 0;
+  const urgent = due + toLookAt;
+  const open = (desk.data?.toDos.length ?? 0) + toLookAt;
   return (
     <>
       <Button
         color="inherit"
         aria-haspopup="dialog"
         onClick={(event) => setAnchor(event.currentTarget)}
-        sx={{ whiteSpace: 'nowrap', fontWeight: due > 0 ? 700 : 500 }}
+        sx={{ whiteSpace: 'nowrap', fontWeight: urgent > 0 ? 700 : 500 }}
       >
         To do
         {open > 0 && (
           <Box
             component="span"
             className="figures"
-            sx={{ ml: 0.75, color: due > 0 ? 'primary.main' : 'text.secondary' }}
+            sx={{ ml: 0.75, color: urgent > 0 ? 'primary.main' : 'text.secondary' }}
           >
             {open}
           </Box>

@@ -1,5 +1,5 @@
 // @vitest-environment jsdom
-import { act, fireEvent, screen, waitFor } from '@testing-library/react';
+import { act, cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
 import { createRef } from 'react';
 import { describe, expect, it, vi } from 'vitest';
 import { type Dossier, keys } from '../../shared/api';
@@ -83,6 +83,34 @@ describe('the writing place', () => {
     expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Send' }).disabled).toBe(true);
     expect(page.told('POST', '/api/conversations/7/texts')).toEqual([]);
     expect(paper().value).toBe('Are you sure?');
+  });
+
+  it('sends with Enter alone for those who chose so, and never in the middle of a character', async () => {
+    const page = lay({ [TEXTS]: { parts: 1, pauseSeconds: 0, waitsForLook: false } });
+    write('Yes.');
+    press('Enter');
+    expect(page.told('POST', '/api/conversations/7/texts')).toEqual([]);
+    cleanup();
+    const quick = { ...session, page: { ...session.page, enterSends: true } };
+    const other = lay({ [TEXTS]: { parts: 1, pauseSeconds: 0, waitsForLook: false } }, quick);
+    write('Yes.');
+    press('Enter', { shiftKey: true });
+    press('Enter', { isComposing: true });
+    expect(other.told('POST', '/api/conversations/7/texts')).toEqual([]);
+    press('Enter');
+    await waitFor(() => expect(paper().value).toBe(''));
+    expect(other.told('POST', '/api/conversations/7/texts')).toHaveLength(1);
+  });
+
+  it('asks for a second look where texts wait for one, and is not done with it', async () => {
+    const newcomer = { ...session, page: { ...session.page, secondLook: true } };
+    const page = lay({ [TEXTS]: { parts: 1, pauseSeconds: 0, waitsForLook: true } }, newcomer);
+    write('Yes.');
+    expect(screen.queryByRole('button', { name: 'Send and done' })).toBeNull();
+    expect(screen.getByRole('button', { name: 'Ask for a second look' })).toBeTruthy();
+    send({ altKey: true });
+    await waitFor(() => expect(paper().value).toBe(''));
+    expect(page.onFinish).not.toHaveBeenCalled();
   });
 
   it('is not stopped by what was said of the words of a moment ago', async () => {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { afterSending, freshSheet, newest, readSheet } from './draft';
+import { afterSending, freshSheet, newest, readSheet, returned } from './draft';
 
 describe('words begun', () => {
   const kept = { paper: 'REPLY' as const, words: 'from the server', at: '2026-06-09T19:00:00Z', seen: 7 };
@@ -17,6 +17,24 @@ describe('words begun', () => {
     const older = { words: 'from the serv', reference: 'tried', at: 1 };
     expect(newest(older, tried, 'fresh')).toEqual(older);
     expect(newest({ ...older, reference: 'other' }, tried, 'fresh').reference).toBe('tried');
+  });
+
+  it.each([
+    ['an empty paper', '', undefined, 'Back again', 'Back again'],
+    ['what was written since', 'And more', undefined, 'Back again', 'Back again\nAnd more'],
+    ['what the server kept since as well', 'And more', 'And', 'Back again\nAnd', 'Back again\nAnd more'],
+  ])('come back to %s, above it', (_, words, before, words2, both) => {
+    const local = { ...freshSheet('mine'), words };
+    const given = { ...kept, words: words2 };
+    const was = before === undefined ? undefined : { ...kept, words: before };
+    expect(returned(local, given, was)?.words).toBe(both);
+  });
+
+  it('come back once, and never under the reference they waited with', () => {
+    const local = { ...freshSheet('mine'), words: 'Back again, changed' };
+    expect(returned(local, { ...kept, words: 'Back again' }, undefined)).toBeUndefined();
+    expect(returned(freshSheet('mine'), { ...kept, reference: 'waited' }, undefined)).toBeUndefined();
+    expect(returned(freshSheet('mine'), kept, undefined)?.reference).toBe('mine');
   });
 
   it('kept before that was remembered are still words', () => {

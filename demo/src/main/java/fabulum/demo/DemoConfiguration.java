@@ -9,6 +9,7 @@ import fabulum.server.templates.Links;
 import fabulum.server.templates.TemplateFiles;
 import fabulum.server.topics.Topics;
 import fabulum.server.writing.Notes;
+import fabulum.server.writing.SecondLooks;
 import java.time.Clock;
 import javax.sql.DataSource;
 import org.springframework.beans.factory.SmartInitializingSingleton;
@@ -45,6 +46,7 @@ class DemoConfiguration {
       Topics topics,
       Ownership owning,
       Notes notes,
+      SecondLooks looks,
       Links links,
       TemplateFiles templates,
       DataSource database,
@@ -62,7 +64,7 @@ class DemoConfiguration {
             transactions,
             json,
             settings.data());
-    ThisMorning morning = new ThisMorning(owning, notes, new JdbcTemplate(database));
+    ThisMorning morning = new ThisMorning(owning, notes, looks, new JdbcTemplate(database));
     DemoTemplates book = new DemoTemplates(links, templates, new JdbcTemplate(database));
     return () -> {
       if (loader.loadInto(clock.instant())) {

@@ -1,10 +1,14 @@
 package fabulum.demo;
 
+import fabulum.core.delivery.ClientReference;
+import fabulum.core.sending.Author;
 import fabulum.server.access.StaffId;
 import fabulum.server.conversations.ConversationId;
+import fabulum.server.conversations.Said;
 import fabulum.server.ownership.HandTo;
 import fabulum.server.ownership.Ownership;
 import fabulum.server.writing.Notes;
+import fabulum.server.writing.SecondLooks;
 import fabulum.server.writing.ToDo;
 import java.time.Duration;
 import java.time.Instant;
@@ -19,14 +23,17 @@ final class ThisMorning {
   private static final long MAREN = 1;
   private static final long TOBIAS = 2;
   private static final long PRIYA = 3;
+  private static final long NOOR = 8;
 
   private final Ownership owning;
   private final Notes notes;
+  private final SecondLooks looks;
   private final JdbcTemplate tables;
 
-  ThisMorning(Ownership owning, Notes notes, JdbcTemplate tables) {
+  ThisMorning(Ownership owning, Notes notes, SecondLooks looks, JdbcTemplate tables) {
     this.owning = owning;
     this.notes = notes;
+    this.looks = looks;
     this.tables = tables;
   }
 
@@ -54,6 +61,17 @@ final class ThisMorning {
                 new ToDo.Wanted(MAREN, now.plus(Duration.ofHours(20))),
                 "demo-to-do-" + id.value(),
                 new StaffId(MAREN)));
+    // Noor is new here, so a colleague looks at what she writes.
+    tables.update("update staff set second_look = true where id = ?", NOOR);
+    find("Just so you know a cleat")
+        .ifPresent(id ->
+            looks.ask(
+                id,
+                Said.by(
+                    new Author.Person(NOOR),
+                    "Thank you for telling us! We will walk over and screw it down this afternoon.",
+                    new ClientReference("demo-look-" + id.value())),
+                new StaffId(NOOR)));
   }
 
   /** The conversation in which something was said last; none when it does not fit the season. */

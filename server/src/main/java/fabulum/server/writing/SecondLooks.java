@@ -80,7 +80,8 @@ public class SecondLooks {
     return !known.words().isEmpty() && !known.words().equals(said.words());
   }
 
-  /** Lets a text wait. To be used in the transaction that would send it otherwise. */
+  /** Lets a text wait. To be used in the transaction that would send it otherwise, if any. */
+  @Transactional
   public void ask(ConversationId id, Said said, StaffId by) {
     Conversation row = inSight.lock(id, by);
     if (isKnown(id, said)) {
