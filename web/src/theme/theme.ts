@@ -45,6 +45,8 @@ type Purposes =
   | 'words'
   /** What was said, cut short, in a row. */
   | 'excerpt'
+  /** A picture among words that one chooses from many. */
+  | 'emoji'
   /** A stage direction. */
   | 'aside'
   /** Along an axis. */
@@ -178,6 +180,7 @@ export const theme = createTheme({
     heading: { fontFamily: bookSerif, fontSize: '1.0625rem', fontWeight: 600, lineHeight: 1.4 },
     words: { fontFamily: bookSerif, fontSize: '1rem', lineHeight: 1.55 },
     excerpt: { fontFamily: bookSerif, fontSize: '0.875rem', lineHeight: 1.45 },
+    emoji: { fontSize: '1.375rem', lineHeight: 1.6 },
     aside: { fontFamily: bookSerif, fontSize: '0.875rem', lineHeight: 1.45, fontStyle: 'italic' },
     axis: { fontSize: '0.75rem', lineHeight: 1.35, fontVariantNumeric: 'tabular-nums' },
     button: { textTransform: 'none', fontWeight: 600, letterSpacing: 0 },

@@ -1,6 +1,7 @@
 import { Box } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { ask, customerTermsQuery, type CustomerFile, type DetailKind, type FieldOfCustomer } from '../../shared/api';
+import { languageName, LANGUAGES } from '../../shared/format';
 import { Blank, BlankText, ProblemNote, useRefusal } from '../../shared/ui';
 import { Fact, Facts } from './Fact';
 import { useCustomerChange } from './queries';
@@ -46,6 +47,19 @@ export function OnFile({ file }: { file: CustomerFile }) {
             />
           ) : (
             (site?.name ?? '–')
+          )}
+        </Fact>
+        <Fact name="Language">
+          {may ? (
+            <Blank
+              name="Language"
+              value={file.language ?? ''}
+              unsaid="choose, if it is not ours"
+              options={[{ value: '', words: 'not said' }, ...LANGUAGES.map(([value, words]) => ({ value, words }))]}
+              onChange={set('LANGUAGE', file.language)}
+            />
+          ) : (
+            languageName(file.language ?? '–')
           )}
         </Fact>
         {terms?.details

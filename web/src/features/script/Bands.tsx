@@ -43,7 +43,7 @@ export function Bands({ dossier: { conversation, summary, left }, me, zone, name
         <LookBand conversation={conversation} zone={zone} />
         <ToDoBand conversation={conversation} me={me} zone={zone} />
       </Suspense>
-      {told && <SummaryBand summary={summary} zone={zone} customer={name} />}
+      {told && <SummaryBand summary={summary} conversation={conversation} zone={zone} customer={name} />}
       {left.map((draft) => (
         <Box
           key={draft.by + draft.paper}

@@ -1,11 +1,13 @@
 import { Box } from '@mui/material';
+import { useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
-import type { Summary } from '../../shared/api';
+import { type Conversation, staffQuery, type Summary, toDosQuery } from '../../shared/api';
 import { duration } from '../../shared/format';
 import { Moment, StaffMark } from '../../shared/ui';
 
 interface Props {
   summary: Summary;
+  conversation: Conversation;
   zone: string;
   customer: string;
 }
@@ -32,7 +34,9 @@ const quoted = {
 };
 
 /** What the person who was just handed it needs to know, worked out by the program; it goes with the first act. */
-export function SummaryBand({ summary, zone, customer }: Props) {
+export function SummaryBand({ summary, conversation, zone, customer }: Props) {
+  const toDos = useQuery(toDosQuery(conversation.id, conversation.version)).data ?? [];
+  const staff = useQuery(staffQuery).data ?? [];
   const { handed, from, fromSince, asked, said, due, promiseMinutes, notes, toGo } = summary;
   const who = handed.speaker?.name ?? 'Fabulum';
   return (
@@ -101,6 +105,16 @@ export function SummaryBand({ summary, zone, customer }: Props) {
             'nobody is waiting for an answer'
           )}
         </Item>
+        {toDos.length > 0 && (
+          <Item name="to do">
+            {toDos.map((one) => (
+              <Box key={one.note} sx={quoted}>
+                {one.words} ({staff.find(({ id }) => id === one.staff)?.initials}, <Moment at={one.dueAt} zone={zone} />
+                )
+              </Box>
+            ))}
+          </Item>
+        )}
         {notes.length > 0 && (
           <Item name={notes.length === 1 ? 'note' : `${notes.length} notes`}>
             {notes.map((note) => (

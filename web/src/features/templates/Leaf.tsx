@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { ask, linesQuery, teamsQuery, type Template } from '../../shared/api';
 import { Answered, Moment, ProblemNote } from '../../shared/ui';
 import { usageWords } from './model/book';
-import { languageName } from './model/languages';
+import { languageName } from '../../shared/format';
 import { usageQuery, useBookChange, versionsQuery } from './queries';
 import { Sample } from './Sample';
 import { TemplateForm, wantedOf } from './TemplateForm';

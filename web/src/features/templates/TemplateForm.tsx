@@ -5,7 +5,7 @@ import { flushSync } from 'react-dom';
 import { ask, type Template, type TemplateForm as Wanted } from '../../shared/api';
 import { Form, SaveBar, useForm } from '../../shared/form';
 import { useMe } from '../../shared/ui';
-import { LANGUAGES } from './model/languages';
+import { LANGUAGES } from '../../shared/format';
 import { PlaceholderMenu } from './PlaceholderMenu';
 import { templatesQuery } from './queries';
 import { Sample } from './Sample';

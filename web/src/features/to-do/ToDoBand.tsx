@@ -1,8 +1,8 @@
 import { Box } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
-import { type Conversation, staffQuery } from '../../shared/api';
+import { type Conversation, staffQuery, toDosQuery } from '../../shared/api';
 import { ActButton, Moment, ProblemNote, useRefusal } from '../../shared/ui';
-import { toDosQuery, useTick } from './queries';
+import { useTick } from './queries';
 
 interface Props {
   conversation: Conversation;

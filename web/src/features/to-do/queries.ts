@@ -8,14 +8,6 @@ export const deskQuery = queryOptions({
   refetchInterval: TIME_RUNS_MS,
 });
 
-/** What is to be done in a conversation, as it is now. */
-export const toDosQuery = (id: number, version: number) =>
-  queryOptions({
-    queryKey: [...keys.desk, id, version],
-    queryFn: () => ask('GET', '/api/conversations/{id}/to-dos', { path: { id } }),
-    staleTime: 30_000,
-  });
-
 /** Ticks something off, or takes that back. */
 export function useTick(conversation: number) {
   const queries = useQueryClient();

@@ -7,19 +7,23 @@ interface Props {
   isNote: boolean;
   label: string;
   words: string;
+  /** In which the browser checks the spelling; else in that of the page. */
+  language: string | undefined;
   refusal: string;
   onWrite: (words: string) => void;
   onKey: (event: KeyboardEvent) => void;
 }
 
 /** The paper one writes on: plain for a reply, ruled and dashed for a note. */
-export function PaperField({ ref, isNote, label, words, refusal, onWrite, onKey }: Props) {
+export function PaperField({ ref, isNote, label, words, language, refusal, onWrite, onKey }: Props) {
   return (
     <Box
       component="textarea"
       ref={ref}
       aria-label={label}
       value={words}
+      spellCheck
+      lang={language}
       disabled={refusal !== ''}
       placeholder={refusal}
       rows={3}

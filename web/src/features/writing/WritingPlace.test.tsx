@@ -102,6 +102,27 @@ describe('the writing place', () => {
     expect(other.told('POST', '/api/conversations/7/texts')).toHaveLength(1);
   });
 
+  it('has its spelling checked in the language of the customer, and a note in that of the team', () => {
+    const customer = { id: 3, name: 'Inés', language: 'es', details: [], otherNumbers: [], openJobs: [] };
+    const place = { onFinish: vi.fn(), onWriting: () => undefined, line: dock, me: maren.id, ref: null };
+    show(<WritingPlace {...place} dossier={{ ...dossier, customer }} />, ANSWERS, session);
+    expect(paper().lang).toBe('es');
+    fireEvent.click(screen.getByRole('button', { name: /^Note/ }));
+    expect(paper().lang).toBe('');
+  });
+
+  it('puts an emoji where the cursor is, found by a word', async () => {
+    lay();
+    write('See you at the .');
+    paper().setSelectionRange(15, 15);
+    press('e', { altKey: true });
+    const find = await screen.findByRole('combobox', { name: 'Find an emoji' });
+    fireEvent.change(find, { target: { value: 'anchor' } });
+    await screen.findByRole('option', { name: 'anchor' });
+    fireEvent.keyDown(find, { key: 'Enter' });
+    expect(paper().value).toBe('See you at the ⚓.');
+  });
+
   it('asks for a second look where texts wait for one, and is not done with it', async () => {
     const newcomer = { ...session, page: { ...session.page, secondLook: true } };
     const page = lay({ [TEXTS]: { parts: 1, pauseSeconds: 0, waitsForLook: true } }, newcomer);

@@ -3,15 +3,14 @@ import { type KeyboardEvent, type Ref, Suspense, useEffect, useImperativeHandle,
 import { flushSync } from 'react-dom';
 import { type Dossier, type Line, type OfferedTemplate, type Paper, type Shown, shownNow } from '../../shared/api';
 import { useQueryClient } from '@tanstack/react-query';
-import { ActButton, offerUndo, ProblemNote, useMe, useRefusal, part } from '../../shared/ui';
+import { offerUndo, ProblemNote, useMe, useRefusal, part } from '../../shared/ui';
 import { StopWish } from '../agreement';
 import { Foot } from './Foot';
-import { FromTo } from './FromTo';
+import { Head, type HeadHandle } from './Head';
 import { asking, isRefused } from './model/objections';
 import { putIn } from './model/typed';
 import { Objections } from './Objections';
 import { PaperField } from './PaperField';
-import { PaperTabs } from './PaperTabs';
 import { useCheck } from './useCheck';
 import { answeredMeanwhile, toConfirm, useSend, type Waits } from './useSend';
 import { useSheet } from './useSheet';
@@ -89,6 +88,7 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting, onTe
       forMs: 1_000 * pauseSeconds,
     });
   const field = useRef<HTMLTextAreaElement>(null);
+  const head = useRef<HeadHandle>(null);
   const isNote = paper === 'NOTE';
   const writing = sheetOf(paper);
   const { sheet } = writing;
@@ -123,6 +123,16 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting, onTe
     onWriting(true);
     field.current?.focus();
     field.current?.setSelectionRange(put.from, put.to);
+  };
+  /** Puts a sign where the cursor is, on either paper. */
+  const putSign = (sign: string) => {
+    const { words } = writing.sheet;
+    const from = field.current?.selectionStart ?? words.length;
+    const to = field.current?.selectionEnd ?? from;
+    flushSync(() => writing.write(words.slice(0, from) + sign + words.slice(to)));
+    if (!isNote) onWriting(true);
+    field.current?.focus();
+    field.current?.setSelectionRange(from + sign.length, from + sign.length);
   };
   useImperativeHandle(ref, () => ({
     insert,
@@ -189,6 +199,9 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting, onTe
     if (event.key.toLowerCase() === 'f' && event.altKey && !isNote) {
       event.preventDefault();
       setChoosing(true);
+    } else if (event.key.toLowerCase() === 'e' && event.altKey) {
+      event.preventDefault();
+      head.current?.emoji();
     } else if (onTemplates && event.key.toLowerCase() === 't' && event.altKey && !isNote) {
       event.preventDefault();
       onTemplates();
@@ -216,37 +229,25 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting, onTe
         bgcolor: 'background.default',
       }}
     >
-      <Box sx={{ display: 'flex', gap: 2, alignItems: 'baseline', flexWrap: 'wrap' }}>
-        <PaperTabs
-          paper={paper}
-          answerable={conversation.answerable}
-          begun={(each) => sheetOf(each).sheet.words !== ''}
-          onPaper={(each) => {
-            setPaper(each);
-            field.current?.focus();
-          }}
-        />
-        {isNote ? (
-          <Box component="span" sx={{ typography: 'caption', color: 'text.secondary' }}>
-            For the team only, never sent. Type @ and a name to notify a colleague.
-          </Box>
-        ) : (
-          <FromTo
-            conversation={conversation}
-            line={line}
-            open={choosing}
-            onOpen={setChoosing}
-            carry={{ words: sheet.words, again: sheet.again }}
-            onCarried={() => reply.write('')}
-          />
-        )}
-        <Box sx={{ flex: 1 }} />
-        {!isNote && onTemplates && (
-          <ActButton hint="Alt+T" sx={{ p: 0 }} onClick={onTemplates}>
-            Templates
-          </ActButton>
-        )}
-      </Box>
+      <Head
+        ref={head}
+        paper={paper}
+        me={me}
+        begun={(each) => sheetOf(each).sheet.words !== ''}
+        onPaper={(each) => {
+          setPaper(each);
+          field.current?.focus();
+        }}
+        conversation={conversation}
+        line={line}
+        open={choosing}
+        onOpen={setChoosing}
+        carry={{ words: sheet.words, again: sheet.again }}
+        onCarried={() => reply.write('')}
+        onEmoji={putSign}
+        onTemplates={onTemplates}
+        onBack={() => field.current?.focus()}
+      />
       <Suspense fallback={null}>
         {!isNote && empty && refusal === '' && conversation.answerable && conversation.group === 'OUR_TURN' && (
           <Suggested id={conversation.id} version={conversation.version} field={field} onInsert={insert} />
@@ -268,6 +269,7 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting, onTe
           isNote={isNote}
           label={isNote ? 'Note for the team' : `Reply to ${dossier.customer?.name ?? conversation.number}`}
           words={sheet.words}
+          language={isNote ? undefined : dossier.customer?.language}
           refusal={refusal}
           onWrite={(words) => {
             // What was said against words that are gone is gone as well.

@@ -129,3 +129,11 @@ export const watchersQuery = queryOptions({
 /** Why a conversation that was open is no longer to be seen; told by the live stream only. */
 export const goneQuery = (id: number) =>
   queryOptions({ queryKey: keys.gone(id), queryFn: (): string => '', enabled: false, staleTime: Infinity });
+
+/** What is to be done in a conversation, as it is now. */
+export const toDosQuery = (id: number, version: number) =>
+  queryOptions({
+    queryKey: [...keys.desk, id, version],
+    queryFn: () => ask('GET', '/api/conversations/{id}/to-dos', { path: { id } }),
+    staleTime: 30_000,
+  });

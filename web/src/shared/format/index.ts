@@ -1,3 +1,4 @@
 export * from './money';
 export * from './time';
 export * from './zoned';
+export { languageName, LANGUAGES } from './languages';

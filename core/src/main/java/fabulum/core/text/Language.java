@@ -1,5 +1,10 @@
 package fabulum.core.text;
 
+import java.util.Arrays;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Collectors;
+
 /** A language in which customers write. */
 public enum Language {
   /** English. */
@@ -17,5 +22,20 @@ public enum Language {
   /** Dutch. */
   NL,
   /** Polish. */
-  PL
+  PL;
+
+  /** Its code by ISO 639-1, such as {@code es}. */
+  public String code() {
+    return name().toLowerCase(Locale.ROOT);
+  }
+
+  /** The language with a code; empty for one that is not known. */
+  public static Optional<Language> find(String code) {
+    return Arrays.stream(values()).filter(one -> one.code().equals(code)).findFirst();
+  }
+
+  /** The codes of all of them, as a sentence lists them. */
+  public static String codes() {
+    return Arrays.stream(values()).map(Language::code).collect(Collectors.joining(", "));
+  }
 }

@@ -9,6 +9,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param kind what kind of customer they are, in the words of the business
  * @param outsideId how another program names them
+ * @param language where it is not the business's own: its code by ISO 639-1
  * @param joinedInto the customer they turned out to be; null for none
  * @param contacts persons of a firm
  * @param lists ids of the customer lists they are on
@@ -20,6 +21,7 @@ public record CustomerFile(
     @Nullable String email,
     @Nullable Long siteId,
     @Nullable String outsideId,
+    @Nullable String language,
     @Nullable Long joinedInto,
     List<Contact> contacts,
     List<FileDetail> details,
@@ -34,6 +36,7 @@ public record CustomerFile(
       @Nullable String email,
       @Nullable Long siteId,
       @Nullable String outsideId,
+      @Nullable String language,
       @Nullable Long joinedInto) {}
 
   /** A person of a firm. */

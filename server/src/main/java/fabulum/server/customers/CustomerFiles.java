@@ -2,6 +2,7 @@ package fabulum.server.customers;
 
 import fabulum.core.access.Act;
 import fabulum.core.customer.DetailType;
+import fabulum.core.text.Language;
 import fabulum.core.text.MailAddress;
 import fabulum.core.text.OneLine;
 import fabulum.server.access.Permits;
@@ -62,7 +63,9 @@ public class CustomerFiles {
     KIND("kind", "kind", 40),
     EMAIL("email", "e-mail", 200),
     SITE("site_id", "site", 19),
-    OUTSIDE_ID("outside_id", "outside id", 80);
+    OUTSIDE_ID("outside_id", "outside id", 80),
+    /** Where it is not the business's own: its code by ISO 639-1. */
+    LANGUAGE("language", "language", 8);
 
     private final String column;
     private final String words;
@@ -111,6 +114,7 @@ public class CustomerFiles {
                 fields.email(),
                 fields.siteId(),
                 fields.outsideId(),
+                fields.language(),
                 fields.joinedInto(),
                 files.listContacts(id.value()),
                 files.listDetails(id.value()),
@@ -132,7 +136,7 @@ public class CustomerFiles {
    * Changes a field.
    *
    * @param was what the person saw; null for nothing
-   * @param now null for nothing; the id of a site
+   * @param now null for nothing; the id of a site; the code of a language
    */
   @Transactional
   public void change(
@@ -190,6 +194,10 @@ public class CustomerFiles {
     }
     if (field == Field.SITE && site(wanted).isEmpty()) {
       return Optional.of("There is no such site.");
+    }
+    if (field == Field.LANGUAGE && Language.find(wanted).isEmpty()) {
+      return Optional.of(
+          "“" + wanted + "” is no language that Fabulum knows. It knows " + Language.codes() + ".");
     }
     return OneLine.objection(wanted);
   }

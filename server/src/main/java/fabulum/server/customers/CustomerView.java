@@ -7,6 +7,7 @@ import org.jspecify.annotations.Nullable;
 /**
  * A customer as the dossier shows them.
  *
+ * @param language where it is not the business's own: its code by ISO 639-1
  * @param details named extra fields, by name
  * @param otherNumbers further numbers they hold, in E.164
  * @param nextAppointment the first one that has not begun
@@ -16,6 +17,7 @@ public record CustomerView(
     String name,
     @Nullable String email,
     @Nullable String site,
+    @Nullable String language,
     List<Detail> details,
     List<String> otherNumbers,
     @Nullable NextAppointment nextAppointment,

@@ -183,6 +183,7 @@ public class Customers {
         row.name(),
         row.email(),
         row.site(),
+        row.language(),
         customers.listDetails(row.id()),
         customers.listOtherNumbers(row.id(), writingFrom.value()),
         next.orElse(null),

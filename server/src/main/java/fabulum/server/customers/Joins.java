@@ -68,7 +68,8 @@ public class Joins {
   public enum Filled {
     EMAIL("email"),
     SITE("site_id"),
-    KIND("kind");
+    KIND("kind"),
+    LANGUAGE("language");
 
     private final String column;
 

@@ -84,6 +84,16 @@ class ConversationValues {
     return known;
   }
 
+  /** The language of the customer, where it is known. */
+  Optional<String> language(Conversation row) {
+    Long customer = row.customerId();
+    return customer == null
+        ? Optional.empty()
+        : customers
+            .find(new CustomerId(customer), new NumberId(row.numberId()))
+            .map(CustomerView::language);
+  }
+
   /** What is known where there is no conversation: of the person, and the links. */
   Values of(StaffId by) {
     Known known = new Known();

@@ -24,6 +24,7 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -75,7 +76,8 @@ public class OfferedTemplates {
 
   /**
    * Templates for a conversation: a person's favourites first, then what they used lately, then by
-   * folder and title; with words those that have them, the best first.
+   * folder and title; with words those that have them, the best first. Among equals those in the
+   * customer's language come first, and those in another one last.
    *
    * @param typed beginnings of words; blank for all
    * @param from how many to leave out
@@ -84,7 +86,8 @@ public class OfferedTemplates {
     Conversation row = inSight.row(id, asking);
     Mine mine = mine(asking);
     Map<Long, Leaf> offered = new LinkedHashMap<>();
-    mine.inOrder(book.offered(row, asking)).forEach(leaf -> offered.put(leaf.row().id(), leaf));
+    List<Leaf> leaves = bySpoken(book.offered(row, asking), values.language(row).orElse(""));
+    mine.inOrder(leaves).forEach(leaf -> offered.put(leaf.row().id(), leaf));
     List<TemplateFinder.Entry> found =
         TemplateFinder.find(typed, offered.values().stream().map(Leaf::entry).toList());
     List<Leaf> page =
@@ -94,6 +97,19 @@ public class OfferedTemplates {
             .flatMap(entry -> Optional.ofNullable(offered.get(entry.key())).stream())
             .toList();
     return new Page(fill(page, row, mine, asking), found.size());
+  }
+
+  private static List<Leaf> bySpoken(List<Leaf> leaves, String language) {
+    if (language.isEmpty()) {
+      return leaves;
+    }
+    return leaves.stream()
+        .sorted(Comparator.comparingInt(leaf -> strangeness(leaf.row().language(), language)))
+        .toList();
+  }
+
+  private static int strangeness(String of, String spoken) {
+    return of.equals(spoken) ? 0 : of.isEmpty() ? 1 : 2;
   }
 
   /** What is typed for each template of a conversation, with Tab behind it. */

@@ -17,7 +17,6 @@ import fabulum.server.platform.Problem.FieldProblem;
 import fabulum.server.templates.TemplateBook.Leaf;
 import fabulum.server.templates.store.TemplateRow;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -35,10 +34,6 @@ class TemplateChecks {
   private static final int LONGEST_TITLE = 80;
   private static final int LONGEST_FOLDER = 60;
   private static final int MOST_FAULTS = 20;
-  static final String LANGUAGES =
-      Arrays.stream(Language.values())
-          .map(one -> one.name().toLowerCase(Locale.ROOT))
-          .collect(Collectors.joining(", "));
 
   private final TemplateBook book;
   private final Placeholders placeholders;
@@ -178,14 +173,14 @@ class TemplateChecks {
 
     private void checkPlace(TemplateDraft wanted, List<FieldProblem> bad) {
       String language = wanted.language();
-      if (!language.isEmpty() && !List.of(LANGUAGES.split(", ")).contains(language)) {
+      if (!language.isEmpty() && Language.find(language).isEmpty()) {
         bad.add(
             new FieldProblem(
                 "language",
                 "“"
                     + language
                     + "” is no language that Fabulum knows. It knows "
-                    + LANGUAGES
+                    + Language.codes()
                     + "."));
       }
       boolean all =

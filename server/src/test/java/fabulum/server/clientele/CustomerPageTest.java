@@ -112,6 +112,9 @@ class CustomerPageTest {
     assertThat(changes.path(0).path("what").asString()).isEqualTo("name");
     assertThat(changes.path(0).path("before").asString()).isEqualTo("Ada");
     assertThat(changes.path(0).path("after").asString()).isEqualTo("Ada Quay");
+    assertThat(field(ada, "LANGUAGE", null, "tlh").require(422).body()).contains("It knows en, es");
+    field(ada, "LANGUAGE", null, "es").require(200);
+    assertThat(priya.get("/api/customers/" + ada).body()).contains("\"language\":\"es\"");
   }
 
   @Test

@@ -151,6 +151,25 @@ class TemplatesTest {
   }
 
   @Test
+  void thoseInTheLanguageOfTheCustomerComeFirstAndThoseInAnotherLast() {
+    String number = fabulum.freshNumber();
+    long customer = fabulum.customer("Inés Vega", number);
+    fabulum.webhook().text(number, Fabulum.DOCK, "hola").require(200);
+    long conversation = priya.conversationOf(number).path("id").asLong();
+    String tag = fresh("tongue");
+    for (String language : List.of("", "de", "es")) {
+      add(priya, with(wanted(tag + "-" + language, "", "Si."), "language", language));
+    }
+    String found = "/api/conversations/" + conversation + "/templates?words=" + tag;
+    assertThat(titles(priya.get(found).require(200).json().path("templates")))
+        .containsExactly(tag + "-", tag + "-de", tag + "-es");
+    Map<String, Object> speaks = Map.of("field", "LANGUAGE", "now", "es");
+    priya.put("/api/customers/" + customer + "/field", speaks).require(200);
+    assertThat(titles(priya.get(found).require(200).json().path("templates")))
+        .containsExactly(tag + "-es", tag + "-", tag + "-de");
+  }
+
+  @Test
   void whoDoesNotSeeTheLineDoesNotSeeItsTemplates() {
     String mine = fresh("far");
     JsonNode far =

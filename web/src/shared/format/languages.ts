@@ -1,4 +1,4 @@
-/** Languages of templates, by their codes. */
+/** Languages of customers and templates, by their codes. */
 export const LANGUAGES: [string, string][] = [
   ['en', 'English'],
   ['es', 'Spanish'],

@@ -1,0 +1,1 @@
+export { EmojiPicker } from './EmojiPicker';
