@@ -80,9 +80,13 @@ for (const [name, taken] of Object.entries(times)) {
 const number = '+12125550199';
 const send = (body) => page.request.post(`${network}/handsets/${encodeURIComponent(number)}/texts`, { data: { to: '+19205550101', body } });
 await send('begin');
-await page.getByLabel('Jump to a customer or number').fill('2125550199');
-await page.getByRole('option').first().click();
-await page.getByText('begin', { exact: true }).last().waitFor();
+let opened = 0;
+while (!opened) {
+  const { rows } = await (await page.request.get(`${app}/api/conversations?group=OUR_TURN&limit=100`)).json();
+  opened = rows.find((each) => each.lastWords === 'begin')?.id ?? 0;
+}
+await page.goto(`${app}/inbox/${opened}`);
+await page.getByRole('region', { name: 'Script' }).getByText('begin', { exact: true }).first().waitFor();
 const visible = [];
 for (let i = 0; i < TEXTS; i++) {
   const words = `text number ${i} of the measure`;
@@ -102,4 +106,59 @@ for (let i = 0; i < TEXTS; i++) {
   visible.push((await seen) - began);
 }
 row('handset to open browser, the network between', `median ${at(visible, 0.5).toFixed(0)} ms  p95 ${at(visible, 0.95).toFixed(0)} ms`);
+// Templates beside a script: two thousand of them, opened and filtered. The time is taken in the page, from the key to the frame that shows the rows.
+const rows = Array.from({ length: 2_000 }, (_, i) => `Bench ${i},b${i},"Hi {first name | there}, answer ${i} about ${['lift', 'mast', 'berth', 'fuel'][i % 4]} is on {line: name}.",Bench\n`);
+const file = { name: 'bench.csv', mimeType: 'text/csv', buffer: Buffer.from(`title,short name,words,folder\n${rows.join('')}`) };
+const taken = await page.request.post(`${app}/api/templates/import`, { multipart: { file }, headers: { 'X-XSRF-TOKEN': token } });
+if (!taken.ok()) throw new Error(await taken.text());
+const sheetPaths = {
+  'bare request (lines)': '/api/lines',
+  '2,000 templates, the first 20 filled': `/api/conversations/${opened}/templates`,
+  '2,000 templates, found by “mast 19”': `/api/conversations/${opened}/templates?words=mast%2019`,
+};
+const sheetTimes = Object.fromEntries(Object.keys(sheetPaths).map((name) => [name, []]));
+for (let i = -40; i < ROUNDS / 2; i++) {
+  for (const [name, path] of Object.entries(sheetPaths)) {
+    const began = performance.now();
+    await (await fetch(app + path, { headers: { Cookie: cookies } })).text();
+    if (i >= 0) sheetTimes[name].push(performance.now() - began);
+  }
+}
+const plain = at(sheetTimes['bare request (lines)'], 0.5);
+for (const [name, time] of Object.entries(sheetTimes)) {
+  row(`${name}, request and answer`, `median ${at(time, 0.5).toFixed(1)} ms  p95 ${at(time, 0.95).toFixed(1)} ms  ${(at(time, 0.5) / plain).toFixed(1)} x bare`);
+}
+
+/** How long after a key until words stand in the sheet, in milliseconds. */
+const shownAfter = async (words, act) => {
+  const seen = page.evaluate(
+    (words) =>
+      new Promise((resolve) => {
+        let pressed = 0;
+        document.addEventListener('keydown', () => (pressed ||= performance.now()), { capture: true, once: true });
+        const look = () => {
+          const sheet = document.querySelector('aside[aria-label=Templates]');
+          if (pressed > 0 && sheet?.textContent.includes(words)) requestAnimationFrame(() => resolve(performance.now() - pressed));
+          else requestAnimationFrame(look);
+        };
+        look();
+      }),
+    words,
+  );
+  await act();
+  return seen;
+};
+const shown = [];
+const filtered = [];
+for (let i = 0; i < TEXTS; i++) {
+  await page.getByLabel(/^Reply to/).focus();
+  shown.push(await shownAfter('filled for this conversation', () => page.keyboard.press('Alt+t')));
+  const find = page.getByLabel('Find a template');
+  await find.fill(`b${10 + i}`);
+  await page.getByRole('complementary', { name: 'Templates' }).getByText(`Bench ${10 + i}`, { exact: true }).waitFor();
+  filtered.push(await shownAfter(`Bench ${100 + 10 * i + 7}`, () => find.press('7')));
+  await page.keyboard.press('Escape');
+}
+row('sheet of 2,000 templates, from the key until it is shown', `median ${at(shown, 0.5).toFixed(0)} ms  p95 ${at(shown, 0.95).toFixed(0)} ms`);
+row('the same, from a letter until its rows are shown', `median ${at(filtered, 0.5).toFixed(0)} ms  p95 ${at(filtered, 0.95).toFixed(0)} ms`);
 await browser.close();

@@ -1,11 +1,11 @@
 import { Box, Button, ButtonBase } from '@mui/material';
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
-import { type KeyboardEvent, useRef, useState } from 'react';
-import type { Conversation, OfferedTemplate, Template } from '../../shared/api';
+import { type KeyboardEvent, startTransition, useEffect, useRef, useState } from 'react';
+import { type Conversation, offeredQuery, type OfferedTemplate, type Template } from '../../shared/api';
 import { money } from '../../shared/format';
 import { SideSheet } from '../../shared/sheet';
 import { ActButton, Field, ProblemNote, useRefusal } from '../../shared/ui';
-import { offeredQuery, templatesQuery } from './queries';
+import { templatesQuery } from './queries';
 import { TemplateDialog } from './TemplateDialog';
 import { FilledWords } from './TemplateWords';
 import { MakeTemplate } from './MakeTemplate';
@@ -19,6 +19,8 @@ interface Props {
   onClose: () => void;
 }
 
+const AT_ONCE = 8;
+
 /** The templates beside the script, filled for this customer, found while one types. */
 export function TemplateSheet({ conversation, asked, written, onInsert, onClose }: Props) {
   const { id, version } = conversation;
@@ -29,7 +31,11 @@ export function TemplateSheet({ conversation, asked, written, onInsert, onClose 
   const refusal = useRefusal('CHANGE_TEMPLATES');
   const book = useQuery(templatesQuery).data;
   const offered = useInfiniteQuery(offeredQuery(id, version, words));
-  const rows = offered.data?.pages.flatMap((page) => page.templates) ?? [];
+  const found = offered.data?.pages.flatMap((page) => page.templates) ?? [];
+  // The first few show at once; the others follow when the sheet stands.
+  const [stands, setStands] = useState(false);
+  useEffect(() => startTransition(() => setStands(true)), []);
+  const rows = stands ? found : found.slice(0, AT_ONCE);
   const all = offered.data?.pages[0]?.all ?? 0;
   const list = useRef<HTMLDivElement>(null);
   const move = (to: number) => {

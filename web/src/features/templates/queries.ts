@@ -1,10 +1,4 @@
-import {
-  infiniteQueryOptions,
-  keepPreviousData,
-  queryOptions,
-  useMutation,
-  useQueryClient,
-} from '@tanstack/react-query';
+import { keepPreviousData, queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
 import { ask, keys } from '../../shared/api';
 
 /** All templates that one sees. */
@@ -49,21 +43,6 @@ export const sampleQuery = (words: string) =>
     placeholderData: keepPreviousData,
     staleTime: 60_000,
     gcTime: 60_000,
-  });
-
-/** Templates offered in a conversation, filled for it as it is now. */
-export const offeredQuery = (id: number, version: number, words: string) =>
-  infiniteQueryOptions({
-    queryKey: [...keys.templates, 'offered', id, version, words],
-    queryFn: ({ pageParam }) =>
-      ask('GET', '/api/conversations/{id}/templates', { path: { id }, query: { words, from: pageParam } }),
-    initialPageParam: 0,
-    getNextPageParam: (last, pages) => {
-      const shown = pages.reduce((sum, page) => sum + page.templates.length, 0);
-      return last.templates.length > 0 && shown < last.all ? shown : undefined;
-    },
-    placeholderData: keepPreviousData,
-    staleTime: 30_000,
   });
 
 /** Something is changed in the book, and the book is read again. */

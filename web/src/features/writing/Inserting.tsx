@@ -1,7 +1,7 @@
 import { Box, Button } from '@mui/material';
-import { useQuery } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { type RefObject, useEffect, useState } from 'react';
-import { ask, type OfferedTemplate } from '../../shared/api';
+import { ask, type OfferedTemplate, offeredQuery } from '../../shared/api';
 import { ProblemNote } from '../../shared/ui';
 import { nextGap, shortNameBefore } from './model/typed';
 import { shortNamesQuery, sinceQuery } from './queries';
@@ -9,6 +9,7 @@ import { shortNamesQuery, sinceQuery } from './queries';
 interface Props {
   /** The conversation. */
   id: number;
+  version: number;
   field: RefObject<HTMLTextAreaElement | null>;
   words: string;
   /** The template that is in the text. */
@@ -20,9 +21,18 @@ interface Props {
 const NONE: ReadonlySet<string> = new Set();
 
 /** While one writes: a short name and Tab put its template in; Tab goes to what is still missing in one. */
-export function Inserting({ id, field, words, template, onInsert }: Props) {
+export function Inserting({ id, version, field, words, template, onInsert }: Props) {
   const known = useQuery(shortNamesQuery(id)).data ?? NONE;
   const since = useQuery({ ...sinceQuery(template?.id ?? 0, template?.version ?? 0), enabled: template !== undefined });
+  const queries = useQueryClient();
+  useEffect(() => {
+    const element = field.current;
+    // Who begins to write may ask for the templates next: then they are there at once.
+    const begun = () => void queries.prefetchInfiniteQuery(offeredQuery(id, version, ''));
+    if (document.activeElement === element) begun();
+    element?.addEventListener('focus', begun);
+    return () => element?.removeEventListener('focus', begun);
+  }, [field, id, version, queries]);
   const [at, setAt] = useState(0);
   const [problem, setProblem] = useState<unknown>();
   useEffect(() => {

@@ -24,6 +24,7 @@ const ANSWERS: Answers = {
   'GET /api/staff': [maren, priya],
   'GET /api/conversations/7/templates/short-names': ['lift', 'hrs'],
   'GET /api/conversations/7/suggestions': [],
+  'GET /api/conversations/7/templates': { templates: [], all: 0 },
   'GET /api/conversations/7/agreement': {
     number: 'GOOD',
     service: { answer: 'AGREED', ground: 'WROTE_FIRST', since: '2026-06-03T19:05:00Z' },

@@ -294,6 +294,7 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting, onTe
         {!isNote && conversation.answerable && !looking && (
           <Inserting
             id={conversation.id}
+            version={conversation.version}
             field={field}
             words={sheet.words}
             template={sheet.template}

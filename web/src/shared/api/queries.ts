@@ -1,4 +1,4 @@
-import { infiniteQueryOptions, queryOptions } from '@tanstack/react-query';
+import { infiniteQueryOptions, keepPreviousData, queryOptions } from '@tanstack/react-query';
 import { ask } from './ask';
 import { ApiProblem } from './client';
 import type { Group, ListOrder, Session } from './types';
@@ -135,5 +135,20 @@ export const toDosQuery = (id: number, version: number) =>
   queryOptions({
     queryKey: [...keys.desk, id, version],
     queryFn: () => ask('GET', '/api/conversations/{id}/to-dos', { path: { id } }),
+    staleTime: 30_000,
+  });
+
+/** Templates offered in a conversation, filled for it as it is now. */
+export const offeredQuery = (id: number, version: number, words: string) =>
+  infiniteQueryOptions({
+    queryKey: [...keys.templates, 'offered', id, version, words],
+    queryFn: ({ pageParam }) =>
+      ask('GET', '/api/conversations/{id}/templates', { path: { id }, query: { words, from: pageParam } }),
+    initialPageParam: 0,
+    getNextPageParam: (last, pages) => {
+      const shown = pages.reduce((sum, page) => sum + page.templates.length, 0);
+      return last.templates.length > 0 && shown < last.all ? shown : undefined;
+    },
+    placeholderData: keepPreviousData,
     staleTime: 30_000,
   });

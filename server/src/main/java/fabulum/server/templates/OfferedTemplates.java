@@ -38,7 +38,7 @@ import org.springframework.stereotype.Service;
 public class OfferedTemplates {
   private static final Duration LATELY = Duration.ofDays(60);
   private static final int MOST_RECENT = 12;
-  private static final int PAGE = 30;
+  private static final int PAGE = 20;
 
   private final TemplateBook book;
   private final TemplateMapper rows;

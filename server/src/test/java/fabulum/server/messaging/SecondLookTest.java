@@ -213,6 +213,19 @@ class SecondLookTest {
   }
 
   @Test
+  void whatMayNotGoWaitsOn() {
+    long id = conversation("can you call me?");
+    newcomer.answer(id, "We will call.").require(200);
+    assertThat(approve(priya, lookAt(id), " ").require(422).body()).contains("may-not-be-sent");
+    assertThat(waiting(priya, id).get(0).path("words").asString()).isEqualTo("We will call.");
+    Map<String, Object> shorter = Map.of("words", "We call.");
+    JsonNode check =
+        priya.post("/api/second-looks/" + lookAt(id) + "/check", shorter).require(200).json();
+    assertThat(check.path("verdict").asString()).isEqualTo("MAY_GO");
+    assertThat(check.path("parts").path("parts").asInt()).isEqualTo(1);
+  }
+
+  @Test
   void aWriterWhoMayNotAnyMoreSendsNothing() {
     long id = conversation("is there a mooring?");
     long ada = office.add("ada", "Ada Late", Role.STAFF, 1);
