@@ -232,6 +232,11 @@ class SecondLookTest {
     assertThat(ada).isPositive();
     Browser late = newcomer("ada");
     late.answer(id, "There is.").require(200);
+    assertThat(approve(newcomer, lookAt(id), "There is.").require(403).body())
+        .contains("Your own texts wait");
+    set("ada", setup(false, Set.of("TEXT"))).require(204);
+    assertThat(approve(late, lookAt(id), "There is.").require(403).body())
+        .contains("Someone else has to look");
     set("ada", setup(true, Set.of())).require(204);
     assertThat(approve(priya, lookAt(id), "There is.").require(409).body())
         .contains("Ada Late may not text this customer any more");
@@ -246,6 +251,10 @@ class SecondLookTest {
     Map<String, Object> lead = new HashMap<>(setup(true, Set.of("TEXT")));
     lead.put("role", "LEAD");
     assertThat(set("ines", lead).require(422).body()).contains("Only texts of staff");
+    // Who does not say it does not change it.
+    Map<String, Object> silent = new HashMap<>(setup(true, Set.of("TEXT")));
+    silent.remove("secondLook");
+    set("tom", silent).require(204);
     assertThat(newcomer.get("/api/session").json().path("page").path("secondLook").asBoolean())
         .isTrue();
     assertThat(maren.get("/api/setup/record").body()).contains("second look");

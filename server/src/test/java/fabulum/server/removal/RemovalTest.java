@@ -101,6 +101,10 @@ class RemovalTest {
             .asLong();
     String note = "/api/conversations/" + conversation + "/notes";
     maren.post(note, Map.of("words", "zorateam", "reference", Fabulum.reference())).require(204);
+    fabulum.tables.update(
+        "insert into second_look (conversation_id, staff_id, words, reference, asked_at) values (?, ?, 'zorawaits', 'zora', current_timestamp)",
+        conversation,
+        office.id("priya"));
     assertThat(fabulum.comesTo("select count(*) from outbox", "0")).isTrue();
     String[] words = {
       "Zora", "zora", "Wanderlark", number, number.substring(2), "Zorina",
