@@ -50,7 +50,7 @@ public final class Suggester {
   /** Begins with nothing learned. */
   public Suggester(Optional<Meaning> meaning) {
     this.meaning = meaning;
-    this.limits = new Limits(meaning.isPresent() ? 0.55 : 0.35, 0.12, 0.03);
+    this.limits = new Limits(meaning.isPresent() ? 0.5 : 0.35, 0.12, 0.03);
     this.scores = meaning.isPresent() ? Scores.MEANING : Scores.LETTERS;
     this.meanings =
         new Meanings(

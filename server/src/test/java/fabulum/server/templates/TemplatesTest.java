@@ -151,6 +151,32 @@ class TemplatesTest {
   }
 
   @Test
+  void isOfferedOnlyWhereItIsForAndItsTitleIsThereOnceInAFolder() {
+    long dock = conversationOf("Dora Dock", "hello");
+    long yard = office.text(Fabulum.YARD, "hello");
+    Long line =
+        fabulum.tables.queryForObject(
+            "select line_id from conversation where id = ?", Long.class, yard);
+    String title = fresh("Only the yard ");
+    add(priya, with(wanted(title, "", "Yes."), "lines", Set.of(line)));
+    String found = "/templates?words=" + title.replace(" ", "%20");
+    assertThat(titles(templates(dock, found))).isEmpty();
+    assertThat(titles(templates(yard, found))).containsExactly(title);
+
+    assertThat(faults(priya.post(ALL, wanted(title, "", "No."))))
+        .containsExactly("title: There is a template with this title in the folder.");
+    add(priya, with(wanted(title, "", "No."), "folder", "Another"));
+  }
+
+  private JsonNode templates(long conversation, String found) {
+    return priya
+        .get("/api/conversations/" + conversation + found)
+        .require(200)
+        .json()
+        .path("templates");
+  }
+
+  @Test
   void thoseInTheLanguageOfTheCustomerComeFirstAndThoseInAnotherLast() {
     String number = fabulum.freshNumber();
     long customer = fabulum.customer("Inés Vega", number);
@@ -160,12 +186,12 @@ class TemplatesTest {
     for (String language : List.of("", "de", "es")) {
       add(priya, with(wanted(tag + "-" + language, "", "Si."), "language", language));
     }
-    String found = "/api/conversations/" + conversation + "/templates?words=" + tag;
-    assertThat(titles(priya.get(found).require(200).json().path("templates")))
+    String found = "/templates?words=" + tag;
+    assertThat(titles(templates(conversation, found)))
         .containsExactly(tag + "-", tag + "-de", tag + "-es");
     Map<String, Object> speaks = Map.of("field", "LANGUAGE", "now", "es");
     priya.put("/api/customers/" + customer + "/field", speaks).require(200);
-    assertThat(titles(priya.get(found).require(200).json().path("templates")))
+    assertThat(titles(templates(conversation, found)))
         .containsExactly(tag + "-es", tag + "-", tag + "-de");
   }
 
