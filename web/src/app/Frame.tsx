@@ -1,20 +1,20 @@
 import { Box } from '@mui/material';
-import { lazy, Suspense, useState } from 'react';
+import { Suspense, useState } from 'react';
 import { Outlet } from 'react-router';
 import { useTelling } from '../features/notices';
 import { WriteTo } from '../features/write-to';
 import { useLive } from '../realtime';
 import type { LiveMessage, Session } from '../shared/api';
-import { useKeys } from '../shared/ui';
+import { part, useKeys } from '../shared/ui';
 import { AskBeforeLeaving } from './AskBeforeLeaving';
 import { Masthead } from './Masthead';
 import { Troubles } from './Troubles';
 
 /** Fetched when they are first asked for; nothing is typed into them. */
-const KeysHelp = lazy(() => import('./KeysHelp').then((part) => ({ default: part.KeysHelp })));
+const KeysHelp = part(() => import('./KeysHelp').then((part) => part.KeysHelp));
 
 /** Fetched when one writes while one moves about. */
-const WritingStrip = lazy(() => import('../features/desk').then((part) => ({ default: part.WritingStrip })));
+const WritingStrip = part(() => import('../features/desk').then((part) => part.WritingStrip));
 
 /** What a new text is announced as, to those who listen rather than look. */
 function announcement(message: LiveMessage): string | undefined {

@@ -1,14 +1,14 @@
 import { Box, Button, Divider, Menu, MenuItem } from '@mui/material';
 import { useColorScheme } from '@mui/material/styles';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { lazy, Suspense, useState } from 'react';
+import { Suspense, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { tellEnded } from '../features/session';
 import { ask, endSession, keys, type Session } from '../shared/api';
-import { StaffMark } from '../shared/ui';
+import { part, StaffMark } from '../shared/ui';
 
 /** Fetched when it is first needed. */
-const Leaving = lazy(() => import('../features/office').then((feature) => ({ default: feature.Leaving })));
+const Leaving = part(() => import('../features/office').then((part) => part.Leaving));
 
 const SCHEMES = [
   ['light', 'Light paper'],

@@ -1,8 +1,8 @@
-import { lazy } from 'react';
+import { part } from '../../shared/ui';
 
 export { AgreementFact } from './AgreementFact';
 export { useNoteAgreement } from './queries';
 /** Fetched once the script is there. */
-export const StopWish = lazy(() => import('./StopWish').then((part) => ({ default: part.StopWish })));
+export const StopWish = part(() => import('./StopWish').then((part) => part.StopWish));
 /** Fetched when the customer is first laid beside a script. */
-export const AgreementPart = lazy(() => import('./AgreementPart').then((part) => ({ default: part.AgreementPart })));
+export const AgreementPart = part(() => import('./AgreementPart').then((part) => part.AgreementPart));

@@ -1,6 +1,6 @@
-import { lazy } from 'react';
+import { part } from '../../shared/ui';
 
 /** Fetched when the first unknown sender is shown. */
-export const IdentifyBand = lazy(() => import('./IdentifyBand').then((part) => ({ default: part.IdentifyBand })));
+export const IdentifyBand = part(() => import('./IdentifyBand').then((part) => part.IdentifyBand));
 /** Fetched when the customer is first laid beside a script. */
-export const SaidBefore = lazy(() => import('./SaidBefore').then((part) => ({ default: part.SaidBefore })));
+export const SaidBefore = part(() => import('./SaidBefore').then((part) => part.SaidBefore));

@@ -1,13 +1,13 @@
 import { Box, Button, Popover } from '@mui/material';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { lazy, Suspense, useRef, useState } from 'react';
+import { Suspense, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { ask, keys } from '../../shared/api';
 import { noticesQuery } from './queries';
-import { ProblemNote, useKeys } from '../../shared/ui';
+import { part, ProblemNote, useKeys } from '../../shared/ui';
 
 /** Fetched when the list is first opened. */
-const NoticeLine = lazy(() => import('./NoticeLine').then((part) => ({ default: part.NoticeLine })));
+const NoticeLine = part(() => import('./NoticeLine').then((part) => part.NoticeLine));
 
 /** The list holds no more; beyond it one only knows that there are more. */
 const MOST_COUNTED = 100;

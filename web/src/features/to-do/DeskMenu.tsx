@@ -1,11 +1,11 @@
 import { Box, Button, Popover } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
-import { lazy, Suspense, useState } from 'react';
-import { useMe } from '../../shared/ui';
+import { Suspense, useState } from 'react';
+import { part, useMe } from '../../shared/ui';
 import { deskQuery } from './queries';
 
 /** Fetched when it is first opened. */
-const DeskList = lazy(() => import('./DeskList').then((part) => ({ default: part.DeskList })));
+const DeskList = part(() => import('./DeskList').then((part) => part.DeskList));
 
 /** How much I am to do, and the list of it, with what I have begun to write. */
 export function DeskMenu() {

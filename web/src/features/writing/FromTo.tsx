@@ -1,9 +1,10 @@
 import { ButtonBase, Tooltip } from '@mui/material';
-import { lazy, Suspense, useRef } from 'react';
+import { Suspense, useRef } from 'react';
 import type { Conversation, Line } from '../../shared/api';
+import { part } from '../../shared/ui';
 
 /** Fetched when it is first asked for. */
-const WaysMenu = lazy(() => import('./WaysMenu').then((part) => ({ default: part.WaysMenu })));
+const WaysMenu = part(() => import('./WaysMenu').then((part) => part.WaysMenu));
 
 interface Props {
   conversation: Conversation;

@@ -6,6 +6,7 @@ import fabulum.core.access.Role;
 import fabulum.server.testing.Answer;
 import fabulum.server.testing.Browser;
 import fabulum.server.testing.Fabulum;
+import fabulum.server.testing.LiveReader;
 import fabulum.server.testing.TwoTeams;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -130,7 +131,11 @@ class SecondLookTest {
   @Test
   void isReturnedWithAWordAndItsWordsAreADraftAgain() {
     long id = conversation("what does a lift cost?");
-    newcomer.answer(id, "No idea.").require(200);
+    try (LiveReader live = priya.live(null)) {
+      live.next();
+      newcomer.answer(id, "No idea.").require(200);
+      live.await(message -> message.path("type").asString().equals("DESKS"));
+    }
     assertThat(giveBack(priya, lookAt(id), " ").require(422).body()).contains("still waits");
     giveBack(priya, lookAt(id), "Please look it up first").require(204);
 
