@@ -11,9 +11,10 @@ const DeskList = part(() => import('./DeskList').then((part) => part.DeskList));
 export function DeskMenu() {
   const desk = useQuery(deskQuery);
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  const { staff, page } = useMe();
+  const { staff, page, may } = useMe();
   // What I can look at is as due as what I am to do now.
-  const toLookAt = page.secondLook ? 0 : (desk.data?.looks.filter((look) => look.staff !== staff.id).length ?? 0);
+  const mayLook = may.includes('TEXT') && !page.secondLook;
+  const toLookAt = mayLook ? (desk.data?.looks.filter((look) => look.staff !== staff.id).length ?? 0) : 0;
   const due = desk.data?.toDos.filter(({ toDo }) => toDo.broughtAt !== undefined).length ?? 0;
   const urgent = due + toLookAt;
   const open = (desk.data?.toDos.length ?? 0) + toLookAt;
