@@ -12,6 +12,7 @@ const WORDS: Record<string, string> = {
   SITE: 'site',
   KIND: 'kind of customer',
   OUTSIDE_ID: 'id in another program',
+  LANGUAGE: 'language',
   CONTACT: 'a contact person',
   NOTE: 'a note',
   CUSTOMER_ID: 'customer’s id in another program',
@@ -34,7 +35,19 @@ const WORDS: Record<string, string> = {
 const OF_CUSTOMER = ['CUSTOMER_ID', 'NUMBER', 'EMAIL'];
 
 const TARGETS: Record<Subject, string[]> = {
-  CUSTOMERS: ['NAME', 'FIRST_NAME', 'LAST_NAME', 'NUMBER', 'EMAIL', 'SITE', 'KIND', 'OUTSIDE_ID', 'CONTACT', 'NOTE'],
+  CUSTOMERS: [
+    'NAME',
+    'FIRST_NAME',
+    'LAST_NAME',
+    'NUMBER',
+    'EMAIL',
+    'SITE',
+    'KIND',
+    'OUTSIDE_ID',
+    'LANGUAGE',
+    'CONTACT',
+    'NOTE',
+  ],
   APPOINTMENTS: ['WHAT', 'STARTS', 'ENDS', 'PLACE', 'STATE', 'OUTSIDE_ID', 'NAME', ...OF_CUSTOMER],
   JOBS: ['JOB_NUMBER', 'WHAT', 'STANDING', 'STATE', 'PLACE', 'OPENED', 'CLOSED', 'OUTSIDE_ID', 'NAME', ...OF_CUSTOMER],
   TEXTS: ['LINE', 'NUMBER', 'AT', 'DIRECTION', 'WORDS', 'AUTHOR', 'OUTSIDE_ID'],

@@ -5,6 +5,7 @@ import fabulum.core.imports.Target.What;
 import fabulum.core.phone.NumberReader;
 import fabulum.core.phone.PhoneNumber;
 import fabulum.core.phone.Region;
+import fabulum.core.text.Language;
 import fabulum.core.text.MailAddress;
 import fabulum.core.text.OneLine;
 import java.util.ArrayList;
@@ -63,6 +64,7 @@ public final class RowReader {
    * A customer.
    *
    * @param name blank where the file does not say
+   * @param language its code by ISO 639-1
    * @param numbers with what the column calls them, blank for unknown
    * @param details by id, in the form that is kept
    */
@@ -72,6 +74,7 @@ public final class RowReader {
       Optional<Long> site,
       Optional<String> kind,
       Optional<String> outsideId,
+      Optional<String> language,
       Map<PhoneNumber, String> numbers,
       List<String> contacts,
       List<String> notes,
@@ -110,6 +113,7 @@ public final class RowReader {
         case OUTSIDE_ID -> line(What.OUTSIDE_ID, "Outside id", cell, LONGEST_ID);
         case EMAIL -> mail(cell);
         case SITE -> site(cell);
+        case LANGUAGE -> language(cell);
         case NUMBER -> BETWEEN_NUMBERS.splitAsStream(cell).forEach(one -> number(title, one));
         case CONTACT -> {
           if (fits("Contact", cell, LONGEST_NAME)) {
@@ -159,6 +163,19 @@ public final class RowReader {
       } else {
         words.put(What.SITE, String.valueOf(id));
       }
+    }
+
+    private void language(String cell) {
+      Language.read(cell)
+          .ifPresentOrElse(
+              known -> words.put(What.LANGUAGE, known.code()),
+              () ->
+                  bad.add(
+                      "Language: “"
+                          + Cells.beginning(cell)
+                          + "” is none that Fabulum knows. It knows "
+                          + Language.codes()
+                          + "."));
     }
 
     private void number(String title, String typed) {
@@ -213,6 +230,7 @@ public final class RowReader {
           Optional.ofNullable(words.get(What.SITE)).map(Long::valueOf),
           Optional.ofNullable(words.get(What.KIND)),
           Optional.ofNullable(words.get(What.OUTSIDE_ID)),
+          Optional.ofNullable(words.get(What.LANGUAGE)),
           held,
           contacts,
           notes,

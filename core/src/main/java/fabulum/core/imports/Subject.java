@@ -25,6 +25,7 @@ public enum Subject {
       titles(
           What.OUTSIDE_ID,
           "id outsideid customerid customernumber externalid accountnumber kundennummer reference uid"),
+      titles(What.LANGUAGE, "language lang sprache idioma langue lingua taal jezyk"),
       titles(What.CONTACT, "contact contactperson contactname ansprechpartner"),
       titles(What.NOTE, "note notes remark remarks comment comments bemerkung notiz notas")),
 

@@ -18,6 +18,8 @@ public record Target(What what, long detail) {
     SITE,
     KIND,
     OUTSIDE_ID,
+    /** Of the customer, where it is not the business's own. */
+    LANGUAGE,
     CONTACT,
     NOTE,
     DETAIL,

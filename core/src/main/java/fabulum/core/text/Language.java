@@ -34,6 +34,18 @@ public enum Language {
     return Arrays.stream(values()).filter(one -> one.code().equals(code)).findFirst();
   }
 
+  /** The language that a person means by its code or its name in English; empty for none. */
+  public static Optional<Language> read(String words) {
+    String plain = words.strip().toLowerCase(Locale.ROOT);
+    return Arrays.stream(values())
+        .filter(one -> one.code().equals(plain) || one.english().equals(plain))
+        .findFirst();
+  }
+
+  private String english() {
+    return new Locale(code()).getDisplayLanguage(Locale.ENGLISH).toLowerCase(Locale.ROOT);
+  }
+
   /** The codes of all of them, as a sentence lists them. */
   public static String codes() {
     return Arrays.stream(values()).map(Language::code).collect(Collectors.joining(", "));

@@ -75,6 +75,18 @@ class RowReaderTest {
   }
 
   @Test
+  void aLanguageIsReadByItsCodeOrItsName() {
+    List<Target> asked = List.of(Target.of(What.NAME), Target.of(What.LANGUAGE));
+    for (String words : List.of("es", "ES", " Spanish ")) {
+      Customer ada = (Customer) reader.read(List.of(), asked, List.of("Ada", words));
+      assertThat(ada.language()).contains("es");
+    }
+    assertThat(((Customer) reader.read(List.of(), asked, List.of("Ada", ""))).language()).isEmpty();
+    Refused refused = (Refused) reader.read(List.of(), asked, List.of("Ada", "tlh"));
+    assertThat(refused.why().toString()).contains("“tlh” is none that Fabulum knows");
+  }
+
+  @Test
   void aShortRowIsReadAsFarAsItGoes() {
     assertThat(((Customer) read("Ada")).name()).isEqualTo("Ada");
   }

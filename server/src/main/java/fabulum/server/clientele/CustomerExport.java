@@ -91,6 +91,7 @@ public class CustomerExport {
                 "E-mail",
                 "Site",
                 "Outside id",
+                "Language",
                 "Phone",
                 "Phone 2",
                 "Phone 3",
@@ -110,6 +111,7 @@ public class CustomerExport {
     cells.add(one.email().orElse(""));
     cells.add(one.site().orElse(""));
     cells.add(row.map(IndexedRow::outsideId).orElse(""));
+    cells.add(row.map(IndexedRow::language).orElse(""));
     List<String> numbers = written.numbers(one);
     for (int i = 0; i < NUMBERS; i++) {
       // The last column has all that are left.
@@ -152,10 +154,9 @@ public class CustomerExport {
   private VCard card(Profile one) {
     VCard card = new VCard();
     card.setFormattedName(one.name());
-    index
-        .find(one.id())
-        .map(known -> known.row().outsideId())
-        .ifPresent(id -> card.setUid(new Uid(id)));
+    Optional<IndexedRow> row = index.find(one.id()).map(IndexedCustomer::row);
+    row.map(IndexedRow::outsideId).ifPresent(id -> card.setUid(new Uid(id)));
+    row.map(IndexedRow::language).ifPresent(card::addLanguage);
     one.email().ifPresent(card::addEmail);
     written.numbers(one).forEach(number -> card.addTelephoneNumber(number, TelephoneType.VOICE));
     one.notes().forEach(card::addNote);

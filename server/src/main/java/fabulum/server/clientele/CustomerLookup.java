@@ -35,6 +35,7 @@ public class CustomerLookup {
       @Nullable String email,
       @Nullable Long siteId,
       @Nullable String outsideId,
+      @Nullable String language,
       Map<Long, String> details,
       Set<Long> lists) {
     static Known of(IndexedCustomer one) {
@@ -46,6 +47,7 @@ public class CustomerLookup {
           row.email(),
           row.siteId(),
           row.outsideId(),
+          row.language(),
           one.details(),
           one.lists());
     }

@@ -35,6 +35,7 @@ record Differences(Customer customer, Profile profile, Known known, Instant now)
     add(fields, Field.EMAIL, known.email(), customer.email());
     add(fields, Field.KIND, known.kind(), customer.kind());
     add(fields, Field.OUTSIDE_ID, known.outsideId(), customer.outsideId());
+    add(fields, Field.LANGUAGE, known.language(), customer.language());
     Long site = known.siteId();
     add(
         fields,

@@ -65,6 +65,7 @@ class ImportTaking {
             customer.kind().orElse(null),
             customer.site().orElse(null),
             customer.outsideId().orElse(null),
+            customer.language().orElse(null),
             of.act());
     if (!customer.details().isEmpty()) {
       rows.insertDetails(id, customer.details());

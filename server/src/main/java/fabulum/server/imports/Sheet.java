@@ -9,6 +9,7 @@ import ezvcard.property.Organization;
 import ezvcard.property.StructuredName;
 import ezvcard.property.Telephone;
 import fabulum.core.imports.Subject;
+import fabulum.core.text.Language;
 import fabulum.server.platform.Problem;
 import fabulum.server.platform.Problem.FieldProblem;
 import java.io.IOException;
@@ -49,7 +50,16 @@ public record Sheet(String encoding, String separator, List<Row> rows) {
 
   /** The names of the columns that vCards are laid out in. */
   static final List<String> CARD_COLUMNS =
-      List.of("Name", "E-mail", "Mobile", "Home phone", "Work phone", "Phone", "Note", "UID");
+      List.of(
+          "Name",
+          "E-mail",
+          "Mobile",
+          "Home phone",
+          "Work phone",
+          "Phone",
+          "Note",
+          "UID",
+          "Language");
 
   /** The encodings one can choose. */
   static final List<String> ENCODINGS =
@@ -287,7 +297,12 @@ public record Sheet(String encoding, String separator, List<Row> rows) {
         numbers(card, "work"),
         numbers(card, ""),
         card.getNotes().stream().map(Note::getValue).collect(Collectors.joining("\n")),
-        card.getUid() == null ? "" : String.valueOf(card.getUid().getValue()));
+        card.getUid() == null ? "" : String.valueOf(card.getUid().getValue()),
+        card.getLanguages().stream()
+            .map(one -> one.getValue().replaceFirst("-.*", ""))
+            .filter(code -> Language.find(code).isPresent())
+            .findFirst()
+            .orElse(""));
   }
 
   private static String name(VCard card) {

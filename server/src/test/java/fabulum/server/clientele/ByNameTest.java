@@ -28,7 +28,8 @@ class ByNameTest {
         List.of(
             new PieceRow(id, Part.NUMBER, 0, "+1920555" + (1000 + random.nextInt(9000))),
             new PieceRow(id, Part.NOTE, 0, PIECES.get(random.nextInt(PIECES.size()))));
-    return IndexedCustomer.of(new IndexedRow(id, name.toString(), null, mail, null, null), pieces);
+    return IndexedCustomer.of(
+        new IndexedRow(id, name.toString(), null, mail, null, null, null), pieces);
   }
 
   /** Each by itself, word by word. */

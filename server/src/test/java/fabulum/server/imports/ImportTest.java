@@ -72,7 +72,7 @@ class ImportTest {
   /** All that is on file, but the records of what was done. */
   private List<Map<String, Object>> everything() {
     return fabulum.tables.queryForList(
-        "select c.id, c.name, c.email, c.kind, c.site_id, c.outside_id,"
+        "select c.id, c.name, c.email, c.kind, c.site_id, c.outside_id, c.language,"
             + " (select count(*) from detail d where d.customer_id = c.id) as details,"
             + " (select max(d.words) from detail d where d.customer_id = c.id) as said,"
             + " (select count(*) from contact k where k.customer_id = c.id) as contacts,"
@@ -142,15 +142,16 @@ class ImportTest {
     List<Map<String, Object>> before = everything();
     JsonNode preview =
         handIn(
-            "Name,Phone,E-mail,Boat,Note,Contact\nVera Lund,"
+            "Name,Phone,E-mail,Boat,Note,Contact,Language\nVera Lund,"
                 + known
-                + ",v@x.example,Tansy,keeps the key,Otto\nAda Brandt,"
+                + ",v@x.example,Tansy,keeps the key,Otto,es\nAda Brandt,"
                 + stranger
-                + ",,Plover,new here,Ida\n");
+                + ",,Plover,new here,Ida,German\n");
     JsonNode done = taken(preview, Map.of("list", list));
     assertThat(done.path("state").asString()).isEqualTo("DONE");
     assertThat(everything()).isNotEqualTo(before);
     assertThat(found("brandt")).hasSize(1);
+    assertThat(everything()).extracting(row -> row.get("language")).contains("es", "de");
     maren.post(FILES + "/" + done.path("id").asLong() + "/undo", Map.of()).require(200);
     assertThat(settled(done.path("id").asLong()).path("state").asString()).isEqualTo("UNDONE");
     assertThat(everything()).isEqualTo(before);
@@ -174,15 +175,20 @@ class ImportTest {
     String number = fabulum.freshNumber();
     long vera = fabulum.customer("Vera Lund", number, "+442079460123");
     fabulum.detail(vera, "Boat", "=Heron");
+    Map<String, Object> speaks = Map.of("field", "LANGUAGE", "now", "es");
+    maren.put("/api/customers/" + vera + "/field", speaks).require(200);
     maren.post("/api/customers/" + vera + "/notes", Map.of("words", "a \"key\", kept"));
     assertThat(fabulum.signedIn("priya").get("/api/customers/export/csv").status()).isEqualTo(403);
     String csv = maren.get("/api/customers/export/csv").require(200).body();
     assertThat(csv).contains("'=Heron", "'+44 20 7946 0123", "\"a \"\"key\"\", kept\"");
     assertThat(fates(handIn(csv))).isEqualTo("new 0, same 1, changed 0, asked 0, refused 0");
     String cards = maren.get("/api/customers/export/vcf").require(200).body();
-    assertThat(cards).contains("BEGIN:VCARD", "VERSION:4.0", "FN:Vera Lund");
+    assertThat(cards).contains("BEGIN:VCARD", "VERSION:4.0", "FN:Vera Lund", "LANG:es");
     JsonNode again = maren.upload(FILES, "book.vcf", cards).require(200).json();
     assertThat(fates(again)).isEqualTo("new 0, same 1, changed 0, asked 0, refused 0");
+    Map<String, Object> silent = Map.of("field", "LANGUAGE", "was", "es");
+    maren.put("/api/customers/" + vera + "/field", silent).require(200);
+    assertThat(fates(handIn(csv))).isEqualTo("new 0, same 0, changed 1, asked 0, refused 0");
   }
 
   @Test

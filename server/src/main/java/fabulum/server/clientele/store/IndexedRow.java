@@ -9,7 +9,8 @@ public record IndexedRow(
     @Nullable String kind,
     @Nullable String email,
     @Nullable Long siteId,
-    @Nullable String outsideId) {
+    @Nullable String outsideId,
+    @Nullable String language) {
 
   /** What a piece is. */
   public enum Part {

@@ -71,6 +71,7 @@ public interface ImportMapper {
       @Nullable String kind,
       @Nullable Long siteId,
       @Nullable String outsideId,
+      @Nullable String language,
       long act);
 
   long insertContact(long customerId, String name);
