@@ -23,7 +23,7 @@ type Act =
   | { kind: 'return'; why: string }
   | { kind: 'take back' };
 
-/** Sends a waiting text, returns it to its writer, or takes one's own back. */
+/** Sends a waiting text, returns it to its writer, or takes my own back. */
 export function useLook(id: number, conversation: number) {
   const queries = useQueryClient();
   return useMutation({

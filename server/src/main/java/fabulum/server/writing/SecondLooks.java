@@ -152,7 +152,7 @@ public class SecondLooks {
     }
   }
 
-  /** Takes back a text of one's own; its words are a draft again. */
+  /** Takes back a person's own text; its words are a draft again. */
   @Transactional
   public void takeBack(long id, StaffId by) {
     SecondLook look = get(id, by);
