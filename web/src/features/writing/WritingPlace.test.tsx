@@ -135,6 +135,18 @@ describe('the writing place', () => {
     expect(page.onFinish).not.toHaveBeenCalled();
   });
 
+  it('does not come back with words that were taken off it, when the conversation was read meanwhile', async () => {
+    const told = later();
+    const page = lay({ 'PUT /api/conversations/7/drafts/REPLY': told.answer });
+    write('Begun');
+    write('');
+    cleanup();
+    const stale = { paper: 'REPLY' as const, words: 'Begun', at: '2026-06-09T19:00:00Z', reference: 'begun' };
+    page.queries.setQueryData(keys.dossier(7), { ...dossier, drafts: [stale] });
+    await told.give();
+    await waitFor(() => expect(page.queries.getQueryData<Dossier>(keys.dossier(7))?.drafts).toEqual([]));
+  });
+
   it('is not stopped by what was said of the words of a moment ago', async () => {
     const tooLong = {
       ...checked,

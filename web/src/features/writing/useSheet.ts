@@ -22,6 +22,9 @@ export function useSheet(staff: number, dossier: Dossier, paper: Paper) {
   const untold = useRef<Omit<Sheet, 'at' | 'toDo'> | undefined>(undefined);
   const timer = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
 
+  // What the paper is now: an answer of the server comes when another drawing of it may long have been made.
+  const latest = useRef(sheet);
+
   const tell = useCallback(() => {
     clearTimeout(timer.current);
     const begun = untold.current;
@@ -31,13 +34,22 @@ export function useSheet(staff: number, dossier: Dossier, paper: Paper) {
     const { words } = begun;
     const body = { ...rest, template: template?.id, templateVersion: template?.version };
     const put = ask('PUT', '/api/conversations/{id}/drafts/{paper}', { path: { id, paper }, body, keepalive: true });
-    // Not told is not lost: this browser has it, and the next stroke tells it again.
-    put.catch(() => undefined);
-    queries.setQueryData<Dossier>(keys.dossier(id), (had) => {
-      if (!had) return had;
-      const others = had.drafts.filter((draft) => draft.paper !== paper);
-      return { ...had, drafts: words === '' ? others : [...others, { paper, ...body, at: new Date().toISOString() }] };
-    });
+    const remember = () =>
+      queries.setQueryData<Dossier>(keys.dossier(id), (had) => {
+        if (!had) return had;
+        const others = had.drafts.filter((draft) => draft.paper !== paper);
+        return {
+          ...had,
+          drafts: words === '' ? others : [...others, { paper, ...body, at: new Date().toISOString() }],
+        };
+      });
+    remember();
+    put.then(
+      // What was read from the server meanwhile may still have had the words that are gone.
+      () => words === '' && latest.current.words === '' && remember(),
+      // Not told is not lost: this browser has it, and the next stroke tells it again.
+      () => undefined,
+    );
   }, [id, paper, queries]);
 
   useEffect(() => {
@@ -48,8 +60,6 @@ export function useSheet(staff: number, dossier: Dossier, paper: Paper) {
     };
   }, [tell]);
 
-  // What the paper is now: an answer of the server comes when another drawing of it may long have been made.
-  const latest = useRef(sheet);
   const keep = (next: Sheet) => {
     latest.current = next;
     setSheet(next);
