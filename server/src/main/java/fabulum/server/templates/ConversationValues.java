@@ -50,8 +50,14 @@ class ConversationValues {
   }
 
   /** Values that are known, by what they are of and their name in lower case. */
-  private static final class Known implements Values {
+  static final class Known implements Values {
     private final Map<String, String> known = new HashMap<>();
+    private String language = "";
+
+    /** The language of the customer; empty where it is not said. */
+    String language() {
+      return language;
+    }
 
     void put(Whose whose, String name, @Nullable String value) {
       if (value != null && !value.isBlank()) {
@@ -70,7 +76,7 @@ class ConversationValues {
   }
 
   /** What is known in a conversation, for the person who writes in it. */
-  Values of(Conversation row, StaffId by) {
+  Known of(Conversation row, StaffId by) {
     Known known = new Known();
     LineView line = lines.get(new LineId(row.lineId()));
     SaidTimes said = new SaidTimes(ZoneId.of(line.zone()), line.region());
@@ -82,16 +88,6 @@ class ConversationValues {
       put(known, works.of(id), said);
     }
     return known;
-  }
-
-  /** The language of the customer, where it is known. */
-  Optional<String> language(Conversation row) {
-    Long customer = row.customerId();
-    return customer == null
-        ? Optional.empty()
-        : customers
-            .find(new CustomerId(customer), new NumberId(row.numberId()))
-            .map(CustomerView::language);
   }
 
   /** What is known where there is no conversation: of the person, and the links. */
@@ -124,6 +120,7 @@ class ConversationValues {
     known.put(Whose.CUSTOMER, "first name", FirstName.of(customer.name()).orElse(null));
     known.put(Whose.CUSTOMER, "e-mail", customer.email());
     known.put(Whose.CUSTOMER, "site", customer.site());
+    known.language = Optional.ofNullable(customer.language()).orElse("");
     customer.details().forEach(one -> known.put(Whose.CUSTOMER, one.name(), one.detail()));
   }
 

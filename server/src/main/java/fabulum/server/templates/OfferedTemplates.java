@@ -17,6 +17,7 @@ import fabulum.server.lines.LineView;
 import fabulum.server.lines.Lines;
 import fabulum.server.messaging.Messaging;
 import fabulum.server.sending.Decisions.Wanted;
+import fabulum.server.templates.ConversationValues.Known;
 import fabulum.server.templates.OfferedTemplate.Gap;
 import fabulum.server.templates.TemplateBook.Leaf;
 import fabulum.server.templates.store.TemplateMapper;
@@ -86,7 +87,8 @@ public class OfferedTemplates {
     Conversation row = inSight.row(id, asking);
     Mine mine = mine(asking);
     Map<Long, Leaf> offered = new LinkedHashMap<>();
-    List<Leaf> leaves = bySpoken(book.offered(row, asking), values.language(row).orElse(""));
+    Known known = values.of(row, asking);
+    List<Leaf> leaves = bySpoken(book.offered(row, asking), known.language());
     mine.inOrder(leaves).forEach(leaf -> offered.put(leaf.row().id(), leaf));
     List<TemplateFinder.Entry> found =
         TemplateFinder.find(typed, offered.values().stream().map(Leaf::entry).toList());
@@ -96,7 +98,7 @@ public class OfferedTemplates {
             .limit(PAGE)
             .flatMap(entry -> Optional.ofNullable(offered.get(entry.key())).stream())
             .toList();
-    return new Page(fill(page, row, mine, asking), found.size());
+    return new Page(fill(page, row, known, mine, asking), found.size());
   }
 
   private static List<Leaf> bySpoken(List<Leaf> leaves, String language) {
@@ -128,7 +130,7 @@ public class OfferedTemplates {
         book.offered(row, asking).stream()
             .filter(leaf -> !plain.isEmpty() && leaf.row().shortName().equals(plain))
             .toList();
-    return fill(named, row, mine(asking), asking).stream().findFirst();
+    return fill(named, row, asking).stream().findFirst();
   }
 
   /** Templates filled for a conversation, those of them that are offered there, in this order. */
@@ -136,15 +138,20 @@ public class OfferedTemplates {
     List<Leaf> offered = book.offered(row, asking);
     List<Leaf> wanted =
         ids.stream().flatMap(id -> offered.stream().filter(leaf -> leaf.row().id() == id)).toList();
-    return fill(wanted, row, mine(asking), asking);
+    return fill(wanted, row, asking);
+  }
+
+  private List<OfferedTemplate> fill(List<Leaf> leaves, Conversation row, StaffId asking) {
+    return leaves.isEmpty()
+        ? List.of()
+        : fill(leaves, row, values.of(row, asking), mine(asking), asking);
   }
 
   private List<OfferedTemplate> fill(
-      List<Leaf> leaves, Conversation row, Mine mine, StaffId asking) {
+      List<Leaf> leaves, Conversation row, Values known, Mine mine, StaffId asking) {
     if (leaves.isEmpty()) {
       return List.of();
     }
-    Values known = values.of(row, asking);
     Filling.Measure measure = filling.measure(row, asking);
     return leaves.stream().map(leaf -> offered(leaf, known, measure, mine)).toList();
   }
