@@ -5,12 +5,14 @@ import { ask, type OfferedTemplate, offeredQuery } from '../../shared/api';
 import { ProblemNote } from '../../shared/ui';
 import { nextGap, shortNameBefore } from './model/typed';
 import { shortNamesQuery, sinceQuery } from './queries';
+import { type HeldTab, useTab } from './useTab';
 
 interface Props {
   /** The conversation. */
   id: number;
   version: number;
   field: RefObject<HTMLTextAreaElement | null>;
+  tab: HeldTab;
   words: string;
   /** The template that is in the text. */
   template: { id: number; version: number } | undefined;
@@ -21,8 +23,9 @@ interface Props {
 const NONE: ReadonlySet<string> = new Set();
 
 /** While one writes: a short name and Tab put its template in; Tab goes to what is still missing in one. */
-export function Inserting({ id, version, field, words, template, onInsert }: Props) {
-  const known = useQuery(shortNamesQuery(id)).data ?? NONE;
+export function Inserting({ id, version, field, tab, words, template, onInsert }: Props) {
+  const { data, isPending } = useQuery(shortNamesQuery(id));
+  const known = data ?? NONE;
   const since = useQuery({ ...sinceQuery(template?.id ?? 0, template?.version ?? 0), enabled: template !== undefined });
   const queries = useQueryClient();
   useEffect(() => {
@@ -51,25 +54,15 @@ export function Inserting({ id, version, field, words, template, onInsert }: Pro
       setProblem,
     );
   };
-  useEffect(() => {
-    const element = field.current;
-    const pressed = (event: KeyboardEvent) => {
-      if (!element) return;
-      if (event.key !== 'Tab' || event.shiftKey) return;
-      const typed = shortNameBefore(element.value, element.selectionStart, known);
-      if (typed !== undefined && element.selectionStart === element.selectionEnd) {
-        event.preventDefault();
-        put(element.value, element.selectionStart, typed);
-        return;
-      }
-      const gap = nextGap(element.value, element.selectionEnd);
-      if (gap) {
-        event.preventDefault();
-        element.setSelectionRange(gap.from, gap.to);
-      }
-    };
-    element?.addEventListener('keydown', pressed);
-    return () => element?.removeEventListener('keydown', pressed);
+  useTab(field, tab, !isPending, (text, from, to) => {
+    const typed = from === to ? shortNameBefore(text, from, known) : undefined;
+    if (typed !== undefined) {
+      put(text, from, typed);
+      return true;
+    }
+    const gap = nextGap(text, to);
+    if (gap) field.current?.setSelectionRange(gap.from, gap.to);
+    return gap !== undefined;
   });
   const typed = shortNameBefore(words, at, known);
   return (

@@ -5,18 +5,20 @@ import { flushSync } from 'react-dom';
 import { staffQuery } from '../../shared/api';
 import { StaffMark } from '../../shared/ui';
 import { begunName, completed } from './model/mention';
+import { type HeldTab, useTab } from './useTab';
 
 const MOST = 5;
 
 interface Props {
   field: RefObject<HTMLTextAreaElement | null>;
+  tab: HeldTab;
   words: string;
   onWrite: (words: string) => void;
 }
 
 /** While an at sign and a few letters stand before the cursor: the colleagues they may mean. Tab takes the first. */
-export function MentionPicker({ field, words, onWrite }: Props) {
-  const staff = useQuery(staffQuery).data ?? [];
+export function MentionPicker({ field, tab, words, onWrite }: Props) {
+  const { data: staff } = useQuery(staffQuery);
   const [at, setAt] = useState(0);
   useEffect(() => {
     const moved = () => setAt(field.current?.selectionStart ?? 0);
@@ -25,7 +27,7 @@ export function MentionPicker({ field, words, onWrite }: Props) {
   }, [field]);
   const meant = (text: string, cursor: number) => {
     const begun = begunName(text, cursor)?.toLowerCase();
-    return begun === undefined
+    return begun === undefined || !staff
       ? []
       : staff
           .filter(({ active, name }) => active && name.toLowerCase().startsWith(begun) && name.toLowerCase() !== begun)
@@ -37,18 +39,10 @@ export function MentionPicker({ field, words, onWrite }: Props) {
     field.current?.focus();
     field.current?.setSelectionRange(next.at, next.at);
   };
-  useEffect(() => {
-    const element = field.current;
-    // What is on the paper at this very stroke counts, not what was last drawn: some type faster than that.
-    const pressed = (event: KeyboardEvent) => {
-      if (!element || event.key !== 'Tab' || event.shiftKey) return;
-      const first = meant(element.value, element.selectionStart)[0];
-      if (!first) return;
-      event.preventDefault();
-      take(element.value, element.selectionStart, first.name);
-    };
-    element?.addEventListener('keydown', pressed);
-    return () => element?.removeEventListener('keydown', pressed);
+  useTab(field, tab, staff !== undefined, (text, cursor) => {
+    const first = meant(text, cursor)[0];
+    if (first) take(text, cursor, first.name);
+    return first !== undefined;
   });
   const found = meant(words, at);
   if (found.length === 0) return null;

@@ -11,7 +11,7 @@ interface Props {
   language: string | undefined;
   refusal: string;
   onWrite: (words: string) => void;
-  onKey: (event: KeyboardEvent) => void;
+  onKey: (event: KeyboardEvent<HTMLTextAreaElement>) => void;
 }
 
 /** The paper one writes on: plain for a reply, ruled and dashed for a note. */

@@ -394,6 +394,21 @@ describe('the writing place', () => {
     expect(paper().value).toBe('Half a reply\nand more');
   });
 
+  it('keeps a Tab for a name until the colleagues are known, and what was typed behind it; a second Tab goes on', async () => {
+    const staff = later();
+    lay({ 'GET /api/staff': staff.answer });
+    fireEvent.click(screen.getByRole('button', { name: 'Note' }));
+    write('Ask @pri');
+    paper().setSelectionRange(8, 8);
+    expect(press('Tab')).toBe(false);
+    expect(press('Tab')).toBe(true);
+    write('Ask @pri?');
+    paper().setSelectionRange(9, 9);
+    await staff.give([maren, priya]);
+    await waitFor(() => expect(paper().value).toBe('Ask @Priya Nandakumar ?'));
+    expect(paper().selectionStart).toBe(23);
+  });
+
   it('says who can allow it to somebody who may not text', () => {
     lay({}, { ...session, may: ['WORK'] });
     expect(paper().disabled).toBe(true);
@@ -424,8 +439,8 @@ describe('the writing place', () => {
       const page = lay(answers);
       write('Hi. lift');
       paper().setSelectionRange(8, 8);
-      // Until the short names are there Tab goes on as ever.
-      await waitFor(() => expect(fireEvent.keyDown(paper(), { key: 'Tab' })).toBe(false));
+      // Pressed before the short names are there, it is kept for them.
+      expect(press('Tab')).toBe(false);
       await waitFor(() => expect(paper().value).toBe('Hi. Ada, {Boat} goes up {day}.'));
       const marked = () => paper().value.slice(paper().selectionStart, paper().selectionEnd);
       expect(marked()).toBe('{Boat}');

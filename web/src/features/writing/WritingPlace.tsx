@@ -8,12 +8,14 @@ import { StopWish } from '../agreement';
 import { Foot } from './Foot';
 import { Head, type HeadHandle } from './Head';
 import { asking, isRefused } from './model/objections';
-import { putIn } from './model/typed';
+import { begunName } from './model/mention';
+import { mayBeShortName, putIn } from './model/typed';
 import { Objections } from './Objections';
 import { PaperField } from './PaperField';
 import { useCheck } from './useCheck';
 import { answeredMeanwhile, toConfirm, useSend, type Waits } from './useSend';
 import { useSheet } from './useSheet';
+import { HeldTab } from './useTab';
 
 /** Fetched with the first note. */
 const MentionPicker = part(() => import('./MentionPicker').then((part) => part.MentionPicker));
@@ -89,6 +91,7 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting, onTe
     });
   const field = useRef<HTMLTextAreaElement>(null);
   const head = useRef<HeadHandle>(null);
+  const [tab] = useState(() => new HeldTab());
   const isNote = paper === 'NOTE';
   const writing = sheetOf(paper);
   const { sheet } = writing;
@@ -195,7 +198,11 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting, onTe
     if (looksFirst && !isNote && check && !cannot) setLooking(finishes ? 'finish' : 'send');
     else go(finishes);
   };
-  const pressed = (event: KeyboardEvent) => {
+  const heldTab = (from: number) => {
+    const before = (field.current?.value ?? '').slice(0, from);
+    return tab.holds(before, isNote ? begunName(before, from) !== undefined : mayBeShortName(before));
+  };
+  const pressed = (event: KeyboardEvent<HTMLTextAreaElement>) => {
     if (event.key.toLowerCase() === 'f' && event.altKey && !isNote) {
       event.preventDefault();
       setChoosing(true);
@@ -210,6 +217,8 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting, onTe
       const asked = isNote ? '' : confirm.join(' ');
       if (asked === pressedFor || looksFirst) lookOrGo(event.altKey && !isNote);
       else setPressedFor(asked);
+    } else if (event.key === 'Tab' && !event.shiftKey) {
+      if (heldTab(event.currentTarget.selectionStart)) event.preventDefault();
     } else if (event.key === 'Escape') {
       field.current?.blur();
     }
@@ -281,7 +290,7 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting, onTe
         />
       )}
       <Suspense fallback={null}>
-        {isNote && <MentionPicker field={field} words={sheet.words} onWrite={note.write} />}
+        {isNote && <MentionPicker field={field} tab={tab} words={sheet.words} onWrite={note.write} />}
         {isNote && refusal === '' && (
           <ToDoChoice
             conversation={conversation.id}
@@ -296,6 +305,7 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting, onTe
             id={conversation.id}
             version={conversation.version}
             field={field}
+            tab={tab}
             words={sheet.words}
             template={sheet.template}
             onInsert={insert}

@@ -1,5 +1,8 @@
 const SHORT_NAME = /(?:^|\s)([\p{L}\p{N}][\p{L}\p{N}-]{1,23})$/u;
 
+/** Whether a short name may stand just before the cursor; which there are is not known yet. */
+export const mayBeShortName = (before: string) => SHORT_NAME.test(before);
+
 /** The short name that stands just before the cursor, where there is a template with it. */
 export function shortNameBefore(words: string, cursor: number, known: ReadonlySet<string>): string | undefined {
   const typed = SHORT_NAME.exec(words.slice(0, cursor))?.[1];
