@@ -93,7 +93,7 @@ public final class Decision {
     calls.put("bare read of a row", round -> sql.queryForList("select * from conversation where id = ?", at(open, round)));
     calls.put(
         "server: a decision",
-        round -> messaging.look(new ConversationId(at(open, round)), Wanted.of("At nine, " + round, author, null), null));
+        round -> messaging.look(new ConversationId(at(open, round)), Wanted.of("At nine, " + round, author, null), List.of(), null));
     calls.put("bare request (the lines)", round -> web.get("/api/lines"));
     calls.put(
         "request of the page at a stroke",

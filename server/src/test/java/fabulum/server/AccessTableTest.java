@@ -209,6 +209,7 @@ class AccessTableTest {
     row("PUT", one + "/notes/{note}", Door.WORKS, Map.of("words", "another note"));
     row("DELETE", one + "/notes/{note}", Door.WORKS);
     row("PUT", one + "/drafts/{paper}", Door.WORKS, Map.of("words", "begun"));
+    row("DELETE", one + "/attachments/{note}", Door.MISSING);
     row("POST", one + "/take", Door.WORKS, Map.of());
     row("POST", one + "/let-go", Door.WORKS);
     row("POST", one + "/hand-over", Door.WORKS, Map.of("person", spare));
@@ -278,6 +279,10 @@ class AccessTableTest {
     row("POST", "/api/second-looks/{id}/approve", Door.MISSING, Map.of("words", "a text"));
     row("POST", "/api/second-looks/{id}/return", Door.MISSING, Map.of("why", "a word"));
     row("POST", "/api/second-looks/{id}/take-back", Door.MISSING);
+    row("GET", "/api/attachments/{id}", Door.MISSING);
+    row("GET", "/api/attachments/{id}/preview", Door.MISSING);
+    row("PUT", "/api/attachments/{id}/words", Door.MISSING, Map.of("words", "a word"));
+    row("POST", "/api/attachments/{id}/fetch-again", Door.MISSING);
     row("GET", "/api/sentences", Door.EVERYBODY);
     fresh("POST", "/api/sentences", Door.WORKERS, asked -> sentence());
     row("DELETE", "/api/sentences/{id}", Door.MISSING);
@@ -581,6 +586,7 @@ class AccessTableTest {
       Set.of(
           "GET /api/live",
           "POST /api/setup/closed-days/read",
+          "POST /api/conversations/{}/attachments",
           "POST /api/imports",
           "POST /api/templates/import",
           "POST /api/templates/import/preview",

@@ -52,7 +52,8 @@ class GroupConversationTest {
             from,
             group,
             words,
-            Arrival.of(fabulum.clock.instant(), fabulum.clock.instant())));
+            Arrival.of(fabulum.clock.instant(), fabulum.clock.instant()),
+            List.of()));
   }
 
   private JsonNode lastEntry(long id) {

@@ -1,6 +1,7 @@
 package fabulum.standins;
 
 import java.time.Instant;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /** A text the network carries to a handset. */
@@ -13,7 +14,8 @@ public record Carried(
     Instant acceptedAt,
     State state,
     @Nullable String code,
-    @Nullable String reason) {
+    @Nullable String reason,
+    @Nullable List<Media> media) {
 
   /** How far it has come. */
   public enum State {
@@ -24,6 +26,10 @@ public record Carried(
   }
 
   Carried now(State next, @Nullable String why, @Nullable String words) {
-    return new Carried(id, reference, from, to, body, acceptedAt, next, why, words);
+    return new Carried(id, reference, from, to, body, acceptedAt, next, why, words, media);
+  }
+
+  Carried with(List<Media> kept) {
+    return new Carried(id, reference, from, to, body, acceptedAt, state, code, reason, kept);
   }
 }

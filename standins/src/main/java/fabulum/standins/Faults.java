@@ -14,6 +14,8 @@ import org.jspecify.annotations.Nullable;
  * @param failWith texts are accepted and then not delivered, with this code; null for none
  * @param repeat it tells everything this many times more
  * @param outOfOrder it tells later reports before earlier ones
+ * @param loseMedia what goes with texts cannot be fetched: as many times as this
+ * @param spoilMedia what goes with texts is spoilt on the way: as many times as this
  */
 public record Faults(
     boolean down,
@@ -24,10 +26,12 @@ public record Faults(
     int loseAnswers,
     @Nullable String failWith,
     int repeat,
-    boolean outOfOrder) {
+    boolean outOfOrder,
+    int loseMedia,
+    int spoilMedia) {
 
   /** Behaves. */
-  public static final Faults NONE = new Faults(false, false, 0, 0, 0, 0, null, 0, false);
+  public static final Faults NONE = new Faults(false, false, 0, 0, 0, 0, null, 0, false, 0, 0);
 
   Faults oneLess(int refusals, int refusalsForGood, int answers) {
     return new Faults(
@@ -39,6 +43,23 @@ public record Faults(
         loseAnswers - answers,
         failWith,
         repeat,
-        outOfOrder);
+        outOfOrder,
+        loseMedia,
+        spoilMedia);
+  }
+
+  Faults mediaLess(int lost, int spoilt) {
+    return new Faults(
+        down,
+        strangeKey,
+        delayMillis,
+        refuse,
+        refuseForGood,
+        loseAnswers,
+        failWith,
+        repeat,
+        outOfOrder,
+        loseMedia - lost,
+        spoilMedia - spoilt);
   }
 }

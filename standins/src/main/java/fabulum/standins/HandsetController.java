@@ -7,6 +7,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Base64;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
@@ -34,6 +35,7 @@ class HandsetController {
   private final MovableClock clock;
   private final Misbehaviour misbehaviour;
   private final Numbers numbers;
+  private final MediaFiles files;
 
   HandsetController(
       Network network,
@@ -42,7 +44,9 @@ class HandsetController {
       JsonMapper json,
       MovableClock clock,
       Misbehaviour misbehaviour,
-      Numbers numbers) {
+      Numbers numbers,
+      MediaFiles files) {
+    this.files = files;
     this.misbehaviour = misbehaviour;
     this.numbers = numbers;
     this.network = network;
@@ -58,7 +62,15 @@ class HandsetController {
 
   record Overview(Directory directory, List<String> handsets, Faults faults) {}
 
-  record HandsetText(@Nullable String to, @Nullable String body) {}
+  record HandsetText(
+      @Nullable String to, @Nullable String body, @Nullable List<HandsetFile> media) {}
+
+  /**
+   * A file on the handset.
+   *
+   * @param data its content in Base64 (RFC 4648)
+   */
+  record HandsetFile(String name, String type, String data) {}
 
   record StateRequest(HandsetState state) {}
 
@@ -89,11 +101,33 @@ class HandsetController {
       return ResponseEntity.unprocessableEntity()
           .body(new Refused("A text goes from one number to another."));
     }
-    if (body == null || body.isBlank() || body.length() > LONGEST_TEXT) {
+    List<HandsetFile> media = text.media() == null ? List.of() : text.media();
+    if (body == null || body.isBlank() && media.isEmpty() || body.length() > LONGEST_TEXT) {
       return ResponseEntity.unprocessableEntity()
-          .body(new Refused("A text has 1 to 40,000 characters."));
+          .body(new Refused("A text has 1 to 40,000 characters, or a file."));
     }
-    return ResponseEntity.ok(network.send(numbers.read(number), to, body));
+    return ResponseEntity.ok(
+        network.send(numbers.read(number), to, body, media.stream().map(this::kept).toList()));
+  }
+
+  private Media kept(HandsetFile file) {
+    byte[] content = Base64.getDecoder().decode(file.data());
+    String name = files.keep(content);
+    String url = settings.self() + "/network/media/" + name;
+    return new Media(url, file.name(), file.type(), content.length, MediaFiles.hash(content), name);
+  }
+
+  /** What goes with texts, as a handset shows it. */
+  @GetMapping("/handsets/media/{name}")
+  ResponseEntity<byte[]> media(@PathVariable String name) {
+    return files
+        .find(name)
+        .map(content ->
+            ResponseEntity.ok()
+                .contentType(MediaType.APPLICATION_OCTET_STREAM)
+                .header("Content-Security-Policy", "default-src 'none'; sandbox")
+                .body(content))
+        .orElseGet(() -> ResponseEntity.notFound().build());
   }
 
   @PutMapping("/handsets/{number}/state")

@@ -28,6 +28,11 @@ class Misbehaviour {
     byHandset.put(handset, wanted);
   }
 
+  /** Uses up what was set towards everybody. */
+  void useOfAll(UnaryOperator<Faults> change) {
+    towardsAll = change.apply(towardsAll);
+  }
+
   /** Uses up what was set for the next texts of a handset. */
   void use(String handset, UnaryOperator<Faults> change) {
     if (byHandset.containsKey(handset)) {

@@ -32,6 +32,7 @@ class Network {
   private final Map<String, HandsetState> handsets = new LinkedHashMap<>();
   private final ScheduledExecutorService carrying = Executors.newSingleThreadScheduledExecutor();
   private final Misbehaviour misbehaviour;
+  private final MediaFiles files;
 
   Network(
       Journal journal,
@@ -39,7 +40,9 @@ class Network {
       Pages pages,
       Clock clock,
       Settings settings,
-      Misbehaviour misbehaviour) {
+      Misbehaviour misbehaviour,
+      MediaFiles files) {
+    this.files = files;
     this.misbehaviour = misbehaviour;
     this.journal = journal;
     this.teller = teller;
@@ -85,7 +88,8 @@ class Network {
     idByReference.put(text.reference(), text.id());
   }
 
-  synchronized Acceptance accept(String reference, String from, String to, String body) {
+  synchronized Acceptance accept(
+      String reference, String from, String to, String body, List<Media> media) {
     String known = idByReference.get(reference);
     if (known != null) {
       return new Acceptance(carried.get(known), true, false, null);
@@ -111,7 +115,8 @@ class Network {
             clock.instant(),
             State.SENT,
             null,
-            null);
+            null,
+            media);
     journal.add(new Line(text, null, null));
     keep(text);
     carryOn(text);
@@ -124,14 +129,42 @@ class Network {
 
   private void carryOn(Carried text) {
     carrying.schedule(
-        () -> arrive(text.id()), settings.carrying().toMillis(), TimeUnit.MILLISECONDS);
+        () -> bring(text.id()), settings.carrying().toMillis(), TimeUnit.MILLISECONDS);
   }
 
-  private synchronized void arrive(String id) {
-    Carried text = carried.get(id);
+  /** What goes with it is fetched first; the network does nothing else for others meanwhile. */
+  private void bring(String id) {
+    Carried text = find(id);
     if (text == null || text.state() != State.SENT) {
       return;
     }
+    List<Media> kept = new ArrayList<>();
+    for (Media each : text.media() == null ? List.<Media>of() : text.media()) {
+      Optional<String> file = each.file() == null ? files.fetch(each) : Optional.of(each.file());
+      if (file.isEmpty()) {
+        notFetched(text);
+        return;
+      }
+      kept.add(each.keptAs(file.get()));
+    }
+    arrive(id, kept);
+  }
+
+  private synchronized @Nullable Carried find(String id) {
+    return carried.get(id);
+  }
+
+  private synchronized void notFetched(Carried text) {
+    move(text.now(State.FAILED, "media-unavailable", "What goes with it could not be fetched."));
+    pages.changed();
+  }
+
+  private synchronized void arrive(String id, List<Media> kept) {
+    Carried before = carried.get(id);
+    if (before == null || before.state() != State.SENT) {
+      return;
+    }
+    Carried text = before.with(kept);
     HandsetState handset = handsets.getOrDefault(text.to(), HandsetState.ON);
     String failure = misbehaviour.towards(text.to()).failWith();
     if (failure != null) {
@@ -156,8 +189,8 @@ class Network {
   }
 
   /** A handset sends a text. */
-  synchronized Received send(String from, String to, String body) {
-    Received text = new Received("r" + UUID.randomUUID(), from, to, body, clock.instant());
+  synchronized Received send(String from, String to, String body, List<Media> media) {
+    Received text = new Received("r" + UUID.randomUUID(), from, to, body, clock.instant(), media);
     journal.add(new Line(null, text, null));
     received.put(text.id(), text);
     tell(text);

@@ -9,6 +9,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -29,8 +30,11 @@ class NetworkController {
   private final Network network;
   private final Settings settings;
   private final Misbehaviour misbehaviour;
+  private final MediaFiles files;
 
-  NetworkController(Network network, Settings settings, Misbehaviour misbehaviour) {
+  NetworkController(
+      Network network, Settings settings, Misbehaviour misbehaviour, MediaFiles files) {
+    this.files = files;
     this.misbehaviour = misbehaviour;
     this.network = network;
     this.settings = settings;
@@ -40,7 +44,8 @@ class NetworkController {
       @Nullable String reference,
       @Nullable String from,
       @Nullable String to,
-      @Nullable String body) {}
+      @Nullable String body,
+      @Nullable List<Media> media) {}
 
   record TextAnswer(
       String id, String reference, String state, @Nullable String code, @Nullable String reason) {}
@@ -62,11 +67,12 @@ class NetworkController {
     String from = wanted.from();
     String to = wanted.to();
     String body = wanted.body();
+    List<Media> media = wanted.media() == null ? List.of() : wanted.media();
     if (reference == null
         || !REFERENCE.matcher(reference).matches()
         || body == null
-        || body.isEmpty()) {
-      return refused(400, "malformed", "A reference and a body are needed.");
+        || body.isEmpty() && media.isEmpty()) {
+      return refused(400, "malformed", "A reference and a body or media are needed.");
     }
     if (from == null
         || !E164.matcher(from).matches()
@@ -74,7 +80,7 @@ class NetworkController {
         || !E164.matcher(to).matches()) {
       return refused(422, "no-such-number", "There can be no such number.");
     }
-    Network.Acceptance acceptance = network.accept(reference, from, to, body);
+    Network.Acceptance acceptance = network.accept(reference, from, to, body, media);
     if (acceptance.refusal() != null) {
       Network.Refusal refusal = acceptance.refusal();
       return refused(refusal.status(), refusal.code(), refusal.reason());
@@ -111,6 +117,23 @@ class NetworkController {
     return closed != null
         ? closed
         : ResponseEntity.ok(new ReceivedAnswer(network.listReceived(from, to)));
+  }
+
+  /** What came with a text; its address cannot be guessed. */
+  @GetMapping("/media/{name}")
+  ResponseEntity<byte[]> media(@PathVariable String name) throws InterruptedException {
+    Faults faults = misbehaviour.towardsAll();
+    TimeUnit.MILLISECONDS.sleep(faults.delayMillis());
+    byte[] content = files.find(name).orElse(null);
+    if (faults.down() || faults.loseMedia() > 0 || content == null) {
+      misbehaviour.useOfAll(now -> now.mediaLess(now.loseMedia() > 0 ? 1 : 0, 0));
+      return ResponseEntity.notFound().build();
+    }
+    if (faults.spoilMedia() > 0 && content.length > 0) {
+      misbehaviour.useOfAll(now -> now.mediaLess(0, 1));
+      content[content.length / 2] ^= 1;
+    }
+    return ResponseEntity.ok().contentType(MediaType.APPLICATION_OCTET_STREAM).body(content);
   }
 
   private @Nullable ResponseEntity<?> closed(String who) throws InterruptedException {

@@ -20,6 +20,7 @@ import org.springframework.boot.context.properties.bind.DefaultValue;
  * @param mailPort where its mail server listens; 0 for none
  * @param region what a number without country code means on the handsets page
  * @param at a moment at which the clock stands; empty for the real time
+ * @param self where the network itself is found, for what goes with texts
  * @param runs with {@code at}: the clock runs on from there
  */
 @ConfigurationProperties("standins")
@@ -33,4 +34,5 @@ public record Settings(
     @DefaultValue("0") int mailPort,
     @DefaultValue("US") String region,
     @Nullable OffsetDateTime at,
+    String self,
     boolean runs) {}

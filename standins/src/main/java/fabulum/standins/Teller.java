@@ -50,7 +50,30 @@ class Teller {
   }
 
   record TextReceived(
-      String type, String id, String from, String to, String body, Instant receivedAt) {}
+      String type,
+      String id,
+      String from,
+      String to,
+      String body,
+      Instant receivedAt,
+      @Nullable List<MediaTold> media) {}
+
+  /** What came with a text, as the protocol says it. */
+  record MediaTold(
+      @Nullable String url,
+      @Nullable String name,
+      @Nullable String type,
+      long octets,
+      @Nullable String sha256) {
+    static @Nullable List<MediaTold> all(@Nullable List<Media> media) {
+      return media == null || media.isEmpty()
+          ? null
+          : media.stream()
+              .map(one ->
+                  new MediaTold(one.url(), one.name(), one.type(), one.octets(), one.sha256()))
+              .toList();
+    }
+  }
 
   record TextReport(
       String type,
@@ -70,7 +93,8 @@ class Teller {
                 text.from(),
                 text.to(),
                 text.body(),
-                text.receivedAt()));
+                text.receivedAt(),
+                MediaTold.all(text.media())));
     tell(body, misbehaviour.towards(text.from()).repeat(), 0, whenTold);
   }
 

@@ -29,7 +29,7 @@ class MailboxTest {
   private static Settings settings(Path folder, int port) {
     URI nowhere = URI.create("http://localhost:1");
     return new Settings(
-        folder, nowhere, "key", "secret", null, Duration.ZERO, port, "US", null, false);
+        folder, nowhere, "key", "secret", null, Duration.ZERO, port, "US", null, "", false);
   }
 
   private static void send(int port, String id, String to, String words) throws MessagingException {

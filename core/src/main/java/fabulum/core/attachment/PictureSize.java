@@ -21,6 +21,9 @@ public record PictureSize(int width, int height) {
    */
   public static final int LONGEST_SIDE = 2_560;
 
+  /** Pixels that are unpacked at most: they take some 72 MB. */
+  public static final long MOST_READ = 24_000_000;
+
   /** The longer side of a picture as a script shows it, on a screen with two dots for one. */
   public static final int LONGEST_PREVIEW = 480;
 
@@ -77,12 +80,14 @@ public record PictureSize(int width, int height) {
   }
 
   /**
-   * Every how many pixels one is enough to be read, to have at least twice of what is wanted: so a
-   * large picture never stands in memory whole.
+   * Every how many pixels one is read, so that a large picture never stands in memory whole: at
+   * least twice of what is wanted, but no more than {@link #MOST_READ}.
    *
    * @param longestSide wanted
    */
   public int everyPixel(int longestSide) {
-    return Math.max(1, Math.max(width, height) / (2 * longestSide));
+    int enough = Math.max(width, height) / (2 * longestSide);
+    int mayBe = (int) Math.ceil(Math.sqrt((double) pixels() / MOST_READ));
+    return Math.max(1, Math.max(enough, mayBe));
   }
 }

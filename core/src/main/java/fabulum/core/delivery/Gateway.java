@@ -46,8 +46,17 @@ public interface Gateway {
   /** Something in a list that is no text, as it came. */
   record Unreadable(String asItCame, String why) {}
 
-  /** A text to hand over. */
-  record OutgoingText(ClientReference reference, PhoneNumber from, PhoneNumber to, String words) {}
+  /** A text to hand over; with media it may have no words. */
+  record OutgoingText(
+      ClientReference reference,
+      PhoneNumber from,
+      PhoneNumber to,
+      String words,
+      List<Media> media) {
+    public OutgoingText {
+      media = List.copyOf(media);
+    }
+  }
 
   /**
    * A text the network received.
@@ -56,7 +65,17 @@ public interface Gateway {
    * @param from as the network gave it, a number or a name
    * @param to the number of our line, as the network gave it
    */
-  record IncomingText(String networkId, String from, String to, String words, Instant receivedAt) {}
+  record IncomingText(
+      String networkId,
+      String from,
+      String to,
+      String words,
+      Instant receivedAt,
+      List<Media> media) {
+    public IncomingText {
+      media = List.copyOf(media);
+    }
+  }
 
   /** What the network says of a reference. */
   sealed interface LookUp {

@@ -2,6 +2,7 @@ package fabulum.core.sending;
 
 import fabulum.core.agreement.Agreement;
 import fabulum.core.agreement.TextKind;
+import fabulum.core.attachment.FileKind;
 import fabulum.core.phone.Region;
 import fabulum.core.phone.Sender;
 import java.time.Instant;
@@ -37,13 +38,14 @@ public record SendQuestion(
      *
      * @param under each on a line of its own; blank ones are left out
      */
-    public static Content with(String words, TextKind kind, List<String> under) {
+    public static Content with(
+        String words, TextKind kind, List<String> under, List<Attachment> attachments) {
       String leaving =
           words.isBlank()
               ? words
               : Stream.concat(Stream.of(words), under.stream().filter(each -> !each.isBlank()))
                   .collect(Collectors.joining("\n"));
-      return new Content(words, leaving, kind, List.of());
+      return new Content(words, leaving, kind, attachments);
     }
 
     /** Words that leave as they were written. */
@@ -58,7 +60,12 @@ public record SendQuestion(
    * @param type a media type, for example {@code image/jpeg}
    * @param octets its size
    */
-  public record Attachment(String name, String type, long octets) {}
+  public record Attachment(String name, String type, long octets) {
+    /** What it is. */
+    public FileKind kind() {
+      return FileKind.of(type);
+    }
+  }
 
   /**
    * The line it would leave from.
@@ -68,7 +75,7 @@ public record SendQuestion(
    * @param networkWaits whether the network does not answer at the moment
    * @param mostParts how many parts one text may take
    * @param reaches the countries it sends to; empty for all
-   * @param carries media types it carries; empty for none
+   * @param carries kinds of attachments it carries; empty for none
    * @param mostOctets how large an attachment may be
    */
   public record From(
@@ -77,7 +84,7 @@ public record SendQuestion(
       boolean networkWaits,
       int mostParts,
       Set<Region> reaches,
-      Set<String> carries,
+      Set<FileKind> carries,
       long mostOctets) {
     public From {
       reaches = Set.copyOf(reaches);

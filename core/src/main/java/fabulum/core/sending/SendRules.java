@@ -40,7 +40,16 @@ public final class SendRules {
   private SendRules(SendQuestion asked, SendPolicy policy) {
     this.asked = asked;
     this.policy = policy;
-    this.parts = PartCounter.count(asked.content().leaving()).count();
+    this.parts = parts(asked.content());
+  }
+
+  /**
+   * Parts that a text takes: those of its words; a text with attachments and without words takes
+   * one, so that it counts against allowances.
+   */
+  public static int parts(Content content) {
+    int words = PartCounter.count(content.leaving()).count();
+    return content.attachments().isEmpty() ? words : Math.max(1, words);
   }
 
   /** Decides about one text. All reasons are found, however weighty the first of them is. */
@@ -118,13 +127,21 @@ public final class SendRules {
         "The phone network is not answering. The text will go as soon as it does.");
     for (Attachment each : asked.content().attachments()) {
       when(
-          !from.carries().contains(each.type()),
+          !from.carries().contains(each.kind()),
           Reason.ATTACHMENT_KIND,
-          "This line cannot send “" + each.name() + "”: it is a file of another kind.");
+          from.carries().isEmpty()
+              ? "This line sends no attachments, so “" + each.name() + "” cannot go."
+              : "This line does not send files such as “" + each.name() + "”.");
       when(
           each.octets() > from.mostOctets(),
           Reason.ATTACHMENT_TOO_LARGE,
-          "“" + each.name() + "” is too large for this line.");
+          "“"
+              + each.name()
+              + "” has "
+              + size(each.octets())
+              + "; this line sends "
+              + size(from.mostOctets())
+              + " at most.");
     }
   }
 
@@ -234,6 +251,13 @@ public final class SendRules {
       return "a moment ago";
     }
     return minutes == 1 ? "a minute ago" : minutes + " minutes ago";
+  }
+
+  /** In the decimal units of IEC 80000-13: 1 kB is 1,000 octets. */
+  private static String size(long octets) {
+    return octets < 1_000_000
+        ? (octets + 999) / 1_000 + " kB"
+        : String.format(Locale.ROOT, "%.1f MB", Math.ceil(octets / 100_000.0) / 10);
   }
 
   private static String said(int parts) {

@@ -4,6 +4,7 @@ import fabulum.core.agreement.Agreement;
 import fabulum.core.agreement.Change;
 import fabulum.core.agreement.Ground;
 import fabulum.core.agreement.TextKind;
+import fabulum.core.attachment.FileKind;
 import fabulum.core.phone.NamedSender;
 import fabulum.core.phone.PhoneNumber;
 import fabulum.core.phone.Region;
@@ -38,7 +39,7 @@ final class Asking {
   Author author = new Author.Person(7);
   boolean everWrote = true;
   private TextKind kind = TextKind.SERVICE;
-  private final List<Attachment> attachments = new ArrayList<>();
+  final List<Attachment> attachments = new ArrayList<>();
   private boolean inUse = true;
   private boolean registered = true;
   private boolean waits;
@@ -159,7 +160,7 @@ final class Asking {
             waits,
             10,
             Set.of(new Region("US")),
-            Set.of("image/jpeg", "application/pdf"),
+            Set.of(FileKind.PICTURE, FileKind.PDF),
             2_000_000),
         new To(
             sender,

@@ -8,6 +8,7 @@ import fabulum.core.Rounds;
 import fabulum.core.agreement.TextKind;
 import fabulum.core.sending.SendDecision.Verdict;
 import fabulum.core.sending.SendQuestion.Allowance;
+import fabulum.core.sending.SendQuestion.Attachment;
 import fabulum.core.sending.SendQuestion.Content;
 import java.time.LocalTime;
 import java.util.ArrayList;
@@ -265,11 +266,42 @@ class SendRulesTest {
   }
 
   @Test
+  void attachmentsGoWithoutWordsAndCountAsOnePart() {
+    Asking asking = new Asking();
+    asking.words = "";
+    asking.attachments.add(new Attachment("lift.jpg", "image/jpeg", 2_000_000));
+    SendDecision decision = SendRules.decide(asking.question(), SendPolicy.USUAL);
+    assertThat(decision.objections()).isEmpty();
+    assertThat(decision.parts()).isEqualTo(1);
+    asking.words = "x".repeat(161);
+    assertThat(SendRules.decide(asking.question(), SendPolicy.USUAL).parts()).isEqualTo(2);
+    asking.words = "";
+    asking.allowance(100, 100);
+    assertThat(SendRules.decide(asking.question(), SendPolicy.USUAL).objections())
+        .extracting(Objection::reason)
+        .containsExactly(Reason.OVER_ALLOWANCE);
+  }
+
+  @Test
+  void whatIsSaidOfAnAttachmentNamesItAndTheLimit() {
+    Asking asking = new Asking();
+    asking.attachments.add(new Attachment("lift.jpg", "image/jpeg", 2_000_001));
+    asking.attachments.add(new Attachment("tour.mp4", "video/mp4", 700_000));
+    assertThat(SendRules.decide(asking.question(), SendPolicy.USUAL).objections())
+        .extracting(Objection::sentence)
+        .containsExactlyInAnyOrder(
+            "“lift.jpg” has 2.1 MB; this line sends 2.0 MB at most.",
+            "This line does not send files such as “tour.mp4”.");
+  }
+
+  @Test
   void whatStandsBelowTheWordsIsCountedAndUnderNothingStandsNothing() {
     Content content =
-        Content.with("x".repeat(150), TextKind.SERVICE, List.of("North Dock", "", "Reply STOP."));
+        Content.with(
+            "x".repeat(150), TextKind.SERVICE, List.of("North Dock", "", "Reply STOP."), List.of());
     assertThat(content.leaving()).isEqualTo("x".repeat(150) + "\nNorth Dock\nReply STOP.");
-    assertThat(Content.with(" ", TextKind.SERVICE, List.of("North Dock")).leaving()).isEqualTo(" ");
+    assertThat(Content.with(" ", TextKind.SERVICE, List.of("North Dock"), List.of()).leaving())
+        .isEqualTo(" ");
     Asking asking = new Asking();
     SendQuestion plain = asking.question();
     SendQuestion appended =

@@ -1,9 +1,12 @@
 package fabulum.server.conversations;
 
 import fabulum.core.access.Spot;
+import fabulum.core.attachment.FileKind;
 import fabulum.core.conversation.ConversationState;
 import fabulum.core.promise.Promise;
 import fabulum.server.access.StaffId;
+import fabulum.server.attachments.Attachment;
+import fabulum.server.attachments.Attachments;
 import fabulum.server.conversations.UndoStep.Snapshot;
 import fabulum.server.conversations.store.ConversationMapper;
 import fabulum.server.conversations.store.EntryMapper;
@@ -42,6 +45,7 @@ public class Bookkeeping {
   private final ChangeFeed feed;
   private final ApplicationEventPublisher events;
   private final Clock clock;
+  private final Attachments attachments;
 
   Bookkeeping(
       ConversationMapper conversations,
@@ -50,7 +54,9 @@ public class Bookkeeping {
       Topics topics,
       ChangeFeed feed,
       ApplicationEventPublisher events,
-      Clock clock) {
+      Clock clock,
+      Attachments attachments) {
+    this.attachments = attachments;
     this.conversations = conversations;
     this.entries = entries;
     this.lines = lines;
@@ -239,6 +245,7 @@ public class Bookkeeping {
 
   /** A text of ours that has not left is not there any more; that it was taken back is. */
   public void takeBack(Conversation row, Entry text) {
+    attachments.takeBack(text.id());
     entries.takeBack(text.id());
     entries.deleteDeliveries(text.id());
     entries
@@ -248,9 +255,16 @@ public class Bookkeeping {
                 setLast(
                     row,
                     last.at(),
-                    String.valueOf(last.words()),
+                    said(last.words() == null ? "" : last.words(), last.id()),
                     last.kind() == EntryKind.IN ? SpokeLast.CUSTOMER : SpokeLast.US),
             () -> setLast(row, text.at(), "", SpokeLast.US));
+  }
+
+  /** What stands for a text in a list: its words, else what goes or came with it. */
+  public String said(String words, long text) {
+    return words.isBlank()
+        ? FileKind.said(attachments.rowsOf(List.of(text)).stream().map(Attachment::kind).toList())
+        : words;
   }
 
   /** A text of ours that never left costs nothing. */

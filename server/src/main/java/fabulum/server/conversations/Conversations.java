@@ -1,9 +1,11 @@
 package fabulum.server.conversations;
 
+import fabulum.core.attachment.FileKind;
 import fabulum.core.conversation.Back;
 import fabulum.core.conversation.ConversationState;
 import fabulum.core.conversation.Participants;
 import fabulum.core.cost.Money;
+import fabulum.server.attachments.Attachments;
 import fabulum.server.conversations.store.ConversationMapper;
 import fabulum.server.conversations.store.EntryMapper;
 import fabulum.server.customers.Customers;
@@ -32,6 +34,7 @@ public class Conversations {
   private final Matching matching;
   private final Lines lines;
   private final Bookkeeping books;
+  private final Attachments attachments;
 
   Conversations(
       ConversationMapper conversations,
@@ -39,7 +42,9 @@ public class Conversations {
       Customers customers,
       Matching matching,
       Lines lines,
-      Bookkeeping books) {
+      Bookkeeping books,
+      Attachments attachments) {
+    this.attachments = attachments;
     this.conversations = conversations;
     this.entries = entries;
     this.customers = customers;
@@ -69,18 +74,25 @@ public class Conversations {
     Optional<Conversation> known = find(text.line(), text.participants());
     long id = known.map(Conversation::id).orElseGet(() -> begin(text, waits));
     List<Long> touched = new ArrayList<>();
-    touched.add(entries.insert(Entry.received(id, from, text, cost)));
+    long entry = entries.insert(Entry.received(id, from, text, cost));
+    attachments.announce(id, entry, text.media());
+    touched.add(entry);
     Instant at = text.when().at();
     conversations.setHeard(id, at);
     // A text that comes late stands where it belongs, and does not pass for the last one.
     if (known.isEmpty() || !at.isBefore(known.get().lastAt())) {
-      conversations.setLast(id, at, Conversation.beginning(text.words()), SpokeLast.CUSTOMER);
+      conversations.setLast(id, at, beginning(text), SpokeLast.CUSTOMER);
     }
     boolean newWait = known.map(row -> row.state().waitingSince().isEmpty()).orElse(true);
     if (waits) {
       known.ifPresent(row -> touched.addAll(customerWrote(row, at)));
     }
     return new Received(new ConversationId(id), newWait, touched);
+  }
+
+  private static String beginning(ReceivedText text) {
+    List<FileKind> kinds = text.media().stream().map(one -> FileKind.of(one.type())).toList();
+    return Conversation.beginning(text.words().isBlank() ? FileKind.said(kinds) : text.words());
   }
 
   private List<Long> customerWrote(Conversation row, Instant at) {

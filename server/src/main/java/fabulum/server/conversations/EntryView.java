@@ -1,6 +1,7 @@
 package fabulum.server.conversations;
 
 import fabulum.core.delivery.DeliveryState;
+import fabulum.server.attachments.AttachmentView;
 import fabulum.server.people.StaffView;
 import java.math.BigDecimal;
 import java.time.Instant;
@@ -36,6 +37,7 @@ import org.jspecify.annotations.Nullable;
  * @param leavesAt of a text of ours that waits: until then its writer can take it back
  * @param cost what a text cost
  * @param currency of the cost, ISO 4217
+ * @param attachments what goes or came with a text; empty where nothing does
  */
 public record EntryView(
     long id,
@@ -66,7 +68,8 @@ public record EntryView(
     @Nullable List<To> deliveries,
     @Nullable Instant leavesAt,
     @Nullable BigDecimal cost,
-    @Nullable String currency) {
+    @Nullable String currency,
+    @Nullable List<AttachmentView> attachments) {
 
   /** A customer who wrote. */
   public record Writer(long id, String name) {}

@@ -1,5 +1,7 @@
 package fabulum.server.conversations;
 
+import fabulum.server.attachments.AttachmentView;
+import fabulum.server.attachments.Attachments;
 import fabulum.server.conversations.EntryView.To;
 import fabulum.server.conversations.EntryView.Writer;
 import fabulum.server.conversations.store.DeliveryRow;
@@ -24,8 +26,15 @@ public class EntryViews {
   private final People people;
   private final Writers writers;
   private final PastTextMapper past;
+  private final Attachments attachments;
 
-  EntryViews(EntryMapper entries, People people, Writers writers, PastTextMapper past) {
+  EntryViews(
+      EntryMapper entries,
+      People people,
+      Writers writers,
+      PastTextMapper past,
+      Attachments attachments) {
+    this.attachments = attachments;
     this.entries = entries;
     this.people = people;
     this.writers = writers;
@@ -40,6 +49,7 @@ public class EntryViews {
     Map<Long, String> numbers = numbers(rows);
     Map<Long, List<To>> deliveries = deliveries(rows);
     Map<Long, Writer> writing = writers.of(rows);
+    Map<Long, List<AttachmentView>> attached = attached(rows);
     return rows.stream()
         .map(row ->
             view(
@@ -49,8 +59,17 @@ public class EntryViews {
                 mentions.getOrDefault(row.id(), List.of()),
                 row.numberId() == null ? null : numbers.get(row.numberId()),
                 writing.get(row.id()),
-                deliveries.get(row.id())))
+                deliveries.get(row.id()),
+                row.withdrawn() ? null : attached.get(row.id())))
         .toList();
+  }
+
+  private Map<Long, List<AttachmentView>> attached(List<Entry> rows) {
+    return attachments.listOfEntries(
+        rows.stream()
+            .filter(row -> row.kind() == EntryKind.IN || row.kind() == EntryKind.OUT)
+            .map(Entry::id)
+            .toList());
   }
 
   /** Of texts of ours that nobody on the staff wrote, nor the program. */
@@ -109,7 +128,8 @@ public class EntryViews {
       List<Long> mentions,
       @Nullable String number,
       @Nullable Writer writer,
-      @Nullable List<To> deliveries) {
+      @Nullable List<To> deliveries,
+      @Nullable List<AttachmentView> attached) {
     return new EntryView(
         row.id(),
         row.conversationId(),
@@ -139,7 +159,8 @@ public class EntryViews {
         deliveries,
         row.leavesAt(),
         row.cost(),
-        row.currency());
+        row.currency(),
+        attached);
   }
 
   private static @Nullable StaffView find(@Nullable Long id, Map<Long, StaffView> staff) {

@@ -2,8 +2,10 @@ package fabulum.server.conversations;
 
 import fabulum.core.arrival.Arrival;
 import fabulum.core.conversation.Participants;
+import fabulum.core.delivery.Media;
 import fabulum.core.phone.Sender;
 import fabulum.server.lines.LineId;
+import java.util.List;
 
 /**
  * A text a customer sent.
@@ -11,6 +13,7 @@ import fabulum.server.lines.LineId;
  * @param networkId the network's name for it, the same however often it is told
  * @param from one of the participants
  * @param participants everyone on the other side
+ * @param media what came with it
  */
 public record ReceivedText(
     String networkId,
@@ -18,16 +21,18 @@ public record ReceivedText(
     Sender from,
     Participants participants,
     String words,
-    Arrival when) {
+    Arrival when,
+    List<Media> media) {
   public ReceivedText {
+    media = List.copyOf(media);
     if (!participants.members().contains(from)) {
       throw new IllegalArgumentException("The writer of a text takes part in its conversation");
     }
   }
 
-  /** A text of one sender to us alone. */
+  /** A text of one sender to us alone, with nothing but words. */
   public static ReceivedText of(
       String networkId, LineId line, Sender from, String words, Arrival when) {
-    return new ReceivedText(networkId, line, from, Participants.of(from), words, when);
+    return new ReceivedText(networkId, line, from, Participants.of(from), words, when, List.of());
   }
 }

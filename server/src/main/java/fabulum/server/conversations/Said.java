@@ -6,6 +6,7 @@ import fabulum.core.sending.Author.Purpose;
 import fabulum.core.sending.Reason;
 import java.time.Instant;
 import java.util.EnumSet;
+import java.util.List;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
@@ -21,6 +22,7 @@ import org.jspecify.annotations.Nullable;
  * @param confirmed what its writer knows to speak against it and sends it all the same
  * @param looked the words as its writer saw that they would leave; null when they did not look
  * @param template from which its words were made; null for none
+ * @param attachments what goes with it, in order
  */
 public record Said(
     String words,
@@ -31,14 +33,16 @@ public record Said(
     @Nullable Instant when,
     Set<Reason> confirmed,
     @Nullable String looked,
-    @Nullable Long template) {
+    @Nullable Long template,
+    List<Long> attachments) {
   public Said {
+    attachments = List.copyOf(attachments);
     confirmed = Set.copyOf(confirmed);
   }
 
   /** A text that goes at once, whatever stands there, and replaces none. */
   public static Said by(Author author, String words, ClientReference reference) {
-    return new Said(words, author, reference, null, null, null, Set.of(), null, null);
+    return new Said(words, author, reference, null, null, null, Set.of(), null, null, List.of());
   }
 
   /**
@@ -48,16 +52,27 @@ public record Said(
   public static Said itself(Purpose purpose, String words, ClientReference reference) {
     Set<Reason> confirmed = EnumSet.complementOf(EnumSet.of(Reason.SAME_TEXT));
     return new Said(
-        words, new Author.Itself(purpose), reference, null, null, null, confirmed, null, null);
+        words,
+        new Author.Itself(purpose),
+        reference,
+        null,
+        null,
+        null,
+        confirmed,
+        null,
+        null,
+        List.of());
   }
 
   /** The same text, with what its writer knows to speak against it. */
   public Said confirming(Set<Reason> reasons) {
-    return new Said(words, author, reference, seen, again, when, reasons, looked, template);
+    return new Said(
+        words, author, reference, seen, again, when, reasons, looked, template, attachments);
   }
 
   /** The same text, not to go before a time. */
   public Said notBefore(Instant time) {
-    return new Said(words, author, reference, seen, again, time, confirmed, looked, template);
+    return new Said(
+        words, author, reference, seen, again, time, confirmed, looked, template, attachments);
   }
 }

@@ -6,6 +6,7 @@
       "access",
       "accounts",
       "people",
+      "attachments",
       "lines",
       "customers",
       "topics"

@@ -1,5 +1,6 @@
 package fabulum.server.inbox;
 
+import fabulum.server.attachments.AttachmentView;
 import fabulum.server.customers.CustomerView;
 import fabulum.server.ownership.SummaryView;
 import fabulum.server.presence.Watchers;
@@ -15,6 +16,7 @@ import org.jspecify.annotations.Nullable;
  * @param customer who it is; empty while to be identified
  * @param holders everybody the number belongs to, by name
  * @param drafts what this member of staff has begun to write here
+ * @param attached what they have put to the text they write here
  * @param left what those who have left had begun to write here, for leads
  * @param summary after a handing over, until someone has acted on it
  * @param newest the highest id among the entries of the script now; 0 for none
@@ -26,6 +28,7 @@ public record DossierView(
     @Nullable CustomerView customer,
     List<String> holders,
     List<DraftView> drafts,
+    List<AttachmentView> attached,
     List<LeftDraft> left,
     @Nullable SummaryView summary,
     long newest,

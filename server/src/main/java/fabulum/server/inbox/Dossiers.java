@@ -58,6 +58,7 @@ public class Dossiers {
         customer,
         customers.holderNames(number),
         drafts.list(id, asking),
+        drafts.listAttached(id, asking),
         drafts.listLeft(id, asking),
         summaries.of(row),
         shown.newest(),

@@ -24,6 +24,7 @@ class LineCheck {
   private static final int LONGEST_NAME = 80;
   private static final int MOST_DAYS = 400;
   private static final int MOST_PARTS = 25;
+  private static final int MOST_KILOBYTES = 25_000;
   private static final int LARGEST_GROUP = 20;
   private static final int MOST_COUNTRIES = 100;
   private static final Set<String> COUNTRIES = Set.of(Locale.getISOCountries());
@@ -112,6 +113,12 @@ class LineCheck {
   private static void sending(LineSending sending, List<FieldProblem> bad) {
     if (sending.mostParts() < 1 || sending.mostParts() > MOST_PARTS) {
       bad.add(new FieldProblem("sending.mostParts", "1 to 25 parts."));
+    }
+    if (sending.mostKilobytes() < 100 || sending.mostKilobytes() > MOST_KILOBYTES) {
+      bad.add(new FieldProblem("sending.mostKilobytes", "100 to 25,000 kilobytes."));
+    }
+    if (!LineSending.ALL_KINDS.containsAll(sending.carries())) {
+      bad.add(new FieldProblem("sending.carries", "Choose kinds from the list."));
     }
     if (sending.groupLimit() < 2 || sending.groupLimit() > LARGEST_GROUP) {
       bad.add(new FieldProblem("sending.groupLimit", "2 to 20 numbers."));

@@ -1,6 +1,7 @@
 package fabulum.server.lines;
 
 import fabulum.core.assignment.Way;
+import fabulum.core.attachment.FileKind;
 import java.util.Set;
 
 /**
@@ -18,6 +19,8 @@ import java.util.Set;
  * @param registered whether the networks carry its texts
  * @param signature words below every text from it; empty for none
  * @param reaches the countries it sends to, ISO 3166-1; empty for all
+ * @param carries kinds of attachments it sends
+ * @param mostKilobytes how large one attachment may be
  */
 public record LineView(
     long id,
@@ -36,4 +39,12 @@ public record LineView(
     int mostParts,
     boolean registered,
     String signature,
-    Set<String> reaches) {}
+    Set<String> reaches,
+    Set<FileKind> carries,
+    int mostKilobytes) {
+
+  /** How large one attachment may be, in octets. */
+  public long mostOctets() {
+    return mostKilobytes * 1_000L;
+  }
+}

@@ -1,6 +1,7 @@
 package fabulum.server.lines;
 
 import fabulum.core.assignment.Way;
+import fabulum.core.attachment.FileKind;
 import fabulum.core.hours.Stretch;
 import fabulum.core.phone.NumberReader;
 import fabulum.core.phone.PhoneNumber;
@@ -23,6 +24,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -144,11 +146,28 @@ public class Lines implements CachedSetUp {
             row.registered(),
             countries(row.reaches()),
             row.signature(),
-            row.groupLimit()));
+            row.groupLimit(),
+            kinds(row.carries()),
+            row.mostKilobytes()));
   }
 
   private static Set<String> countries(String codes) {
     return codes.isEmpty() ? Set.of() : Set.of(codes.split(" "));
+  }
+
+  private static Set<FileKind> kinds(String names) {
+    return names.isEmpty()
+        ? Set.of()
+        : Stream.of(names.split(" "))
+            .map(FileKind::valueOf)
+            .collect(Collectors.toUnmodifiableSet());
+  }
+
+  private static String kinds(LineSetup line) {
+    return line.sending().carries().stream()
+        .sorted()
+        .map(FileKind::name)
+        .collect(Collectors.joining(" "));
   }
 
   private static String codes(LineSetup line) {
@@ -198,7 +217,8 @@ public class Lines implements CachedSetUp {
   }
 
   private LineId insert(LineSetup wanted, PhoneNumber number) {
-    long id = lines.insert(wanted, wanted.name().strip(), number.e164(), codes(wanted));
+    long id =
+        lines.insert(wanted, wanted.name().strip(), number.e164(), codes(wanted), kinds(wanted));
     writeCalendar(id, wanted);
     forget();
     return new LineId(id);
@@ -218,7 +238,8 @@ public class Lines implements CachedSetUp {
         lines.list().stream().filter(row -> row.id() != id.value()).map(this::view).toList());
     requirePlaces(wanted);
     String number = check.number(wanted).e164();
-    if (lines.update(id.value(), wanted, wanted.name().strip(), number, codes(wanted), seen) == 0) {
+    String name = wanted.name().strip();
+    if (lines.update(id.value(), wanted, name, number, codes(wanted), kinds(wanted), seen) == 0) {
       throw Problem.changedMeanwhile("line");
     }
     lines.deleteSpans(id.value());
@@ -317,6 +338,8 @@ public class Lines implements CachedSetUp {
         row.mostParts(),
         row.registered(),
         row.signature(),
-        countries(row.reaches()));
+        countries(row.reaches()),
+        kinds(row.carries()),
+        row.mostKilobytes());
   }
 }

@@ -6,6 +6,7 @@ import fabulum.core.sending.Author;
 import fabulum.core.sending.Reason;
 import fabulum.server.access.Permits;
 import fabulum.server.access.StaffId;
+import fabulum.server.attachments.AttachmentView;
 import fabulum.server.conversations.ConversationId;
 import fabulum.server.conversations.InSight;
 import fabulum.server.conversations.Said;
@@ -20,6 +21,7 @@ import fabulum.server.platform.RaceRetry;
 import fabulum.server.sending.Decisions.Wanted;
 import fabulum.server.writing.SecondLook;
 import fabulum.server.writing.SecondLooks;
+import java.util.List;
 import java.util.Objects;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -83,9 +85,10 @@ public class Approving {
     SecondLook look = looks.get(id, by);
     looks.requireMayLook(look, by);
     requireWriterMay(look, by);
+    List<Long> attached = attached(look);
     looks.end(look);
     Recipient to = Recipient.in(new ConversationId(look.conversation()));
-    Result result = messaging.send(to, said(look, approval, by));
+    Result result = messaging.send(to, said(look, approval, attached, by));
     if (result.text().isPresent()) {
       looks.approved(look, !approval.words().equals(look.words()), by);
     } else {
@@ -95,7 +98,13 @@ public class Approving {
     return result;
   }
 
-  private static Said said(SecondLook look, Approval approval, StaffId by) {
+  private List<Long> attached(SecondLook look) {
+    return looks.attachmentsOf(List.of(look)).getOrDefault(look.id(), List.of()).stream()
+        .map(AttachmentView::id)
+        .toList();
+  }
+
+  private static Said said(SecondLook look, Approval approval, List<Long> attached, StaffId by) {
     return new Said(
         approval.words(),
         new Author.Approved(look.staff(), by.value()),
@@ -105,7 +114,8 @@ public class Approving {
         null,
         approval.confirmed(),
         null,
-        look.template());
+        look.template(),
+        attached);
   }
 
   private void requireWriterMay(SecondLook look, StaffId by) {
@@ -129,6 +139,6 @@ public class Approving {
     requireWriterMay(look, by);
     Author author = new Author.Approved(look.staff(), by.value());
     Wanted wanted = Wanted.of(words, author, look.reference());
-    return messaging.look(new ConversationId(look.conversation()), wanted, seen);
+    return messaging.look(new ConversationId(look.conversation()), wanted, attached(look), seen);
   }
 }

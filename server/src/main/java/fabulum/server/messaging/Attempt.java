@@ -5,12 +5,14 @@ import fabulum.core.delivery.DeliveryState;
 import fabulum.core.delivery.Gateway;
 import fabulum.core.delivery.Gateway.LookUp;
 import fabulum.core.delivery.Gateway.OutgoingText;
+import fabulum.core.delivery.Media;
 import fabulum.core.delivery.NextStep;
 import fabulum.core.delivery.NextStep.WaitForNetwork;
 import fabulum.core.delivery.ReportPlan;
 import fabulum.core.delivery.RetryPlan;
 import fabulum.core.delivery.SendOutcome;
 import fabulum.core.phone.PhoneNumber;
+import fabulum.server.attachments.MediaLinks;
 import fabulum.server.conversations.EntryId;
 import fabulum.server.lines.Lines;
 import fabulum.server.messaging.Deliveries.Outgoing;
@@ -19,11 +21,14 @@ import fabulum.server.messaging.store.OutboxMapper;
 import fabulum.server.messaging.store.OutboxRow;
 import fabulum.server.messaging.store.UnreportedMapper;
 import fabulum.server.platform.DatabaseSettings;
+import fabulum.server.platform.NetworkSettings;
 import fabulum.server.platform.RaceRetry;
 import fabulum.server.sending.Decisions;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.TransactionStatus;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -34,8 +39,11 @@ import org.springframework.transaction.support.TransactionTemplate;
  */
 @Component
 class Attempt {
+  private static final String FILE_MISSING = "attachment-missing";
+
   private final Deliveries deliveries;
   private final NeverTaken neverTaken;
+  private final MediaLinks links;
   private final Lines lines;
   private final Decisions decisions;
   private final OutboxMapper outbox;
@@ -51,6 +59,7 @@ class Attempt {
   Attempt(
       Deliveries deliveries,
       NeverTaken neverTaken,
+      MediaLinks links,
       Lines lines,
       Decisions decisions,
       OutboxMapper outbox,
@@ -62,6 +71,7 @@ class Attempt {
       DatabaseSettings database) {
     this.deliveries = deliveries;
     this.neverTaken = neverTaken;
+    this.links = links;
     this.lines = lines;
     this.decisions = decisions;
     this.outbox = outbox;
@@ -144,8 +154,12 @@ class Attempt {
     }
     PhoneNumber from = new PhoneNumber(lines.get(text.line()).number());
     PhoneNumber to = text.to().answerable().orElseThrow();
-    return gateway.send(
-        new OutgoingText(new ClientReference(text.reference()), from, to, text.words()));
+    Optional<List<Media>> media = links.of(text.id().value());
+    return media.isEmpty()
+        ? new SendOutcome.RefusedForGood(FILE_MISSING, "Its attachment is missing on the server.")
+        : gateway.send(
+            new OutgoingText(
+                new ClientReference(text.reference()), from, to, text.words(), media.get()));
   }
 
   private boolean settled(OutboxRow row, Outgoing text, NextStep step, TransactionStatus status) {

@@ -4,6 +4,7 @@ import fabulum.core.delivery.Gateway;
 import fabulum.core.delivery.Gateway.GatewayUnavailable;
 import fabulum.core.delivery.Gateway.IncomingText;
 import fabulum.core.delivery.Gateway.Listing;
+import fabulum.server.platform.NetworkSettings;
 import fabulum.server.platform.Problem;
 import java.time.Clock;
 import java.time.Duration;

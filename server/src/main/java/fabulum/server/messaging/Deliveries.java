@@ -68,7 +68,7 @@ public class Deliveries {
       @Nullable String to) {}
 
   /** A text of ours that is to go out. */
-  public record Outgoing(String reference, String words, LineId line, Sender to) {}
+  public record Outgoing(EntryId id, String reference, String words, LineId line, Sender to) {}
 
   /**
    * Moves a text of ours on, forward only.
@@ -196,6 +196,7 @@ public class Deliveries {
 
   private static Outgoing outgoing(Entry entry, Conversation row) {
     return new Outgoing(
+        new EntryId(entry.id()),
         String.valueOf(entry.reference()),
         String.valueOf(entry.words()),
         new LineId(row.lineId()),

@@ -7,6 +7,7 @@ import fabulum.server.messaging.store.OutboxMapper;
 import fabulum.server.messaging.store.OutboxRow;
 import fabulum.server.platform.DatabaseSettings;
 import fabulum.server.platform.DiskReserve;
+import fabulum.server.platform.NetworkSettings;
 import fabulum.server.platform.Steadily;
 import fabulum.server.platform.Troubles;
 import java.time.Clock;

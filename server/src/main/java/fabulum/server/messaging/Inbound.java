@@ -1,6 +1,7 @@
 package fabulum.server.messaging;
 
 import fabulum.core.arrival.Arrival;
+import fabulum.core.conversation.Participants;
 import fabulum.core.delivery.Gateway.IncomingText;
 import fabulum.core.phone.NumberReader;
 import fabulum.core.phone.Region;
@@ -11,6 +12,7 @@ import fabulum.server.lines.LineView;
 import fabulum.server.lines.Lines;
 import fabulum.server.messaging.Deliveries.Report;
 import fabulum.server.messaging.store.UnreportedMapper;
+import fabulum.server.platform.NetworkSettings;
 import fabulum.server.platform.Problem;
 import fabulum.server.platform.Problem.FieldProblem;
 import fabulum.server.platform.Problem.Kind;
@@ -116,12 +118,14 @@ public class Inbound {
     Sender from = sender(text.from(), new Region(line.region()));
     return RaceRetry.run(() ->
         arrivals.receive(
-            ReceivedText.of(
+            new ReceivedText(
                 text.networkId(),
                 new LineId(line.id()),
                 from,
+                Participants.of(from),
                 text.words(),
-                Arrival.of(text.receivedAt(), clock.instant()))));
+                Arrival.of(text.receivedAt(), clock.instant()),
+                text.media())));
   }
 
   private static void requireLength(

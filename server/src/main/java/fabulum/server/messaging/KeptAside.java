@@ -71,13 +71,20 @@ public class KeptAside {
       @Nullable String from,
       @Nullable String to,
       @Nullable String body,
-      @Nullable Instant receivedAt) {}
+      @Nullable Instant receivedAt,
+      @Nullable List<@Nullable ReceivedMedia> media) {}
 
   /** Keeps a text that could not be taken; keeping it again changes nothing. */
   public void keep(IncomingText text, String why) {
     keep(
         json.writeValueAsString(
-            new Told(text.networkId(), text.from(), text.to(), text.words(), text.receivedAt())),
+            new Told(
+                text.networkId(),
+                text.from(),
+                text.to(),
+                text.words(),
+                text.receivedAt(),
+                ReceivedMedia.of(text.media()))),
         why);
   }
 
@@ -144,9 +151,15 @@ public class KeptAside {
           && told.to() != null
           && told.body() != null
           && told.receivedAt() != null) {
-        return new IncomingText(told.id(), told.from(), told.to(), told.body(), told.receivedAt());
+        return new IncomingText(
+            told.id(),
+            told.from(),
+            told.to(),
+            told.body(),
+            told.receivedAt(),
+            ReceivedMedia.all(told.media()));
       }
-    } catch (JacksonException notAText) {
+    } catch (JacksonException | IllegalArgumentException notAText) {
       // Told below.
     }
     throw Problem.conflict(

@@ -6,8 +6,10 @@ import fabulum.core.phone.Sender;
 import fabulum.core.sending.Author;
 import fabulum.core.sending.SendDecision;
 import fabulum.core.sending.SendDecision.Verdict;
+import fabulum.core.sending.SendQuestion;
 import fabulum.server.access.Permits;
 import fabulum.server.access.StaffId;
+import fabulum.server.attachments.Attachment;
 import fabulum.server.conversations.ConversationId;
 import fabulum.server.conversations.Conversations;
 import fabulum.server.conversations.EntryId;
@@ -86,7 +88,9 @@ public class Messaging {
     if (saying.isSaid(ends, said)) {
       return nothing(new SendDecision(PartCounter.count(said.words()).count(), List.of()));
     }
-    Decided decided = decide(ends, Wanted.of(said.words(), author, said.reference().value()));
+    List<Attachment> files = posting.listToSend(ends, said);
+    Decided decided =
+        decide(ends, Wanted.of(said.words(), author, said.reference().value(), asked(files)));
     SendDecision decision = decided.decision();
     if (decision.verdict(said.confirmed()) != Verdict.MAY_GO) {
       return nothing(decision);
@@ -104,6 +108,12 @@ public class Messaging {
     Instant at = leavesAt(said, now);
     Optional<EntryId> text = posting.post(conversation(to), said, decided, at);
     return new Result(decision, text, Duration.between(now, at), false);
+  }
+
+  private static List<SendQuestion.Attachment> asked(List<Attachment> files) {
+    return files.stream()
+        .map(one -> new SendQuestion.Attachment(one.name(), one.mediaType(), one.octets()))
+        .toList();
   }
 
   private static Result nothing(SendDecision decision) {
@@ -125,7 +135,7 @@ public class Messaging {
 
   /** Whether a text may go to the other side of a conversation, as far as its author sees it. */
   public SendDecision check(ConversationId id, Wanted wanted) {
-    return look(id, wanted, null).decided().decision();
+    return look(id, wanted, List.of(), null).decided().decision();
   }
 
   /**
@@ -139,14 +149,17 @@ public class Messaging {
   /**
    * What would leave, and what speaks against it.
    *
+   * @param attachments what is to go with it, as far as it is on its writer's paper
    * @param seen the newest entry that its writer saw; null for whatever stands there
    */
-  public Look look(ConversationId id, Wanted wanted, @Nullable Long seen) {
+  public Look look(ConversationId id, Wanted wanted, List<Long> attachments, @Nullable Long seen) {
     Author author = wanted.author();
     Ends ends = saying.ends(id, author);
-    Wanted crossed =
-        new Wanted(wanted.words(), author, wanted.reference(), saying.answered(ends, seen, author));
-    return new Look(decide(ends, crossed), ends.line(), ends.other(), pause(author));
+    Wanted whole =
+        wanted
+            .crossing(saying.answered(ends, seen, author))
+            .with(asked(posting.listThere(id, author, attachments)));
+    return new Look(decide(ends, whole), ends.line(), ends.other(), pause(author));
   }
 
   private Decided decide(Ends ends, Wanted wanted) {

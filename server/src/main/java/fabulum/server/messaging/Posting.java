@@ -3,6 +3,8 @@ package fabulum.server.messaging;
 import fabulum.core.sending.Author;
 import fabulum.core.sending.Author.Lane;
 import fabulum.server.access.StaffId;
+import fabulum.server.attachments.Attachment;
+import fabulum.server.attachments.Attachments;
 import fabulum.server.conversations.Bookkeeping;
 import fabulum.server.conversations.Conversation;
 import fabulum.server.conversations.ConversationId;
@@ -11,11 +13,13 @@ import fabulum.server.conversations.Leaving;
 import fabulum.server.conversations.Said;
 import fabulum.server.customers.NumberId;
 import fabulum.server.lines.LineId;
+import fabulum.server.messaging.Saying.Ends;
 import fabulum.server.messaging.store.OutboxMapper;
 import fabulum.server.sending.Decisions;
 import fabulum.server.sending.Decisions.Decided;
 import fabulum.server.writing.SecondLooks;
 import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
@@ -31,6 +35,7 @@ class Posting {
   private final Bookkeeping books;
   private final OutboxMapper outbox;
   private final SecondLooks looks;
+  private final Attachments attachments;
   private final ApplicationEventPublisher events;
 
   Posting(
@@ -39,18 +44,39 @@ class Posting {
       Bookkeeping books,
       OutboxMapper outbox,
       SecondLooks looks,
+      Attachments attachments,
       ApplicationEventPublisher events) {
     this.saying = saying;
     this.decisions = decisions;
     this.books = books;
     this.outbox = outbox;
     this.looks = looks;
+    this.attachments = attachments;
     this.events = events;
   }
 
   /** Whether texts of an author wait for a colleague's yes before they are posted. */
   boolean waitsForLook(Author author) {
     return author.waitsForLook() && looks.isNeeded(new StaffId(author.writer().orElseThrow()));
+  }
+
+  /** What is to go with a text; refused when some of it is not there any more. */
+  List<Attachment> listToSend(Ends ends, Said said) {
+    return ends.conversation().isEmpty() || said.author().writer().isEmpty()
+        ? List.of()
+        : attachments.listToSend(
+            ends.conversation().get().id(), writer(said.author()), said.attachments());
+  }
+
+  /** What of these is there to go with a text that is being written. */
+  List<Attachment> listThere(ConversationId id, Author author, List<Long> wanted) {
+    return wanted.isEmpty() || author.writer().isEmpty()
+        ? List.of()
+        : attachments.listThere(id.value(), writer(author), wanted);
+  }
+
+  private static StaffId writer(Author author) {
+    return new StaffId(author.writer().orElseThrow());
   }
 
   /** Lets a text wait for a colleague's yes. */

@@ -6,6 +6,7 @@ import fabulum.core.sending.Author;
 import fabulum.core.sending.Author.Effect;
 import fabulum.core.sending.SendQuestion.Sent;
 import fabulum.server.access.StaffId;
+import fabulum.server.attachments.Attachments;
 import fabulum.server.conversations.Bookkeeping;
 import fabulum.server.conversations.Conversation;
 import fabulum.server.conversations.ConversationId;
@@ -48,6 +49,7 @@ class Saying {
   private final References references;
   private final People people;
   private final TakeBackSteps takeBacks;
+  private final Attachments attachments;
 
   Saying(
       TextMapper texts,
@@ -57,7 +59,9 @@ class Saying {
       InSight inSight,
       References references,
       People people,
-      TakeBackSteps takeBacks) {
+      TakeBackSteps takeBacks,
+      Attachments attachments) {
+    this.attachments = attachments;
     this.texts = texts;
     this.drafts = drafts;
     this.books = books;
@@ -99,9 +103,7 @@ class Saying {
 
   /** Whether a text with this reference is here already, so that nothing more is to be decided. */
   boolean isSaid(Ends ends, Said said) {
-    return ends.conversation()
-        .filter(row -> references.isKnown(row, said.words(), said.reference().value()))
-        .isPresent();
+    return ends.conversation().filter(row -> references.isKnown(row, said)).isPresent();
   }
 
   /**
@@ -116,7 +118,7 @@ class Saying {
         lost.filter(text -> text.conversationId() != id.value())
             .map(text -> hold(new ConversationId(text.conversationId()), writer));
     Conversation row = hold(id, writer);
-    if (references.isKnown(row, said.words(), said.reference().value())) {
+    if (references.isKnown(row, said)) {
       return Optional.empty();
     }
     writer.ifPresent(by -> references.requireNobodyAnswered(row, said.seen(), by));
@@ -167,7 +169,8 @@ class Saying {
   private long append(Conversation row, Said said, Leaving leaving, Instant at) {
     WaitEnded wait = said.author().effect().endsWait() ? waitEnded(row, at) : null;
     long entry = books.appendText(row, Entry.said(row.id(), at, said, leaving, wait));
-    books.setLast(row, at, said.words(), SpokeLast.US);
+    writer(said.author()).ifPresent(by -> attachments.goWith(entry, by, said.attachments()));
+    books.setLast(row, at, books.said(said.words(), entry), SpokeLast.US);
     return entry;
   }
 

@@ -5,6 +5,7 @@
       "access",
       "accounts",
       "people",
+      "attachments",
       "lines",
       "customers",
       "conversations",

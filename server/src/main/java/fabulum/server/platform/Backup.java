@@ -2,6 +2,8 @@ package fabulum.server.platform;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.file.FileSystem;
+import java.nio.file.FileSystems;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
@@ -12,10 +14,15 @@ import java.time.Clock;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
+import java.util.Map;
+import java.util.stream.Stream;
 import javax.sql.DataSource;
 import org.springframework.stereotype.Service;
 
-/** Copies of the data, made while the program runs. */
+/**
+ * Copies of the data, made while the program runs: the database first, then the files, none of
+ * which is thrown away within a day after a row has named it.
+ */
 @Service
 public class Backup {
   private static final DateTimeFormatter NAME =
@@ -43,7 +50,7 @@ public class Backup {
   /**
    * A backup.
    *
-   * @param file a ZIP archive of the database file
+   * @param file a ZIP archive of the database file and of the files beside it
    * @param octets its size
    */
   public record Made(String file, long octets) {}
@@ -69,6 +76,7 @@ public class Backup {
           PreparedStatement backup = connection.prepareStatement("backup to ?")) {
         backup.setString(1, part.toString());
         backup.execute();
+        addFiles(part);
         Files.move(part, whole, StandardCopyOption.ATOMIC_MOVE);
       } finally {
         Files.deleteIfExists(part);
@@ -78,6 +86,25 @@ public class Backup {
       throw new UncheckedIOException("The backup could not be written", e);
     } catch (SQLException e) {
       throw new IllegalStateException("The backup could not be made", e);
+    }
+  }
+
+  private void addFiles(Path archive) throws IOException {
+    Path folder = settings.files();
+    if (!Files.isDirectory(folder)) {
+      return;
+    }
+    // Most files are packed already, so packing them again only takes time.
+    try (FileSystem zip = FileSystems.newFileSystem(archive, Map.of("noCompression", true));
+        Stream<Path> all = Files.walk(folder)) {
+      for (Path file : (Iterable<Path>) all.filter(Files::isRegularFile)::iterator) {
+        String name = folder.relativize(file).toString().replace('\\', '/');
+        if (!name.startsWith("parts/")) {
+          Path to = zip.getPath("/files/" + name);
+          Files.createDirectories(to.getParent());
+          Files.copy(file, to);
+        }
+      }
     }
   }
 }

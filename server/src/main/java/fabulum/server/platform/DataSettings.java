@@ -14,4 +14,12 @@ import org.springframework.boot.context.properties.bind.DefaultValue;
  */
 @ConfigurationProperties("fabulum")
 public record DataSettings(
-    @DefaultValue("./data") Path data, @DefaultValue("0ms") Duration writeDelay) {}
+    @DefaultValue("./data") Path data, @DefaultValue("0ms") Duration writeDelay) {
+
+  /**
+   * Where files are kept beside the database; what is still being written lies in {@code parts}.
+   */
+  public Path files() {
+    return data.toAbsolutePath().normalize().resolve("files");
+  }
+}

@@ -37,7 +37,9 @@ public class Troubles {
     /** Mail could not be sent. */
     MAIL,
     /** The parts bought ahead will soon be used up, or are. */
-    PARTS
+    PARTS,
+    /** Files of attachments are missing. */
+    FILES
   }
 
   /**

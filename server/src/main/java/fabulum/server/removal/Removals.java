@@ -7,6 +7,7 @@ import fabulum.server.access.AccessRecord;
 import fabulum.server.access.Permits;
 import fabulum.server.access.StaffId;
 import fabulum.server.accounts.Secrets;
+import fabulum.server.attachments.Attachments;
 import fabulum.server.conversations.Bookkeeping;
 import fabulum.server.conversations.Conversation;
 import fabulum.server.conversations.ConversationId;
@@ -206,13 +207,19 @@ public class Removals {
     private final Conversations conversations;
     private final Holdings holdings;
     private final CustomerChanges changes;
+    private final Attachments attachments;
+    private final ApplicationEventPublisher events;
 
     Stories(
         RemovalMapper rows,
         Bookkeeping books,
         Conversations conversations,
         Holdings holdings,
-        CustomerChanges changes) {
+        CustomerChanges changes,
+        Attachments attachments,
+        ApplicationEventPublisher events) {
+      this.attachments = attachments;
+      this.events = events;
       this.rows = rows;
       this.books = books;
       this.conversations = conversations;
@@ -261,7 +268,9 @@ public class Removals {
       if (texts.isEmpty()) {
         return;
       }
-      rows.setWords(texts.stream().map(TextRow::id).toList(), inPlace);
+      List<Long> ids = texts.stream().map(TextRow::id).toList();
+      rows.setWords(ids, inPlace);
+      events.publishEvent(attachments.forgetTexts(ids));
       List<Long> in =
           List.copyOf(new TreeSet<>(texts.stream().map(TextRow::conversationId).toList()));
       rows.setLastWords(in, inPlace);
@@ -273,6 +282,7 @@ public class Removals {
         return;
       }
       all.forEach(id -> books.lock(new ConversationId(id)));
+      events.publishEvent(attachments.forget(all));
       rows.deleteMentions(all);
       rows.deleteNotesBefore(all);
       rows.deleteOutbox(all);

@@ -4,6 +4,7 @@ import fabulum.core.agreement.TextKind;
 import fabulum.core.sending.SendPolicy;
 import fabulum.core.sending.SendQuestion.Content;
 import fabulum.core.sending.SendQuestion.Sent;
+import fabulum.server.attachments.MediaLinks;
 import fabulum.server.conversations.Conversation;
 import fabulum.server.conversations.EntryId;
 import fabulum.server.customers.NumberFacts;
@@ -28,12 +29,19 @@ class Circumstances {
 
   private final LatelyMapper lately;
   private final Troubles troubles;
+  private final MediaLinks links;
   private final Clock clock;
 
-  Circumstances(LatelyMapper lately, Troubles troubles, Clock clock) {
+  Circumstances(LatelyMapper lately, Troubles troubles, MediaLinks links, Clock clock) {
+    this.links = links;
     this.lately = lately;
     this.troubles = troubles;
     this.clock = clock;
+  }
+
+  /** Whether the network can fetch attachments from us. */
+  boolean canLink() {
+    return links.isPossible();
   }
 
   boolean isNetworkWaiting() {
@@ -69,7 +77,10 @@ class Circumstances {
     Appended appended = settings.appended(kind);
     boolean due = !appended.words().isBlank() && isDue(appended, kind, facts);
     return Content.with(
-        wanted.words(), kind, List.of(line.signature(), due ? appended.words() : ""));
+        wanted.words(),
+        kind,
+        List.of(line.signature(), due ? appended.words() : ""),
+        wanted.attachments());
   }
 
   private boolean isDue(Appended appended, TextKind kind, Optional<NumberFacts> facts) {

@@ -11,6 +11,7 @@ import fabulum.core.sending.Author;
 import fabulum.core.sending.SendDecision;
 import fabulum.core.sending.SendQuestion;
 import fabulum.core.sending.SendQuestion.Allowance;
+import fabulum.core.sending.SendQuestion.Attachment;
 import fabulum.core.sending.SendQuestion.Content;
 import fabulum.core.sending.SendQuestion.From;
 import fabulum.core.sending.SendQuestion.Lately;
@@ -76,10 +77,34 @@ public class Decisions {
    * @param answered a colleague's answer that its writer has not seen
    */
   public record Wanted(
-      String words, Author author, @Nullable String reference, Optional<Sent> answered) {
+      String words,
+      Author author,
+      @Nullable String reference,
+      Optional<Sent> answered,
+      List<Attachment> attachments) {
+    public Wanted {
+      attachments = List.copyOf(attachments);
+    }
+
     /** A text that crosses no colleague's answer. */
+    public static Wanted of(
+        String words, Author author, @Nullable String reference, List<Attachment> attachments) {
+      return new Wanted(words, author, reference, Optional.empty(), attachments);
+    }
+
+    /** A text without attachments that crosses no colleague's answer. */
     public static Wanted of(String words, Author author, @Nullable String reference) {
-      return new Wanted(words, author, reference, Optional.empty());
+      return of(words, author, reference, List.of());
+    }
+
+    /** The same text with attachments. */
+    public Wanted with(List<Attachment> others) {
+      return new Wanted(words, author, reference, answered, others);
+    }
+
+    /** The same text, crossing a colleague's answer. */
+    public Wanted crossing(Optional<Sent> other) {
+      return new Wanted(words, author, reference, other, attachments);
     }
   }
 
@@ -196,8 +221,8 @@ public class Decisions {
         circumstances.isNetworkWaiting(),
         line.mostParts(),
         reaches,
-        Set.of(),
-        0);
+        circumstances.canLink() ? line.carries() : Set.of(),
+        line.mostOctets());
   }
 
   private To to(

@@ -7,6 +7,7 @@
       "access",
       "accounts",
       "people",
+      "attachments",
       "lines",
       "cost",
       "customers",

@@ -1,6 +1,7 @@
 package fabulum.server.setup;
 
 import fabulum.core.assignment.Way;
+import fabulum.core.attachment.FileKind;
 import fabulum.core.hours.Stretch;
 import fabulum.server.lines.HolidayCalendar;
 import fabulum.server.lines.LineSending;
@@ -46,7 +47,15 @@ final class Wording {
     said.put("sends to", countries(sending.reaches()));
     said.put("signature", sending.signature());
     said.put("largest group", sending.groupLimit() + " numbers");
+    said.put("attachments", kinds(sending.carries()));
+    said.put("largest attachment", sending.mostKilobytes() + " kB");
     return said;
+  }
+
+  private static String kinds(Set<FileKind> carries) {
+    return carries.isEmpty()
+        ? "none"
+        : carries.stream().sorted().map(FileKind::word).collect(Collectors.joining(", "));
   }
 
   private static String countries(Set<String> reaches) {

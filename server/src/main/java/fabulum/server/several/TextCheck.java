@@ -71,7 +71,7 @@ class TextCheck {
 
   private Decided decide(ConversationView one, String words, Author author) {
     Wanted wanted = Wanted.of(words, author, null);
-    return messaging.look(new ConversationId(one.id()), wanted, null).decided();
+    return messaging.look(new ConversationId(one.id()), wanted, List.of(), null).decided();
   }
 
   private static Optional<String> against(Decided decided) {

@@ -235,7 +235,11 @@ public class OfferedTemplates {
     Measure measure(Conversation row, StaffId by) {
       Wanted probe = Wanted.of(PROBE, new Author.Person(by.value()), null);
       String leaving =
-          messaging.look(new ConversationId(row.id()), probe, null).decided().content().leaving();
+          messaging
+              .look(new ConversationId(row.id()), probe, List.of(), null)
+              .decided()
+              .content()
+              .leaving();
       String appended = leaving.startsWith(PROBE) ? leaving.substring(PROBE.length()) : "";
       return new Measure(appended, lines.get(new LineId(row.lineId())), costs, clock.instant());
     }

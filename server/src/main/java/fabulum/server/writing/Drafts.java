@@ -3,6 +3,8 @@ package fabulum.server.writing;
 import fabulum.core.access.Act;
 import fabulum.server.access.Permits;
 import fabulum.server.access.StaffId;
+import fabulum.server.attachments.AttachmentView;
+import fabulum.server.attachments.Attachments;
 import fabulum.server.conversations.ConversationId;
 import fabulum.server.conversations.Entry;
 import fabulum.server.conversations.InSight;
@@ -10,6 +12,7 @@ import fabulum.server.writing.store.DraftMapper;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -23,8 +26,11 @@ public class Drafts {
   private final InSight inSight;
   private final Permits permits;
   private final Clock clock;
+  private final Attachments attachments;
 
-  Drafts(DraftMapper drafts, InSight inSight, Permits permits, Clock clock) {
+  Drafts(
+      DraftMapper drafts, InSight inSight, Permits permits, Clock clock, Attachments attachments) {
+    this.attachments = attachments;
     this.drafts = drafts;
     this.inSight = inSight;
     this.permits = permits;
@@ -86,6 +92,26 @@ public class Drafts {
             .orElse("");
     Draft both = since.isBlank() ? draft : draft.saying(draft.words() + "\n" + since);
     drafts.keep(by.value(), id.value(), both, clock.instant());
+  }
+
+  /** Lets what goes with a text wait for a second look with it. */
+  void waitWith(SecondLook look, List<Long> wanted) {
+    attachments.waitWith(look.id(), new StaffId(look.staff()), wanted);
+  }
+
+  /** What goes with a text that does not wait any more is on its writer's paper again. */
+  void giveBackAttachments(SecondLook look) {
+    attachments.giveBack(look.id());
+  }
+
+  /** What goes with texts that wait for a second look, by look. */
+  Map<Long, List<AttachmentView>> attachmentsOf(List<Long> looks) {
+    return attachments.listOfLooks(looks);
+  }
+
+  /** What someone has put to a text they write in a conversation. */
+  public List<AttachmentView> listAttached(ConversationId id, StaffId by) {
+    return attachments.listOnPaper(id.value(), by);
   }
 
   /** Throws away what someone has begun to write on one paper. */

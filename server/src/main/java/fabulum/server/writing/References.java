@@ -2,13 +2,16 @@ package fabulum.server.writing;
 
 import fabulum.core.sending.SendQuestion.Sent;
 import fabulum.server.access.StaffId;
+import fabulum.server.attachments.Attachments;
 import fabulum.server.conversations.Bookkeeping;
 import fabulum.server.conversations.Conversation;
 import fabulum.server.conversations.Entry;
 import fabulum.server.conversations.EventKind;
+import fabulum.server.conversations.Said;
 import fabulum.server.people.People;
 import fabulum.server.platform.Problem;
 import fabulum.server.writing.store.WritingMapper;
+import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -19,8 +22,10 @@ public class References {
   private final Bookkeeping books;
   private final WritingMapper texts;
   private final People people;
+  private final Attachments attachments;
 
-  References(Bookkeeping books, WritingMapper texts, People people) {
+  References(Bookkeeping books, WritingMapper texts, People people, Attachments attachments) {
+    this.attachments = attachments;
     this.books = books;
     this.texts = texts;
     this.people = people;
@@ -30,13 +35,24 @@ public class References {
    * Whether an entry with this reference is here already, or was and was taken back. With other
    * words, or elsewhere, it is not the same one again, and is refused.
    */
+  public boolean isKnown(Conversation row, Said said) {
+    return isKnown(row, said.words(), said.reference().value(), said.attachments());
+  }
+
+  /** The same of a note. */
   public boolean isKnown(Conversation row, String words, String reference) {
+    return isKnown(row, words, reference, List.of());
+  }
+
+  private boolean isKnown(Conversation row, String words, String reference, List<Long> attached) {
     Entry known = books.findByReference(reference).orElse(null);
     if (known != null && known.event() == EventKind.TAKEN_BACK) {
       return true;
     }
     if (known != null
-        && (known.conversationId() != row.id() || !words.equals(known.typedWords()))) {
+        && (known.conversationId() != row.id()
+            || !words.equals(known.typedWords())
+            || !attachments.wentWith(known.id(), attached))) {
       throw Problem.conflict(
           Problem.Kind.SENT_WITH_OTHER_WORDS,
           "An earlier try did go out, with other words; the script shows them."

@@ -4,6 +4,7 @@ import fabulum.core.access.Act;
 import fabulum.core.text.OneLine;
 import fabulum.server.access.Permits;
 import fabulum.server.access.StaffId;
+import fabulum.server.attachments.AttachmentView;
 import fabulum.server.conversations.Bookkeeping;
 import fabulum.server.conversations.Conversation;
 import fabulum.server.conversations.ConversationId;
@@ -18,6 +19,7 @@ import fabulum.server.platform.Problem.Kind;
 import fabulum.server.writing.Drafts.Draft;
 import fabulum.server.writing.store.SecondLookMapper;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
@@ -88,6 +90,8 @@ public class SecondLooks {
       return;
     }
     looks.insert(row.id(), by.value(), said, books.now());
+    drafts.waitWith(
+        looks.findByReference(said.reference().value()).orElseThrow(), said.attachments());
     drafts.discard(id, Paper.REPLY, by);
     changed(row, List.of());
   }
@@ -106,6 +110,11 @@ public class SecondLooks {
   /** Those that wait anywhere, the longest first; to be shown as far as each person sees. */
   public List<SecondLook> listAll() {
     return looks.listAll(MOST);
+  }
+
+  /** What waits with these, by look. */
+  public Map<Long, List<AttachmentView>> attachmentsOf(List<SecondLook> some) {
+    return drafts.attachmentsOf(some.stream().map(SecondLook::id).toList());
   }
 
   /** One that waits, in a conversation the person sees. */
@@ -197,6 +206,10 @@ public class SecondLooks {
   }
 
   private void giveBack(SecondLook look) {
+    drafts.giveBackAttachments(look);
+    if (look.words().isBlank()) {
+      return;
+    }
     Draft draft =
         new Draft(
             Paper.REPLY, look.words(), look.seen(), null, look.again(), look.template(), null);

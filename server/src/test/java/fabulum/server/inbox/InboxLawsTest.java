@@ -324,7 +324,8 @@ class InboxLawsTest {
             null,
             Set.of(Reason.values()),
             null,
-            null));
+            null,
+            List.of()));
     one.owner = one.owner == null ? Long.valueOf(by.value()) : one.owner;
     one.startedBy = one.state.isOpen() ? one.startedBy : Long.valueOf(by.value());
     one.now(one.state.personAnswered(now()), now());

@@ -9,6 +9,7 @@ import fabulum.core.delivery.Gateway;
 import fabulum.core.delivery.Gateway.GatewayUnavailable;
 import fabulum.core.delivery.Gateway.IncomingText;
 import fabulum.core.delivery.Gateway.Listing;
+import fabulum.server.platform.NetworkSettings;
 import fabulum.server.testing.Browser;
 import fabulum.server.testing.Fabulum;
 import fabulum.server.testing.OnSharedProgram;
@@ -42,7 +43,7 @@ class CatchUpTest {
   }
 
   private IncomingText text(String id, String from, String to, String words) {
-    return new IncomingText(id, from, to, words, fabulum.clock.instant());
+    return new IncomingText(id, from, to, words, fabulum.clock.instant(), List.of());
   }
 
   @Test

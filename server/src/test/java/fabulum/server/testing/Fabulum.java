@@ -112,9 +112,9 @@ public final class Fabulum implements AutoCloseable {
   }
 
   /** Starts with nothing in it. */
-  public static Fabulum startEmpty() {
+  public static Fabulum startEmpty(String... more) {
     try {
-      Fabulum fabulum = start(Files.createTempDirectory("fabulum-test"));
+      Fabulum fabulum = start(Files.createTempDirectory("fabulum-test"), more);
       fabulum.deletes = true;
       return fabulum;
     } catch (IOException e) {
@@ -161,7 +161,12 @@ public final class Fabulum implements AutoCloseable {
 
   /** Starts with a small business in it: two lines, two colleagues. */
   public static Fabulum startInBusiness() {
-    return inBusiness(startEmpty());
+    return startInNewBusiness();
+  }
+
+  /** The same with settings of its own. */
+  public static Fabulum startInNewBusiness(String... more) {
+    return inBusiness(startEmpty(more));
   }
 
   /** The same on a folder that stays. */

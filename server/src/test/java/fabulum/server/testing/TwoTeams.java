@@ -59,8 +59,8 @@ public final class TwoTeams implements AutoCloseable {
   }
 
   /** Starts again. */
-  public static TwoTeams start() {
-    return new TwoTeams(Fabulum.startInBusiness());
+  public static TwoTeams start(String... more) {
+    return new TwoTeams(Fabulum.startInNewBusiness(more));
   }
 
   /** Takes someone on into a team. */

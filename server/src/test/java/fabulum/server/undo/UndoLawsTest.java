@@ -228,7 +228,8 @@ class UndoLawsTest {
                   null,
                   Set.of(Reason.values()),
                   null,
-                  null))
+                  null,
+                  List.of()))
           .text();
     } catch (Problem notSeen) {
       return Optional.empty();

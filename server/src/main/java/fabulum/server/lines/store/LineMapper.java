@@ -30,12 +30,19 @@ public interface LineMapper {
    * Adds a line.
    *
    * @param reaches codes of countries, with spaces between
+   * @param carries kinds of attachments, with spaces between
    */
-  long insert(LineSetup line, String name, String number, String reaches);
+  long insert(LineSetup line, String name, String number, String reaches, String carries);
 
   /** How many were changed: none when the line is no longer in the state that was seen. */
   int update(
-      long id, LineSetup line, String name, String number, String reaches, @Nullable Long seen);
+      long id,
+      LineSetup line,
+      String name,
+      String number,
+      String reaches,
+      String carries,
+      @Nullable Long seen);
 
   List<SpanRow> listSpans(long lineId);
 

@@ -24,4 +24,6 @@ public record LineRow(
     boolean registered,
     String signature,
     String reaches,
+    String carries,
+    int mostKilobytes,
     long version) {}

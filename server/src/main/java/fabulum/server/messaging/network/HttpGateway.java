@@ -1,10 +1,13 @@
 package fabulum.server.messaging.network;
 
+import com.fasterxml.jackson.annotation.JsonInclude;
 import fabulum.core.delivery.ClientReference;
 import fabulum.core.delivery.DeliveryState;
 import fabulum.core.delivery.Gateway;
+import fabulum.core.delivery.Media;
 import fabulum.core.delivery.SendOutcome;
-import fabulum.server.messaging.NetworkSettings;
+import fabulum.server.messaging.ReceivedMedia;
+import fabulum.server.platform.NetworkSettings;
 import java.io.IOException;
 import java.net.ConnectException;
 import java.net.URI;
@@ -62,7 +65,9 @@ final class HttpGateway implements Gateway {
             .build();
   }
 
-  record SendRequest(String reference, String from, String to, String body) {}
+  @JsonInclude(JsonInclude.Include.NON_NULL)
+  record SendRequest(
+      String reference, String from, String to, String body, @Nullable List<Media> media) {}
 
   record SendAnswer(@Nullable String id) {}
 
@@ -89,12 +94,13 @@ final class HttpGateway implements Gateway {
       @Nullable String from,
       @Nullable String to,
       @Nullable String body,
-      @Nullable Instant receivedAt) {
+      @Nullable Instant receivedAt,
+      @Nullable List<@Nullable ReceivedMedia> media) {
     IncomingText text() {
       if (id == null || from == null || to == null || body == null || receivedAt == null) {
         throw new IllegalArgumentException("Something is missing");
       }
-      return new IncomingText(id, from, to, body, receivedAt);
+      return new IncomingText(id, from, to, body, receivedAt, ReceivedMedia.all(media));
     }
   }
 
@@ -102,7 +108,11 @@ final class HttpGateway implements Gateway {
   public SendOutcome send(OutgoingText text) {
     SendRequest body =
         new SendRequest(
-            text.reference().value(), text.from().e164(), text.to().e164(), text.words());
+            text.reference().value(),
+            text.from().e164(),
+            text.to().e164(),
+            text.words(),
+            text.media().isEmpty() ? null : text.media());
     HttpRequest request =
         request("/network/texts")
             .header("Content-Type", "application/json")

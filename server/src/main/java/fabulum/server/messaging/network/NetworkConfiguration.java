@@ -1,7 +1,7 @@
 package fabulum.server.messaging.network;
 
 import fabulum.core.delivery.Gateway;
-import fabulum.server.messaging.NetworkSettings;
+import fabulum.server.platform.NetworkSettings;
 import java.net.URI;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;

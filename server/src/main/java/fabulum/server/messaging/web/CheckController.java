@@ -105,13 +105,15 @@ class CheckController {
    * @param reference under which they are sent, so that an attempt whose answer got lost does not
    *     speak against them
    * @param seen the newest entry that stood there when it was begun
+   * @param attachments what is to go with it
    */
   record CheckRequest(
       @NotNull(message = "Words are needed.") @Size(max = 20_000, message = "That is too long.")
           String words,
       @Nullable @Pattern(regexp = ClientReference.FORM, message = ClientReference.SAID)
           String reference,
-      @Nullable Long seen) {}
+      @Nullable Long seen,
+      @Nullable @Size(max = 50, message = "That is too long.") List<@NotNull Long> attachments) {}
 
   /**
    * What speaks against a text, how it leaves, and what it costs.
@@ -183,7 +185,9 @@ class CheckController {
       @Valid @RequestBody CheckRequest text) {
     Author author = new Author.Person(me.id().value());
     Wanted wanted = Wanted.of(text.words(), author, text.reference());
-    return response(messaging.look(new ConversationId(id), wanted, text.seen()), text.words());
+    List<Long> attachments = text.attachments() == null ? List.of() : text.attachments();
+    Look look = messaging.look(new ConversationId(id), wanted, attachments, text.seen());
+    return response(look, text.words());
   }
 
   /**

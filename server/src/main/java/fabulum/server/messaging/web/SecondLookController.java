@@ -2,6 +2,7 @@ package fabulum.server.messaging.web;
 
 import fabulum.core.sending.Reason;
 import fabulum.server.accounts.SignedIn;
+import fabulum.server.attachments.AttachmentView;
 import fabulum.server.conversations.ConversationId;
 import fabulum.server.messaging.Approving;
 import fabulum.server.messaging.Approving.Approval;
@@ -17,6 +18,7 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Pattern;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -45,10 +47,13 @@ class SecondLookController {
    *
    * @param staff who wrote it
    * @param words as they were typed
+   * @param attachments what is to go with them
    */
-  record WaitingTextResponse(long id, long staff, String words, Instant askedAt) {
-    static WaitingTextResponse of(SecondLook look) {
-      return new WaitingTextResponse(look.id(), look.staff(), look.words(), look.askedAt());
+  record WaitingTextResponse(
+      long id, long staff, String words, Instant askedAt, List<AttachmentView> attachments) {
+    static WaitingTextResponse of(SecondLook look, List<AttachmentView> attachments) {
+      return new WaitingTextResponse(
+          look.id(), look.staff(), look.words(), look.askedAt(), attachments);
     }
   }
 
@@ -56,8 +61,10 @@ class SecondLookController {
   @GetMapping("/api/conversations/{id}/second-looks")
   List<WaitingTextResponse> secondLooks(
       @AuthenticationPrincipal SignedIn me, @PathVariable long id) {
-    return looks.list(new ConversationId(id), me.id()).stream()
-        .map(WaitingTextResponse::of)
+    List<SecondLook> waiting = looks.list(new ConversationId(id), me.id());
+    Map<Long, List<AttachmentView>> attached = looks.attachmentsOf(waiting);
+    return waiting.stream()
+        .map(look -> WaitingTextResponse.of(look, attached.getOrDefault(look.id(), List.of())))
         .toList();
   }
 

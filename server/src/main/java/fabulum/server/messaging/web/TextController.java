@@ -59,6 +59,7 @@ class TextController {
    * @param looked the words as the writer saw that they would leave, with what is appended; when
    *     they would leave otherwise by now, nothing is sent. Empty when they did not look
    * @param template from which its words were made; empty for none
+   * @param attachments what goes with it, in order; then it may have no words
    */
   record AnswerRequest(
       @NotNull(message = "Write something first.") String words,
@@ -70,7 +71,9 @@ class TextController {
       @Nullable List<@Pattern(regexp = "[a-z-]{1,40}", message = "That is no reason.") String>
           confirmed,
       @Nullable @Size(max = 20_000, message = "That is too long.") String looked,
-      @Nullable Long template) {
+      @Nullable Long template,
+      @Nullable @Size(max = 10, message = "One text takes 10 attachments at most.")
+          List<@NotNull Long> attachments) {
 
     Said by(StaffId writer) {
       return new Said(
@@ -82,7 +85,8 @@ class TextController {
           null,
           reasons(confirmed),
           looked,
-          template);
+          template,
+          attachments == null ? List.of() : attachments);
     }
   }
 
@@ -109,7 +113,8 @@ class TextController {
     Kind.NEEDS_CONFIRMATION,
     Kind.SENT_WITH_OTHER_WORDS,
     Kind.LOOKS_DIFFERENT,
-    Kind.ANSWERED_MEANWHILE
+    Kind.ANSWERED_MEANWHILE,
+    Kind.CHANGED_MEANWHILE
   })
   @PostMapping("/api/conversations/{id}/texts")
   @ApiResponse(

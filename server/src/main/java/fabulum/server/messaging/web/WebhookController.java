@@ -2,9 +2,11 @@ package fabulum.server.messaging.web;
 
 import fabulum.core.delivery.DeliveryState;
 import fabulum.core.delivery.Gateway.IncomingText;
+import fabulum.core.delivery.Media;
 import fabulum.server.messaging.Deliveries.Report;
 import fabulum.server.messaging.Inbound;
 import fabulum.server.messaging.KeptAside;
+import fabulum.server.messaging.ReceivedMedia;
 import fabulum.server.platform.Problem;
 import fabulum.server.platform.Problem.FieldProblem;
 import fabulum.server.platform.Problem.Kind;
@@ -55,7 +57,8 @@ class WebhookController {
       @Nullable String reference,
       @Nullable String state,
       @Nullable String code,
-      @Nullable String reason) {}
+      @Nullable String reason,
+      @Nullable List<@Nullable ReceivedMedia> media) {}
 
   /** What we made of it: {@code taken}, or {@code known} when it was already here. */
   record Answer(String result) {}
@@ -140,7 +143,17 @@ class WebhookController {
         required("from", told.from()),
         required("to", told.to()),
         Objects.requireNonNull(told.body()),
-        Objects.requireNonNull(told.receivedAt()));
+        Objects.requireNonNull(told.receivedAt()),
+        media(told));
+  }
+
+  private static List<Media> media(Told told) {
+    try {
+      return ReceivedMedia.all(told.media());
+    } catch (IllegalArgumentException missing) {
+      throw Problem.fields(
+          List.of(new FieldProblem("media", String.valueOf(missing.getMessage()))));
+    }
   }
 
   private static void missing(List<FieldProblem> missing, String field, @Nullable String found) {

@@ -2,6 +2,7 @@ package fabulum.server.setup.web;
 
 import fabulum.core.access.Act;
 import fabulum.core.assignment.Way;
+import fabulum.core.attachment.FileKind;
 import fabulum.core.hours.Stretch;
 import fabulum.server.access.Permits;
 import fabulum.server.accounts.SignedIn;
@@ -158,21 +159,38 @@ class LineSetUpController {
    * @param reaches the countries it sends to, ISO 3166-1; empty for all
    * @param signature words below every text; empty for none
    * @param groupLimit how many numbers a group conversation may have, 2 to 20
+   * @param carries kinds of attachments it sends; all when left out
+   * @param mostKilobytes how large one attachment may be, 100 to 25,000; 5,000 when left out
    */
   record SendingMessage(
       int mostParts,
       boolean registered,
       @NotNull(message = "Say which countries, or none.") Set<@NotNull String> reaches,
       @NotNull(message = "Write a signature, or nothing.") String signature,
-      int groupLimit) {
+      int groupLimit,
+      @Nullable Set<@NotNull FileKind> carries,
+      @Nullable Integer mostKilobytes) {
 
     LineSending sending() {
-      return new LineSending(mostParts, registered, reaches, signature.strip(), groupLimit);
+      return new LineSending(
+          mostParts,
+          registered,
+          reaches,
+          signature.strip(),
+          groupLimit,
+          carries == null ? LineSending.USUAL.carries() : carries,
+          mostKilobytes == null ? LineSending.USUAL.mostKilobytes() : mostKilobytes);
     }
 
     static SendingMessage of(LineSending line) {
       return new SendingMessage(
-          line.mostParts(), line.registered(), line.reaches(), line.signature(), line.groupLimit());
+          line.mostParts(),
+          line.registered(),
+          line.reaches(),
+          line.signature(),
+          line.groupLimit(),
+          line.carries(),
+          line.mostKilobytes());
     }
   }
 

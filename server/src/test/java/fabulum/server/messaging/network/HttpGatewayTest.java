@@ -10,15 +10,17 @@ import fabulum.core.delivery.Gateway;
 import fabulum.core.delivery.Gateway.GatewayUnavailable;
 import fabulum.core.delivery.Gateway.LookUp;
 import fabulum.core.delivery.Gateway.OutgoingText;
+import fabulum.core.delivery.Media;
 import fabulum.core.delivery.SendOutcome;
 import fabulum.core.phone.PhoneNumber;
-import fabulum.server.messaging.NetworkSettings;
+import fabulum.server.platform.NetworkSettings;
 import java.io.IOException;
 import java.net.InetSocketAddress;
 import java.net.URI;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -34,7 +36,8 @@ class HttpGatewayTest {
           REFERENCE,
           new PhoneNumber("+19205550101"),
           new PhoneNumber("+13125550123"),
-          "Tuesday at 9");
+          "Tuesday at 9",
+          List.of());
 
   private HttpServer provider;
   private Gateway gateway;
@@ -163,9 +166,32 @@ class HttpGatewayTest {
     assertThat(listing.texts())
         .containsExactly(
             new Gateway.IncomingText(
-                "r1", "+1", "+2", "hi", Instant.parse("2026-06-09T19:00:00Z")));
+                "r1", "+1", "+2", "hi", Instant.parse("2026-06-09T19:00:00Z"), List.of()));
     assertThat(asked)
         .startsWith("/network/received?from=1970-01-01T00%3A00%3A00Z&to=2026-06-09T20%3A00%3A00Z");
+  }
+
+  @Test
+  void whatGoesAndComesWithATextIsSaidByReference() {
+    answers(202, "{\"id\": \"n1\"}");
+    Media plan = new Media("https://here/media/1", "plan.pdf", "application/pdf", 7, "ab");
+    gateway.send(new OutgoingText(REFERENCE, TEXT.from(), TEXT.to(), "", List.of(plan)));
+    assertThat(asked)
+        .endsWith(
+            "\"body\":\"\",\"media\":[{\"url\":\"https://here/media/1\",\"name\":\"plan.pdf\","
+                + "\"type\":\"application/pdf\",\"octets\":7,\"sha256\":\"ab\"}]}");
+    answers(
+        200,
+        "{\"texts\": [{\"id\": \"r1\", \"from\": \"+1\", \"to\": \"+2\", \"body\": \"\","
+            + " \"receivedAt\": \"2026-06-09T19:00:00Z\", \"media\": [{\"url\": \"https://there/9\","
+            + " \"type\": \"IMAGE/JPEG\", \"octets\": 7, \"sha256\": \"not one\"}]},"
+            + " {\"id\": \"r2\", \"from\": \"+1\", \"to\": \"+2\", \"body\": \"\","
+            + " \"receivedAt\": \"2026-06-09T19:00:00Z\", \"media\": [{\"type\": \"x\"}]}]}");
+    Gateway.Listing listing = gateway.listReceived(Instant.EPOCH, Instant.EPOCH);
+    assertThat(listing.texts())
+        .flatExtracting(Gateway.IncomingText::media)
+        .containsExactly(new Media("https://there/9", null, "image/jpeg", 7, null));
+    assertThat(listing.unreadable()).hasSize(1);
   }
 
   @Test

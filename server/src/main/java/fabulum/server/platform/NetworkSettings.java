@@ -1,4 +1,4 @@
-package fabulum.server.messaging;
+package fabulum.server.platform;
 
 import jakarta.validation.constraints.AssertTrue;
 import jakarta.validation.constraints.Min;

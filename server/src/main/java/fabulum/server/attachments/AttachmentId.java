@@ -1,0 +1,4 @@
+package fabulum.server.attachments;
+
+/** Names an attachment. */
+public record AttachmentId(long value) {}

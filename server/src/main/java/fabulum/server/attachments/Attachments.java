@@ -1,0 +1,357 @@
+package fabulum.server.attachments;
+
+import fabulum.core.attachment.FileName;
+import fabulum.core.delivery.Media;
+import fabulum.server.access.StaffId;
+import fabulum.server.attachments.Attachment.State;
+import fabulum.server.attachments.FileStore.Part;
+import fabulum.server.attachments.Preparation.Ready;
+import fabulum.server.attachments.store.AttachmentMapper;
+import fabulum.server.platform.DiskReserve;
+import fabulum.server.platform.Problem;
+import fabulum.server.platform.Problem.FieldProblem;
+import fabulum.server.platform.Problem.Kind;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.event.TransactionPhase;
+import org.springframework.transaction.event.TransactionalEventListener;
+
+/**
+ * What goes or came with texts. Who may see a conversation is decided above; here only what is on a
+ * person's paper is that person's alone.
+ */
+@Service
+public class Attachments {
+  private static final Logger log = LoggerFactory.getLogger(Attachments.class);
+
+  /** With one text. */
+  public static final int MOST = 10;
+
+  private static final int LONGEST_WORDS = 300;
+  private static final int LONGEST_URL = 2_000;
+  private static final int LONGEST_TYPE = 100;
+
+  private final AttachmentMapper attachments;
+  private final FileStore store;
+  private final Preparation preparation;
+  private final AttachmentSettings settings;
+  private final DiskReserve reserve;
+  private final Clock clock;
+
+  Attachments(
+      AttachmentMapper attachments,
+      FileStore store,
+      Preparation preparation,
+      AttachmentSettings settings,
+      DiskReserve reserve,
+      Clock clock) {
+    this.attachments = attachments;
+    this.store = store;
+    this.preparation = preparation;
+    this.settings = settings;
+    this.reserve = reserve;
+    this.clock = clock;
+  }
+
+  /**
+   * Makes a file ready and puts it on a person's paper.
+   *
+   * @param most octets that the line carries; pictures are made so small
+   * @throws Problem with the reason when it cannot be sent; nothing is kept then
+   */
+  public AttachmentView put(
+      long conversation, StaffId by, String name, InputStream content, long most) {
+    int there = attachments.listOnPaper(conversation, by.value()).size();
+    if (there >= MOST) {
+      throw bad("One text takes " + MOST + " attachments at most.");
+    }
+    reserve.requireRoom();
+    try (Part part = store.read(content, settings.largest().toBytes())) {
+      Ready ready = preparation.toSend(part, name, most);
+      Attachment made = made(conversation, by, there, ready);
+      return AttachmentView.of(get(new AttachmentId(attachments.insert(made, null))));
+    } catch (FileStore.TooLarge large) {
+      throw bad(
+          "“"
+              + FileName.clean(name, "file")
+              + "” is larger than "
+              + settings.largest().toMegabytes()
+              + " MB, so it was not added.");
+    } catch (IOException e) {
+      log.warn("A file could not be kept", e);
+      throw Problem.conflict(
+          Kind.NO_SPACE,
+          "“"
+              + FileName.clean(name, "file")
+              + "” could not be saved: it came only in part, or the disk is full. Nothing of it was"
+              + " kept; add it again.");
+    }
+  }
+
+  private Attachment made(long conversation, StaffId by, int place, Ready ready) {
+    return new Attachment(
+        0,
+        conversation,
+        null,
+        by.value(),
+        null,
+        place,
+        ready.name(),
+        ready.mediaType(),
+        ready.content().octets(),
+        ready.cameOctets(),
+        ready.content().hash(),
+        ready.preview(),
+        ready.size() == null ? null : ready.size().width(),
+        ready.size() == null ? null : ready.size().height(),
+        "",
+        State.HERE,
+        clock.instant(),
+        null,
+        null,
+        0);
+  }
+
+  private static Problem bad(String why) {
+    return Problem.fields(List.of(new FieldProblem("file", why)));
+  }
+
+  /** What is there; refused as unknown when it is not. */
+  public Attachment get(AttachmentId id) {
+    return attachments.find(id.value()).orElseThrow(() -> Problem.notFound("attachment"));
+  }
+
+  /** What is on a person's paper. */
+  public List<AttachmentView> listOnPaper(long conversation, StaffId by) {
+    return attachments.listOnPaper(conversation, by.value()).stream()
+        .map(AttachmentView::of)
+        .toList();
+  }
+
+  /**
+   * What is to go with a text, in the order wanted.
+   *
+   * @throws Problem when something is not on that person's paper, or with their waiting text, any
+   *     more
+   */
+  public List<Attachment> listToSend(long conversation, StaffId writer, List<Long> ids) {
+    if (ids.isEmpty()) {
+      return List.of();
+    }
+    if (ids.size() > MOST) {
+      throw bad("One text takes " + MOST + " attachments at most.");
+    }
+    return ids.stream()
+        .distinct()
+        .map(id -> find(conversation, writer, id).orElseThrow(Attachments::gone))
+        .toList();
+  }
+
+  private static Problem gone() {
+    return Problem.conflict(
+        Kind.CHANGED_MEANWHILE,
+        "An attachment is not on this text any more: it was removed or sent in another window."
+            + " Nothing was sent; look at the text and send it again.");
+  }
+
+  /** What of these is to go with a text that is being written; what is gone is left out. */
+  public List<Attachment> listThere(long conversation, StaffId writer, List<Long> ids) {
+    return ids.stream()
+        .distinct()
+        .limit(MOST)
+        .flatMap(id -> find(conversation, writer, id).stream())
+        .toList();
+  }
+
+  private Optional<Attachment> find(long conversation, StaffId writer, long id) {
+    return attachments
+        .find(id)
+        .filter(one -> one.entryId() == null && one.conversationId() == conversation)
+        .filter(one -> one.staffId() != null && one.staffId() == writer.value());
+  }
+
+  /** Whether these, and no others, went with a text. */
+  public boolean wentWith(long entry, List<Long> ids) {
+    return rowsOf(List.of(entry)).stream()
+        .map(Attachment::id)
+        .collect(Collectors.toSet())
+        .equals(Set.copyOf(ids));
+  }
+
+  /**
+   * Lets attachments go with a text. To be used in the transaction that puts it into the outbox.
+   */
+  public void goWith(long entry, StaffId writer, List<Long> ids) {
+    for (int i = 0; i < ids.size(); i++) {
+      if (attachments.putToEntry(ids.get(i), writer.value(), entry, i) == 0) {
+        throw gone();
+      }
+    }
+  }
+
+  /** Lets attachments wait with a text for a second look. To be used in the same transaction. */
+  public void waitWith(long look, StaffId writer, List<Long> ids) {
+    for (int i = 0; i < ids.size(); i++) {
+      if (attachments.putToLook(ids.get(i), writer.value(), look, i) == 0) {
+        throw gone();
+      }
+    }
+  }
+
+  /** A text does not leave: what went with it is on its writer's paper again. */
+  public void takeBack(long entry) {
+    attachments.takeFromEntry(entry);
+  }
+
+  /** A text does not wait for a second look any more: the same. */
+  public void giveBack(long look) {
+    attachments.takeFromLook(look);
+  }
+
+  /** Takes something off a person's paper. */
+  public void remove(AttachmentId id, StaffId by) {
+    if (attachments.deleteFromPaper(id.value(), by.value()) == 0) {
+      throw Problem.notFound("attachment");
+    }
+  }
+
+  /** Says what something shows, for those who do not see it. */
+  public void describe(AttachmentId id, String words) {
+    String said = words.strip();
+    if (said.length() > LONGEST_WORDS) {
+      throw Problem.fields(
+          List.of(new FieldProblem("words", "Describe it in at most 300 characters.")));
+    }
+    attachments.setWords(id.value(), said);
+  }
+
+  /** What goes or came with texts, by entry; texts with nothing are left out. */
+  public Map<Long, List<AttachmentView>> listOfEntries(List<Long> entries) {
+    return byKey(rowsOf(entries), row -> row.entryId());
+  }
+
+  /** What waits with texts for a second look, by look. */
+  public Map<Long, List<AttachmentView>> listOfLooks(List<Long> looks) {
+    return looks.isEmpty()
+        ? Map.of()
+        : byKey(attachments.listOfLooks(looks), Attachment::secondLookId);
+  }
+
+  private static Map<Long, List<AttachmentView>> byKey(
+      List<Attachment> rows, Function<Attachment, Long> key) {
+    return rows.stream()
+        .collect(
+            Collectors.groupingBy(
+                key, Collectors.mapping(AttachmentView::of, Collectors.toList())));
+  }
+
+  /** What goes or came with texts. */
+  public List<Attachment> rowsOf(List<Long> entries) {
+    return entries.isEmpty() ? List.of() : attachments.listOfEntries(entries);
+  }
+
+  /** Notes what the network says came with a text, to be fetched. In the text's transaction. */
+  public void announce(long conversation, long entry, List<Media> all) {
+    Instant now = clock.instant();
+    for (int i = 0; i < all.size(); i++) {
+      Media one = all.get(i);
+      String name = FileName.clean(one.name() == null ? "" : one.name(), "attachment");
+      boolean possible = one.url().length() <= LONGEST_URL;
+      String type = one.type().length() > LONGEST_TYPE ? "application/octet-stream" : one.type();
+      Attachment made =
+          new Attachment(
+              0,
+              conversation,
+              entry,
+              null,
+              null,
+              i,
+              name,
+              type,
+              one.octets(),
+              one.octets(),
+              null,
+              null,
+              null,
+              null,
+              "",
+              possible ? State.FETCHING : State.MISSING,
+              now,
+              possible ? one.url() : null,
+              one.sha256(),
+              0);
+      attachments.insert(made, possible ? now : null);
+    }
+  }
+
+  /** Tries again to fetch what could not be fetched. */
+  public void fetchAgain(AttachmentId id) {
+    attachments.askAgain(id.value(), clock.instant());
+  }
+
+  /** The content, if it is here. */
+  public Optional<Path> content(Attachment attachment) {
+    return path(attachment.hash());
+  }
+
+  /** Its picture in small, if there is one. */
+  public Optional<Path> preview(Attachment attachment) {
+    return path(attachment.preview());
+  }
+
+  private Optional<Path> path(@Nullable String hash) {
+    return Optional.ofNullable(hash).filter(store::has).map(store::place);
+  }
+
+  /** Contents that rows named which are gone for good. */
+  public record Forgotten(List<String> hashes) {}
+
+  /**
+   * Forgets what went or came in conversations that are removed for good. To be used in that
+   * transaction.
+   *
+   * @return to be told as an event in the same transaction; after it the contents go
+   */
+  public Forgotten forget(List<Long> conversations) {
+    if (conversations.isEmpty()) {
+      return new Forgotten(List.of());
+    }
+    List<String> hashes = attachments.listContents(conversations);
+    attachments.deleteOfConversations(conversations);
+    return new Forgotten(hashes);
+  }
+
+  /** The same of single texts. */
+  public Forgotten forgetTexts(List<Long> entries) {
+    List<Attachment> gone = rowsOf(entries);
+    if (!gone.isEmpty()) {
+      attachments.deleteOfEntries(entries);
+    }
+    return new Forgotten(
+        gone.stream()
+            .flatMap(one -> Stream.of(one.hash(), one.preview()))
+            .filter(Objects::nonNull)
+            .distinct()
+            .toList());
+  }
+
+  @TransactionalEventListener(phase = TransactionPhase.AFTER_COMMIT)
+  void forgotten(Forgotten gone) {
+    store.discard(gone.hashes(), hash -> !attachments.isUsed(hash));
+  }
+}

@@ -1,0 +1,5 @@
+/** Tables of attachments. */
+@NullMarked
+package fabulum.server.attachments.store;
+
+import org.jspecify.annotations.NullMarked;

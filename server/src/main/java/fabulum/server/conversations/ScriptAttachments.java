@@ -1,0 +1,97 @@
+package fabulum.server.conversations;
+
+import fabulum.core.access.Act;
+import fabulum.server.access.Permits;
+import fabulum.server.access.StaffId;
+import fabulum.server.attachments.Attachment;
+import fabulum.server.attachments.AttachmentFetched;
+import fabulum.server.attachments.AttachmentId;
+import fabulum.server.attachments.Attachments;
+import fabulum.server.platform.Problem;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What goes and came with texts, as far as people see their conversations. */
+@Service
+public class ScriptAttachments {
+  private final Attachments attachments;
+  private final InSight inSight;
+  private final Bookkeeping books;
+  private final Permits permits;
+
+  ScriptAttachments(Attachments attachments, InSight inSight, Bookkeeping books, Permits permits) {
+    this.attachments = attachments;
+    this.inSight = inSight;
+    this.books = books;
+    this.permits = permits;
+  }
+
+  /**
+   * A file that may be handed out.
+   *
+   * @param mediaType as its content says
+   */
+  public record SeenFile(Path path, String name, String mediaType) {}
+
+  /** The content, for a person who sees it. */
+  public SeenFile content(AttachmentId id, StaffId asking) {
+    Attachment seen = see(id, asking);
+    return file(attachments.content(seen), seen.name(), seen.mediaType());
+  }
+
+  /** Its picture in small, for a person who sees it. */
+  public SeenFile preview(AttachmentId id, StaffId asking) {
+    Attachment seen = see(id, asking);
+    return file(attachments.preview(seen), seen.name(), "image/jpeg");
+  }
+
+  private static SeenFile file(Optional<Path> path, String name, String mediaType) {
+    return path.map(there -> new SeenFile(there, name, mediaType))
+        .orElseThrow(() -> Problem.notFound("file"));
+  }
+
+  /** What is only on a paper is seen by its writer alone. */
+  private Attachment see(AttachmentId id, StaffId asking) {
+    Attachment attachment = attachments.get(id);
+    inSight.row(new ConversationId(attachment.conversationId()), asking);
+    boolean onPaper = attachment.entryId() == null && attachment.secondLookId() == null;
+    if (onPaper && !Long.valueOf(asking.value()).equals(attachment.staffId())) {
+      throw Problem.notFound("attachment");
+    }
+    return attachment;
+  }
+
+  /** Says what something shows, for those who do not see it. */
+  @Transactional
+  public void describe(AttachmentId id, String words, StaffId by) {
+    Attachment attachment = see(id, by);
+    permits.require(by, Act.WORK);
+    attachments.describe(id, words);
+    changed(attachment);
+  }
+
+  /** Tries again to fetch what could not be fetched. */
+  @Transactional
+  public void fetchAgain(AttachmentId id, StaffId by) {
+    Attachment attachment = see(id, by);
+    permits.require(by, Act.WORK);
+    attachments.fetchAgain(id);
+    changed(attachment);
+  }
+
+  private void changed(Attachment attachment) {
+    if (attachment.entryId() != null) {
+      books.changed(attachment.conversationId(), List.of(attachment.entryId()));
+    }
+  }
+
+  /** Tells of what is here now, in the same transaction. */
+  @EventListener
+  void fetched(AttachmentFetched event) {
+    books.changed(event.conversation(), List.of(event.entry()));
+  }
+}
