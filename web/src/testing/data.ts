@@ -41,6 +41,8 @@ export const dock: Line = {
   registered: true,
   signature: '',
   reaches: [],
+  carries: ['PICTURE', 'SOUND', 'VIDEO', 'PDF', 'DOCUMENT', 'CONTACT'],
+  mostKilobytes: 5000,
 };
 
 export const yard: Line = {

@@ -1,12 +1,15 @@
 import { Box, Tooltip } from '@mui/material';
-import { memo, type ReactNode } from 'react';
+import { memo, type ReactNode, Suspense } from 'react';
 import type { Entry } from '../../shared/api';
 import { day, fullMoment, money } from '../../shared/format';
-import { Moment, StaffMark, useNow } from '../../shared/ui';
+import { Moment, part, StaffMark, useNow } from '../../shared/ui';
 import { notePaper } from '../../theme';
 import { deliveryWords, direction, type Printed } from './model/scene';
 import { LinkedWords } from './LinkedWords';
 import { NoteWords } from './NoteWords';
+
+/** Fetched with the first attachment. */
+const Attached = part(() => import('../attachments').then((part) => part.Attached));
 
 interface Props {
   line: Printed;
@@ -158,16 +161,23 @@ export const EntryLine = memo(function EntryLine(props: Props) {
               {note ? (
                 <NoteWords note={entry} mine={entry.speaker?.id === me} zone={zone} />
               ) : (
-                <Box
-                  sx={{
-                    typography: 'words',
-                    lineHeight: 1.5,
-                    whiteSpace: 'pre-wrap',
-                    overflowWrap: 'anywhere',
-                  }}
-                >
-                  <LinkedWords words={entry.words ?? ''} />
-                </Box>
+                (entry.words !== '' || !entry.attachments) && (
+                  <Box
+                    sx={{
+                      typography: 'words',
+                      lineHeight: 1.5,
+                      whiteSpace: 'pre-wrap',
+                      overflowWrap: 'anywhere',
+                    }}
+                  >
+                    <LinkedWords words={entry.words ?? ''} />
+                  </Box>
+                )
+              )}
+              {entry.attachments && (
+                <Suspense fallback={<Box sx={{ height: 132 }} />}>
+                  <Attached list={entry.attachments} conversation={entry.conversationId} />
+                </Suspense>
               )}
               {entry.delivery && (
                 <Tooltip title={costWords(entry)}>

@@ -1,9 +1,9 @@
 import { Box, Button } from '@mui/material';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { type FormEvent, useState } from 'react';
+import { type FormEvent, useRef, useState } from 'react';
 import { clock } from '../../shared/format';
 import { Blank } from '../../shared/ui';
-import { call, type HandsetScript, type HandsetState, type Named } from './api';
+import { asMedia, call, type HandsetScript, type HandsetState, type Media, type Named } from './api';
 
 const STATES: { value: HandsetState; words: string }[] = [
   { value: 'ON', words: 'switched on' },
@@ -17,6 +17,7 @@ interface Spoken {
   mine: boolean;
   line: string;
   words: string;
+  media: Media[];
   at: string;
 }
 
@@ -26,6 +27,7 @@ function spoken(script: HandsetScript): Spoken[] {
     mine: false,
     line: text.from,
     words: text.body,
+    media: text.media ?? [],
     at: text.acceptedAt,
   }));
   const sent = script.sent.map((text) => ({
@@ -33,9 +35,33 @@ function spoken(script: HandsetScript): Spoken[] {
     mine: true,
     line: text.to,
     words: text.body,
+    media: text.media ?? [],
     at: text.receivedAt,
   }));
   return [...arrived, ...sent].sort((a, b) => a.at.localeCompare(b.at));
+}
+
+/** What goes with a text, as a handset shows it. */
+function OnHandset({ media }: { media: Media }) {
+  const { name, type, file } = media;
+  if (!file) return <Box sx={{ typography: 'caption' }}>({name ?? 'a file'}, not here)</Box>;
+  const address = `/handsets/media/${file}`;
+  return type?.startsWith('image/') ? (
+    <Box
+      component="img"
+      src={address}
+      alt={name ?? 'picture'}
+      sx={{ display: 'block', maxHeight: 160, maxWidth: 260, my: 0.5 }}
+    />
+  ) : type?.startsWith('audio/') ? (
+    <Box component="audio" controls src={address} aria-label={name ?? 'sound'} sx={{ display: 'block', my: 0.5 }} />
+  ) : (
+    <Box sx={{ typography: 'body2' }}>
+      <a href={address} download={name ?? 'file'}>
+        {name ?? 'a file'}
+      </a>
+    </Box>
+  );
 }
 
 /** One handset: what it sent and got, and a text to write. */
@@ -46,10 +72,14 @@ export function Handset({ number, name, lines }: { number: string; name: string;
   const [chosen, setTo] = useState<string>();
   const to = chosen ?? lines[0]?.number;
   const [words, setWords] = useState('');
+  const [files, setFiles] = useState<File[]>([]);
+  const chooser = useRef<HTMLInputElement>(null);
   const send = useMutation({
-    mutationFn: () => call('POST', `${path}/texts`, { to, body: words }),
+    mutationFn: async () =>
+      call('POST', `${path}/texts`, { to, body: words, media: await Promise.all(files.map(asMedia)) }),
     onSuccess: () => {
       setWords('');
+      setFiles([]);
       void queries.invalidateQueries();
     },
   });
@@ -59,7 +89,7 @@ export function Handset({ number, name, lines }: { number: string; name: string;
   });
   const submit = (event: FormEvent) => {
     event.preventDefault();
-    if (words.trim() !== '') send.mutate();
+    if (words.trim() !== '' || files.length > 0) send.mutate();
   };
   const lineName = (line: string) => lines.find((one) => one.number === line)?.name ?? line;
   return (
@@ -107,6 +137,9 @@ export function Handset({ number, name, lines }: { number: string; name: string;
                   }}
                 >
                   {line.words}
+                  {line.media.map((each, i) => (
+                    <OnHandset key={i} media={each} />
+                  ))}
                 </Box>
               </Box>
             ))}
@@ -149,11 +182,25 @@ export function Handset({ number, name, lines }: { number: string; name: string;
             resize: 'vertical',
           }}
         />
-        <Box sx={{ display: 'flex', justifyContent: 'space-between', mt: 0.5 }}>
+        <input
+          ref={chooser}
+          type="file"
+          multiple
+          hidden
+          aria-label="Files of this handset"
+          onChange={(event) => setFiles([...(event.target.files ?? [])])}
+        />
+        <Box sx={{ display: 'flex', gap: 1, alignItems: 'baseline', mt: 0.5 }}>
+          <Button onClick={() => chooser.current?.click()}>Add files</Button>
+          <Box sx={{ flex: 1, typography: 'body2' }}>{files.map(({ name: of }) => of).join(', ')}</Box>
           <Box role="alert" sx={{ color: 'error.main' }}>
             {send.error?.message}
           </Box>
-          <Button type="submit" variant="contained" disabled={words.trim() === '' || send.isPending}>
+          <Button
+            type="submit"
+            variant="contained"
+            disabled={(words.trim() === '' && files.length === 0) || send.isPending}
+          >
             Send the text
           </Button>
         </Box>

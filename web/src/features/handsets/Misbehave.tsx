@@ -13,6 +13,8 @@ const GOOD: Faults = {
   failWith: null,
   repeat: 0,
   outOfOrder: false,
+  loseMedia: 0,
+  spoilMedia: 0,
 };
 
 const counts = [0, 1, 3, 10].map((value) => ({
@@ -135,6 +137,23 @@ export function Misbehave({ faults }: { faults: Faults }) {
               { value: 'out', words: 'out of order' },
             ]}
             onChange={(value) => change({ outOfOrder: value === 'out' })}
+          />
+          .
+        </span>
+        <span>
+          Of the files that go with texts it loses{' '}
+          <Blank
+            name="Loses files"
+            value={faults.loseMedia}
+            options={options(faults.loseMedia)}
+            onChange={(loseMedia) => change({ loseMedia })}
+          />
+          , and spoils{' '}
+          <Blank
+            name="Spoils files"
+            value={faults.spoilMedia}
+            options={options(faults.spoilMedia)}
+            onChange={(spoilMedia) => change({ spoilMedia })}
           />
           .
         </span>

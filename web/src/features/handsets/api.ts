@@ -14,6 +14,24 @@ export interface Faults {
   failWith: string | null;
   repeat: number;
   outOfOrder: boolean;
+  loseMedia: number;
+  spoilMedia: number;
+}
+
+/** What goes with a text; without a file it is not on the handset. */
+export interface Media {
+  name: string | null;
+  type: string | null;
+  octets: number;
+  file: string | null;
+}
+
+/** A file of this computer as the handset sends it. */
+export async function asMedia(file: File): Promise<{ name: string; type: string; data: string }> {
+  const octets = new Uint8Array(await file.arrayBuffer());
+  let binary = '';
+  for (const octet of octets) binary += String.fromCharCode(octet);
+  return { name: file.name, type: file.type, data: btoa(binary) };
 }
 
 export type HandsetState = 'ON' | 'OFF' | 'GONE';
@@ -27,8 +45,8 @@ export interface Overview {
 export interface HandsetScript {
   number: string;
   state: HandsetState;
-  arrived: { id: string; from: string; body: string; acceptedAt: string }[];
-  sent: { id: string; to: string; body: string; receivedAt: string }[];
+  arrived: { id: string; from: string; body: string; acceptedAt: string; media?: Media[] | null }[];
+  sent: { id: string; to: string; body: string; receivedAt: string; media?: Media[] | null }[];
 }
 
 export async function call<T>(method: string, path: string, body?: unknown): Promise<T> {

@@ -19,6 +19,7 @@ const DOSSIER: Dossier = {
     openJobs: [{ what: 'bilge pump', standing: 'waiting for parts' }],
   },
   drafts: [],
+  attached: [],
   holders: ['Vera Lund'],
   left: [],
   lost: [],

@@ -25,7 +25,7 @@ export function LostText({ entry, line, numbers, onWriteAgain, onLeave }: Props)
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const [elsewhere, setElsewhere] = useState(false);
   const words = entry.words ?? '';
-  const carry = { words, again: entry.id };
+  const carry = { words, again: entry.id, attachments: entry.attachments?.map(({ id }) => id) };
   const send = useSend(entry.conversationId, { onSent: () => undefined, onStays: () => undefined });
   const open = useMutation({
     mutationFn: (number: string) => ask('POST', '/api/write-to', { body: { line, number, makeCustomer: false } }),

@@ -18,7 +18,6 @@ import { Beside } from '../../shared/sheet';
 import { Closed } from './Closed';
 import { Dossier } from './Dossier';
 import { Bands } from './Bands';
-import { HandOver } from './HandOver';
 import { quoted } from './model/copy';
 import { Lines } from './Lines';
 import { SetAsideMenu } from './SetAsideMenu';
@@ -30,6 +29,9 @@ import { useWatch } from './useWatch';
 
 /** Fetched with the first script. */
 const WrongNumberBand = part(() => import('../wrong-number').then((part) => part.WrongNumberBand));
+
+/** Fetched with the first handing over. */
+const HandOver = part(() => import('./HandOver').then((part) => part.HandOver));
 
 /** Fetched when the customer is first laid beside a script. */
 const CustomerSheet = part(() => import('./CustomerSheet').then((part) => part.CustomerSheet));
@@ -158,7 +160,9 @@ export const Script = memo(function Script({ id, session, onBack }: Props) {
         teamName={conversation.teamId === undefined ? undefined : teamName(conversation.teamId)}
       />
       {handing && (
-        <HandOver id={id} name={name} zone={zone} onClose={() => setHanding(false)} onHandOver={acts.handOver} />
+        <Suspense fallback={null}>
+          <HandOver id={id} name={name} zone={zone} onClose={() => setHanding(false)} onHandOver={acts.handOver} />
+        </Suspense>
       )}
       <SetAsideMenu
         id={id}

@@ -5,7 +5,7 @@ import { checked, conversation, maren, priya, session } from '../../testing/data
 import { type Answers, No, show } from '../../testing/show';
 import { LookBand } from './LookBand';
 
-const WAITING = { id: 4, staff: priya.id, words: 'It is free.', askedAt: '2026-06-09T19:00:00Z' };
+const WAITING = { id: 4, staff: priya.id, words: 'It is free.', askedAt: '2026-06-09T19:00:00Z', attachments: [] };
 const APPROVE = 'POST /api/second-looks/4/approve';
 const ANSWERS: Answers = {
   'GET /api/conversations/7/second-looks': [WAITING],

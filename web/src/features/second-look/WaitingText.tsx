@@ -1,10 +1,13 @@
 import { Box, TextField } from '@mui/material';
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useDeferredValue, useState } from 'react';
+import { Suspense, useDeferredValue, useState } from 'react';
 import { type Conversation, shownNow, staffQuery, type WaitingText as Waiting } from '../../shared/api';
-import { ActButton, focusing, Moment, ProblemNote, useMe, useRefusal } from '../../shared/ui';
+import { ActButton, focusing, Moment, part, ProblemNote, useMe, useRefusal } from '../../shared/ui';
 import { asking, isRefused, Reasons, sendWords } from '../writing';
 import { lookCheckQuery, useLook } from './queries';
+
+/** Fetched with the first attachment. */
+const Attached = part(() => import('../attachments').then((part) => part.Attached));
 
 interface Props {
   text: Waiting;
@@ -40,6 +43,7 @@ export function WaitingText({ text, conversation, zone }: Props) {
         <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'baseline' }}>
           <Box sx={{ typography: 'words', flex: 1, minWidth: 0, whiteSpace: 'pre-wrap', overflowWrap: 'anywhere' }}>
             {text.words}
+            <With text={text} />
           </Box>
           <ActButton sx={{ p: 0 }} disabled={act.isPending} onClick={() => act.mutate({ kind: 'take back' })}>
             Take back
@@ -60,6 +64,16 @@ interface LookProps {
   act: ReturnType<typeof useLook>;
 }
 
+/** What is to go with it. */
+function With({ text }: { text: Waiting }) {
+  if (text.attachments.length === 0) return null;
+  return (
+    <Suspense fallback={null}>
+      <Attached list={text.attachments} />
+    </Suspense>
+  );
+}
+
 /** What a colleague can do with it: send it as it is or changed, or return it with a word. */
 function ToLookAt({ text, conversation, writer, act }: LookProps) {
   const queries = useQueryClient();
@@ -77,7 +91,7 @@ function ToLookAt({ text, conversation, writer, act }: LookProps) {
   });
   const check = query.data;
   const confirm = asked === words ? asking(check) : [];
-  const blocked = words.trim() === '' || act.isPending || isRefused(check);
+  const blocked = (words.trim() === '' && text.attachments.length === 0) || act.isPending || isRefused(check);
   return (
     <Box component="form" onSubmit={(event) => event.preventDefault()} sx={{ display: 'grid', gap: 0.75, mt: 0.5 }}>
       {changing ? (
@@ -93,6 +107,7 @@ function ToLookAt({ text, conversation, writer, act }: LookProps) {
       ) : (
         <Box sx={{ typography: 'words', whiteSpace: 'pre-wrap', overflowWrap: 'anywhere' }}>{words}</Box>
       )}
+      <With text={text} />
       {check && <Reasons label="Before it is sent" check={check} />}
       {why !== undefined && (
         <TextField

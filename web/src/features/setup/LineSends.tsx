@@ -1,12 +1,42 @@
-import { Autocomplete, Box, Checkbox, FormControlLabel, TextField } from '@mui/material';
+import {
+  Autocomplete,
+  Box,
+  Checkbox,
+  FormControl,
+  FormControlLabel,
+  FormHelperText,
+  FormLabel,
+  TextField,
+} from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import type { LineSetup } from '../../shared/api';
 import { countryNamesQuery } from './queries';
 
 type Sending = NonNullable<LineSetup['sending']>;
 
+type FileKind = NonNullable<Sending['carries']>[number];
+
+/** What a line can carry besides words. */
+const KINDS: { kind: FileKind; words: string }[] = [
+  { kind: 'PICTURE', words: 'pictures' },
+  { kind: 'SOUND', words: 'sound' },
+  { kind: 'VIDEO', words: 'video' },
+  { kind: 'PDF', words: 'PDFs' },
+  { kind: 'DOCUMENT', words: 'documents' },
+  { kind: 'CONTACT', words: 'contact cards' },
+];
+const ALL = KINDS.map(({ kind }) => kind);
+
 /** As a new line is. */
-export const USUAL: Sending = { mostParts: 10, registered: true, reaches: [], signature: '', groupLimit: 8 };
+export const USUAL: Sending = {
+  mostParts: 10,
+  registered: true,
+  reaches: [],
+  signature: '',
+  groupLimit: 8,
+  carries: [...ALL],
+  mostKilobytes: 5000,
+};
 
 interface Props {
   line: LineSetup;
@@ -19,6 +49,7 @@ interface Props {
 export function LineSends({ line, why, onChange }: Props) {
   const sending = line.sending ?? USUAL;
   const countries = useQuery(countryNamesQuery).data ?? [];
+  const carries = sending.carries ?? ALL;
   const change = (next: Partial<Sending>) => onChange({ sending: { ...sending, ...next } });
   return (
     <Box sx={{ display: 'grid', gap: 2 }}>
@@ -64,6 +95,39 @@ export function LineSends({ line, why, onChange }: Props) {
           />
         )}
         sx={{ maxWidth: 620 }}
+      />
+      <FormControl component="fieldset" error={why('carries').error}>
+        <FormLabel component="legend" sx={{ typography: 'caption' }}>
+          Attachments it sends
+        </FormLabel>
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 1 }}>
+          {KINDS.map(({ kind, words }) => (
+            <FormControlLabel
+              key={kind}
+              label={words}
+              control={
+                <Checkbox
+                  size="small"
+                  checked={carries.includes(kind)}
+                  onChange={(_, on) =>
+                    change({ carries: ALL.filter((each) => (each === kind ? on : carries.includes(each))) })
+                  }
+                />
+              }
+            />
+          ))}
+        </Box>
+        <FormHelperText>{why('carries').helperText}</FormHelperText>
+      </FormControl>
+      <TextField
+        label="Largest attachment, in MB"
+        type="number"
+        value={(sending.mostKilobytes ?? 5000) / 1000}
+        error={why('mostKilobytes').error}
+        helperText={why('mostKilobytes').helperText ?? 'Pictures are made as small as that.'}
+        onChange={(event) => change({ mostKilobytes: Math.round(1000 * Number(event.target.value)) })}
+        slotProps={{ htmlInput: { min: 0.1, max: 25, step: 0.1 } }}
+        sx={{ width: 260 }}
       />
       <FormControlLabel
         control={

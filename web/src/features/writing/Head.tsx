@@ -21,13 +21,29 @@ interface Props extends Omit<Parameters<typeof FromTo>[0], 'conversation'> {
   begun: (paper: Paper) => boolean;
   onPaper: (paper: Paper) => void;
   onEmoji: (sign: string) => void;
+  /** Chooses files to go with the text. */
+  onAttach: () => void;
+  /** Why one may not; empty when one may. */
+  refusal: string;
   onTemplates?: (() => void) | undefined;
   /** The emoji were closed without choosing one. */
   onBack: () => void;
 }
 
 /** Above the paper: which one it is, from where to where it goes, and what can be put in. */
-export function Head({ ref, paper, me, begun, onPaper, onEmoji, onTemplates, onBack, ...fromTo }: Props) {
+export function Head({
+  ref,
+  paper,
+  me,
+  begun,
+  onPaper,
+  onEmoji,
+  onAttach,
+  refusal,
+  onTemplates,
+  onBack,
+  ...fromTo
+}: Props) {
   const isNote = paper === 'NOTE';
   const button = useRef<HTMLDivElement>(null);
   const [choosing, setChoosing] = useState<HTMLElement | null>(null);
@@ -49,6 +65,11 @@ export function Head({ ref, paper, me, begun, onPaper, onEmoji, onTemplates, onB
           Emoji
         </ActButton>
       </Box>
+      {!isNote && fromTo.conversation.answerable && (
+        <ActButton hint="Alt+A" sx={{ p: 0 }} refusal={refusal} onClick={onAttach}>
+          Attach
+        </ActButton>
+      )}
       {!isNote && onTemplates && (
         <ActButton hint="Alt+T" sx={{ p: 0 }} onClick={onTemplates}>
           Templates

@@ -1,12 +1,13 @@
 import { Box } from '@mui/material';
 import { type KeyboardEvent, useEffect, useRef } from 'react';
-import type { Check } from '../../shared/api';
+import type { Attachment, Check } from '../../shared/api';
 import { ActButton } from '../../shared/ui';
 import { costWords, pauseWords } from './model/leaving';
 import { meterWords, sendWords } from './model/meter';
 
 interface Props {
   check: Check;
+  attached: Attachment[];
   /** Something speaks against it, and it is to be sent all the same. */
   anyway: boolean;
   busy: boolean;
@@ -15,13 +16,16 @@ interface Props {
 }
 
 /** The text as the customer will see it, from which line to which number, and what it costs: before it is sent. */
-export function LookFirst({ check, anyway, busy, onSend, onBack }: Props) {
+export function LookFirst({ check, attached, anyway, busy, onSend, onBack }: Props) {
   const send = useRef<HTMLButtonElement>(null);
   useEffect(() => send.current?.focus(), []);
   const cost = costWords(check);
   const facts: [string, string][] = [
     ['From', check.from],
     ['To', check.to],
+    ...(attached.length === 0
+      ? []
+      : ([['With', attached.map(({ name }) => name).join(', ')]] satisfies [string, string][])),
     ['Takes', meterWords(check.parts)],
     ...(cost === '' ? [] : ([['Costs', cost]] satisfies [string, string][])),
     ['Leaves', pauseWords(check.pauseSeconds)],

@@ -1,5 +1,5 @@
 import { Box } from '@mui/material';
-import type { ChangeEvent, KeyboardEvent, Ref } from 'react';
+import type { ChangeEvent, ClipboardEvent, KeyboardEvent, Ref } from 'react';
 import { notePaper } from '../../theme';
 
 interface Props {
@@ -12,10 +12,12 @@ interface Props {
   refusal: string;
   onWrite: (words: string) => void;
   onKey: (event: KeyboardEvent<HTMLTextAreaElement>) => void;
+  /** Files were pasted; none where they cannot go with it. */
+  onFiles: ((files: Iterable<File>) => void) | undefined;
 }
 
 /** The paper one writes on: plain for a reply, ruled and dashed for a note. */
-export function PaperField({ ref, isNote, label, words, language, refusal, onWrite, onKey }: Props) {
+export function PaperField({ ref, isNote, label, words, language, refusal, onWrite, onKey, onFiles }: Props) {
   return (
     <Box
       component="textarea"
@@ -29,6 +31,13 @@ export function PaperField({ ref, isNote, label, words, language, refusal, onWri
       rows={3}
       onChange={(event: ChangeEvent<HTMLTextAreaElement>) => onWrite(event.target.value)}
       onKeyDown={onKey}
+      onPaste={(event: ClipboardEvent) => {
+        const { files } = event.clipboardData;
+        // Words that were copied from a page often have a picture of themselves beside them.
+        if (!onFiles || files.length === 0 || event.clipboardData.types.includes('text/plain')) return;
+        event.preventDefault();
+        onFiles([...files]);
+      }}
       sx={[
         {
           display: 'block',

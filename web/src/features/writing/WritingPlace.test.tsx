@@ -11,6 +11,7 @@ import { type WritingHandle, WritingPlace } from './WritingPlace';
 const dossier: Dossier = {
   conversation: conversation(7, { number: '(312) 555-0107' }),
   drafts: [],
+  attached: [],
   holders: [],
   left: [],
   lost: [17],
@@ -37,21 +38,14 @@ const ANSWERS: Answers = {
 const NOTED = 'POST /api/conversations/7/agreement';
 const TEXTS = 'POST /api/conversations/7/texts';
 
-function lay(answers: Answers = {}, me = session) {
+function lay(answers: Answers = {}, me = session, about = dossier) {
   const onFinish = vi.fn();
   const ref = createRef<WritingHandle>();
   const place = (
-    <WritingPlace
-      ref={ref}
-      dossier={dossier}
-      line={dock}
-      me={maren.id}
-      onFinish={onFinish}
-      onWriting={() => undefined}
-    />
+    <WritingPlace ref={ref} dossier={about} line={dock} me={maren.id} onFinish={onFinish} onWriting={() => undefined} />
   );
   const page = show(place, { ...ANSWERS, ...answers }, me);
-  page.queries.setQueryData(keys.dossier(7), dossier);
+  page.queries.setQueryData(keys.dossier(7), about);
   return { ...page, onFinish, ref, place };
 }
 
@@ -183,7 +177,7 @@ describe('the writing place', () => {
     send();
     await waitFor(() => expect(paper().value).toBe(''));
     expect(page.told('POST', '/api/conversations/7/texts')).toEqual([
-      { words: 'Yes.', reference: expect.any(String) as string, seen: 40, confirmed: ['same-text'] },
+      { words: 'Yes.', reference: expect.any(String) as string, seen: 40, confirmed: ['same-text'], attachments: [] },
     ]);
   });
 
@@ -306,7 +300,7 @@ describe('the writing place', () => {
     send();
     await waitFor(() => expect(paper().value).toBe(''));
     expect(page.told('POST', '/api/conversations/7/texts')).toEqual([
-      { words: 'Yes, berth 12.', reference: expect.any(String) as string, seen: 40 },
+      { words: 'Yes, berth 12.', reference: expect.any(String) as string, seen: 40, attachments: [] },
     ]);
     expect(page.onFinish).not.toHaveBeenCalled();
     expect(localStorage).toHaveLength(0);
@@ -407,6 +401,52 @@ describe('the writing place', () => {
     await staff.give([maren, priya]);
     await waitFor(() => expect(paper().value).toBe('Ask @Priya Nandakumar ?'));
     expect(paper().selectionStart).toBe(23);
+  });
+
+  describe('with attachments', () => {
+    const plan = {
+      id: 5,
+      kind: 'PDF' as const,
+      name: 'plan.pdf',
+      mediaType: 'application/pdf',
+      octets: 84_000,
+      words: '',
+      state: 'HERE' as const,
+      preview: false,
+      shown: true,
+    };
+    const layWith = (answers: Answers = {}) => {
+      const page = lay({ [TEXTS]: { parts: 1, pauseSeconds: 0, text: 44 }, ...answers }, session, {
+        ...dossier,
+        attached: [plan],
+      });
+      return page;
+    };
+
+    it('sends them without words, and they are off the paper then', async () => {
+      const page = layWith();
+      await screen.findByText('plan.pdf');
+      await waitFor(() => expect(page.told('POST', CHECK.slice(5))).toMatchObject([{ words: '', attachments: [5] }]));
+      send();
+      await waitFor(() => expect(page.told('POST', TEXTS.slice(5))).toMatchObject([{ words: '', attachments: [5] }]));
+      await waitFor(() => expect(page.queries.getQueryData<Dossier>(keys.dossier(7))?.attached).toEqual([]));
+    });
+
+    it('removes one, and shows it again where that failed', async () => {
+      const page = layWith({ 'DELETE /api/conversations/7/attachments/5': undefined });
+      fireEvent.click(await screen.findByRole('button', { name: 'Remove plan.pdf' }));
+      expect(page.queries.getQueryData<Dossier>(keys.dossier(7))?.attached).toEqual([]);
+      await waitFor(() => expect(page.asked.some(({ method }) => method === 'DELETE')).toBe(true));
+    });
+
+    it('stays with a note for the team, where nothing can be attached', async () => {
+      layWith();
+      await screen.findByText('plan.pdf');
+      fireEvent.click(screen.getByRole('button', { name: 'Note' }));
+      expect(screen.queryByText('plan.pdf')).toBeNull();
+      expect(screen.queryByRole('button', { name: 'Attach' })).toBeNull();
+      expect(screen.getByRole('button', { name: 'Reply (draft)' })).toBeTruthy();
+    });
   });
 
   it('says who can allow it to somebody who may not text', () => {

@@ -1,7 +1,24 @@
 import { Box } from '@mui/material';
-import { type KeyboardEvent, type Ref, Suspense, useEffect, useImperativeHandle, useRef, useState } from 'react';
+import {
+  type DragEvent,
+  type KeyboardEvent,
+  type Ref,
+  Suspense,
+  useEffect,
+  useImperativeHandle,
+  useRef,
+  useState,
+} from 'react';
 import { flushSync } from 'react-dom';
-import { type Dossier, type Line, type OfferedTemplate, type Paper, type Shown, shownNow } from '../../shared/api';
+import {
+  type Attachment,
+  type Dossier,
+  type Line,
+  type OfferedTemplate,
+  type Paper,
+  type Shown,
+  shownNow,
+} from '../../shared/api';
 import { useQueryClient } from '@tanstack/react-query';
 import { offerUndo, ProblemNote, useMe, useRefusal, part } from '../../shared/ui';
 import { StopWish } from '../agreement';
@@ -12,6 +29,7 @@ import { begunName } from './model/mention';
 import { mayBeShortName, putIn } from './model/typed';
 import { Objections } from './Objections';
 import { PaperField } from './PaperField';
+import { useAttaching } from './useAttaching';
 import { useCheck } from './useCheck';
 import { answeredMeanwhile, toConfirm, useSend, type Waits } from './useSend';
 import { useSheet } from './useSheet';
@@ -19,6 +37,8 @@ import { HeldTab } from './useTab';
 
 /** Fetched with the first note. */
 const MentionPicker = part(() => import('./MentionPicker').then((part) => part.MentionPicker));
+/** Fetched with the first attachment. */
+const OnPaper = part(() => import('../attachments').then((part) => part.OnPaper));
 /** Fetched by those who look first. */
 const LookFirst = part(() => import('./LookFirst').then((part) => part.LookFirst));
 
@@ -29,6 +49,8 @@ const Inserting = part(() => import('./Inserting').then((part) => part.Inserting
 const ToDoChoice = part(() => import('../to-do').then((part) => part.ToDoChoice));
 /** Fetched with the first customer who waits. */
 const Suggested = part(() => import('./Suggested').then((part) => part.Suggested));
+
+const NO_FILES: Attachment[] = [];
 
 /** The code of the reason that a colleague answered meanwhile. */
 const ANSWERED_MEANWHILE = 'answered-meanwhile';
@@ -70,10 +92,14 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting, onTe
   const [paper, setPaper] = useState<Paper>(conversation.answerable ? 'REPLY' : 'NOTE');
   const reply = useSheet(me, dossier, 'REPLY');
   const note = useSheet(me, dossier, 'NOTE');
+  const attaching = useAttaching(conversation.id);
+  const chooser = useRef<HTMLInputElement>(null);
+  const [over, setOver] = useState(false);
   const sheetOf = (which: Paper) => (which === 'NOTE' ? note : reply);
   const send = useSend(conversation.id, {
-    onSent: ({ paper: which, words, reference, finish }, waits) => {
+    onSent: ({ paper: which, words, reference, attachments: gone, finish }, waits) => {
       sheetOf(which).sent(words, reference);
+      if (gone) attaching.sent(gone);
       setLooking(undefined);
       if (waits) offerTakeBack(waits);
       if (finish) onFinish(finish);
@@ -95,11 +121,14 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting, onTe
   const isNote = paper === 'NOTE';
   const writing = sheetOf(paper);
   const { sheet } = writing;
+  const attached = isNote ? NO_FILES : dossier.attached;
+  const attachments = attached.map(({ id }) => id);
   const { check, fresh } = useCheck(
     conversation,
     paper === 'REPLY' && conversation.answerable ? sheet.words : undefined,
     sheet.reference,
     sheet.seen,
+    attachments,
   );
   // What was said of the words of a moment ago neither stops these nor is confirmed of them: the server then says so.
   const confirm = fresh ? asking(check) : [];
@@ -112,7 +141,7 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting, onTe
   const [choosing, setChoosing] = useState(false);
   // For which reasons sending was pressed by keys already.
   const [pressedFor, setPressedFor] = useState('');
-  const empty = sheet.words.trim() === '';
+  const empty = sheet.words.trim() === '' && attached.length === 0;
 
   const insert = ({ words, id, version }: OfferedTemplate, from?: number, to?: number) => {
     if (!conversation.answerable) return;
@@ -168,7 +197,7 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting, onTe
     if (!writes) onWriting(false);
   }, [writes, onWriting]);
 
-  const cannot = empty || send.isPending || (!isNote && fresh && isRefused(check));
+  const cannot = empty || send.isPending || (!isNote && attaching.isGoing) || (!isNote && fresh && isRefused(check));
   const go = (finish: boolean, whateverStandsThere = false, confirmed = confirm) => {
     if (cannot || refusal !== '') return;
     setPressedFor('');
@@ -182,6 +211,7 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting, onTe
       seen,
       again,
       template: template?.id,
+      attachments,
       toDo: isNote ? toDo : undefined,
       confirmed: isNote || confirmed.length === 0 ? undefined : confirmed,
       looked: looking && !isNote ? check?.leaving : undefined,
@@ -198,6 +228,7 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting, onTe
     if (looksFirst && !isNote && check && !cannot) setLooking(finishes ? 'finish' : 'send');
     else go(finishes);
   };
+  const mayAttach = !isNote && conversation.answerable && refusal === '';
   const heldTab = (from: number) => {
     const before = (field.current?.value ?? '').slice(0, from);
     return tab.holds(before, isNote ? begunName(before, from) !== undefined : mayBeShortName(before));
@@ -209,6 +240,9 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting, onTe
     } else if (event.key.toLowerCase() === 'e' && event.altKey) {
       event.preventDefault();
       head.current?.emoji();
+    } else if (event.key.toLowerCase() === 'a' && event.altKey && mayAttach) {
+      event.preventDefault();
+      chooser.current?.click();
     } else if (onTemplates && event.key.toLowerCase() === 't' && event.altKey && !isNote) {
       event.preventDefault();
       onTemplates();
@@ -235,14 +269,26 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting, onTe
         px: 2,
         pt: 0.75,
         pb: 1,
-        bgcolor: 'background.default',
+        bgcolor: over ? 'inks.pineWash' : 'background.default',
+      }}
+      onDragOver={(event: DragEvent) => {
+        if (!mayAttach || !event.dataTransfer.types.includes('Files')) return;
+        event.preventDefault();
+        setOver(true);
+      }}
+      onDragLeave={() => setOver(false)}
+      onDrop={(event: DragEvent) => {
+        setOver(false);
+        if (!mayAttach || event.dataTransfer.files.length === 0) return;
+        event.preventDefault();
+        attaching.going.add([...event.dataTransfer.files]);
       }}
     >
       <Head
         ref={head}
         paper={paper}
         me={me}
-        begun={(each) => sheetOf(each).sheet.words !== ''}
+        begun={(each) => sheetOf(each).sheet.words !== '' || (each === 'REPLY' && dossier.attached.length > 0)}
         onPaper={(each) => {
           setPaper(each);
           field.current?.focus();
@@ -254,6 +300,8 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting, onTe
         carry={{ words: sheet.words, again: sheet.again }}
         onCarried={() => reply.write('')}
         onEmoji={putSign}
+        onAttach={() => chooser.current?.click()}
+        refusal={refusal}
         onTemplates={onTemplates}
         onBack={() => field.current?.focus()}
       />
@@ -266,6 +314,7 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting, onTe
         <Suspense fallback={null}>
           <LookFirst
             check={check}
+            attached={attached}
             anyway={confirm.length > 0}
             busy={cannot}
             onSend={() => go(looking === 'finish')}
@@ -287,9 +336,26 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting, onTe
             if (!isNote) onWriting(words.trim() !== '');
           }}
           onKey={pressed}
+          onFiles={mayAttach ? attaching.going.add : undefined}
         />
       )}
+      <input
+        ref={chooser}
+        type="file"
+        multiple
+        hidden
+        aria-label="Files to attach"
+        onChange={(event) => {
+          attaching.going.add([...(event.target.files ?? [])]);
+          // The same file can be chosen again.
+          event.target.value = '';
+          field.current?.focus();
+        }}
+      />
       <Suspense fallback={null}>
+        {!isNote && (attached.length > 0 || attaching.going.uploads.length > 0) && (
+          <OnPaper attached={attached} going={attaching.going} onRemove={attaching.remove} />
+        )}
         {isNote && <MentionPicker field={field} tab={tab} words={sheet.words} onWrite={note.write} />}
         {isNote && refusal === '' && (
           <ToDoChoice

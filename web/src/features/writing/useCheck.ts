@@ -12,6 +12,7 @@ const SETTLE_MS = 15;
  *
  * @param reference under which they are sent: an attempt whose answer got lost does not speak against them
  * @param seen the newest line that stood there when they were begun
+ * @param attachments what is to go with them
  * @param version of the conversation: what the customer wrote meanwhile can change it
  */
 export function useCheck(
@@ -19,6 +20,7 @@ export function useCheck(
   words: string | undefined,
   reference: string,
   seen: number | undefined,
+  attachments: number[],
 ): { check: Check | undefined; fresh: boolean } {
   const [settled, setSettled] = useState(words);
   useEffect(() => {
@@ -26,11 +28,15 @@ export function useCheck(
     return () => clearTimeout(timer);
   }, [words]);
   const query = useQuery({
-    queryKey: ['check', id, version, settled, reference, seen],
+    queryKey: ['check', id, version, settled, reference, seen, attachments.join(' ')],
     queryFn: async () => {
       const about = settled ?? '';
-      const body = { words: about, reference, seen };
-      return { about, check: await ask('POST', '/api/conversations/{id}/texts/check', { path: { id }, body }) };
+      const body = { words: about, reference, seen, attachments };
+      return {
+        about,
+        with: attachments.join(' '),
+        check: await ask('POST', '/api/conversations/{id}/texts/check', { path: { id }, body }),
+      };
     },
     enabled: settled !== undefined,
     placeholderData: keepPreviousData,
@@ -40,5 +46,5 @@ export function useCheck(
     retry: false,
   });
   const told = words === undefined ? undefined : query.data;
-  return { check: told?.check, fresh: told?.about === words };
+  return { check: told?.check, fresh: told?.about === words && told?.with === attachments.join(' ') };
 }

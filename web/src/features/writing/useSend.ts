@@ -30,6 +30,8 @@ interface Sending {
   looked?: string | undefined;
   /** The template from which they were made. */
   template?: number | undefined;
+  /** What goes with it, in order. */
+  attachments?: number[] | undefined;
   /** What a note asks for. */
   toDo?: { staff: number; at: string } | undefined;
   /** What the page showed, when the conversation is to be done once they went out. */
@@ -56,14 +58,25 @@ export function useSend(id: number, { onSent, onStays }: Outcome) {
     meta: UNDOABLE,
     mutationKey: sendingKey(id),
     scope: sendScope(id),
-    mutationFn: async ({ paper, words, reference, seen, again, confirmed, looked, template, toDo }: Sending) => {
+    mutationFn: async ({
+      paper,
+      words,
+      reference,
+      seen,
+      again,
+      confirmed,
+      looked,
+      template,
+      attachments,
+      toDo,
+    }: Sending) => {
       if (paper === 'NOTE') {
         await ask('POST', '/api/conversations/{id}/notes', { path: { id }, body: { words, reference, toDo } });
         return undefined;
       }
       const { text, pauseSeconds } = await ask('POST', '/api/conversations/{id}/texts', {
         path: { id },
-        body: { words, reference, seen, again, confirmed, looked, template },
+        body: { words, reference, seen, again, confirmed, looked, template, attachments },
       });
       return text !== undefined && pauseSeconds > 0 ? { text, pauseSeconds } : undefined;
     },

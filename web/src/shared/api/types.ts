@@ -10,6 +10,7 @@ export type StaffMarkOf = Staff['mark'];
 export type Line = Schemas['LineView'];
 export type Conversation = Schemas['ConversationView'];
 export type Entry = Schemas['EntryView'];
+export type Attachment = Schemas['AttachmentView'];
 export type Dossier = Schemas['DossierView'];
 export type Shown = Schemas['Shown'];
 export type Draft = Schemas['DraftView'];

@@ -1,4 +1,4 @@
-import type { Answer } from './ask';
+import { addressOf, type Answer } from './ask';
 import { type ApiProblem, csrfToken, noAnswer, PATIENCE_MS, problemOf } from './client';
 import type { paths } from './schema';
 
@@ -14,6 +14,8 @@ interface Sending {
   onGone: (share: number) => void;
   /** Stops it. */
   signal: AbortSignal;
+  /** The variable parts of the address. */
+  path?: Record<string, number>;
 }
 
 /**
@@ -25,7 +27,7 @@ interface Sending {
 export function upload<A extends FileAddress>(
   address: A,
   file: File,
-  { onGone, signal }: Sending,
+  { onGone, signal, path }: Sending,
 ): Promise<Answer<paths[A]['post']>> {
   return new Promise((taken, failed: (problem: ApiProblem) => void) => {
     const request = new XMLHttpRequest();
@@ -37,7 +39,7 @@ export function upload<A extends FileAddress>(
         failed(noAnswer());
       }, PATIENCE_MS);
     };
-    request.open('POST', address);
+    request.open('POST', addressOf(address, path ? { path } : {}));
     request.setRequestHeader('Accept', 'application/json');
     request.setRequestHeader('X-XSRF-TOKEN', csrfToken());
     request.upload.onprogress = ({ loaded, total }) => {

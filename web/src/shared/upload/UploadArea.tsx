@@ -63,13 +63,27 @@ export function UploadArea({ words, accept, several = false, going }: Props) {
       </Box>
       <input ref={field} type="file" hidden accept={accept} multiple={several} aria-label={words} onChange={chosen} />
       {going.uploads.map((one) => (
-        <Going key={one.id} upload={one} onAgain={() => going.again(one.id)} onRemove={() => going.remove(one.id)} />
+        <GoingFile
+          key={one.id}
+          upload={one}
+          onAgain={() => going.again(one.id)}
+          onRemove={() => going.remove(one.id)}
+        />
       ))}
     </Box>
   );
 }
 
-function Going({ upload, onAgain, onRemove }: { upload: Upload; onAgain: () => void; onRemove: () => void }) {
+/** A file on its way, or why it did not arrive. */
+export function GoingFile({
+  upload,
+  onAgain,
+  onRemove,
+}: {
+  upload: Upload;
+  onAgain: () => void;
+  onRemove: () => void;
+}) {
   const { name, gone, problem } = upload;
   return (
     <Box sx={{ typography: 'body2' }}>
@@ -77,7 +91,7 @@ function Going({ upload, onAgain, onRemove }: { upload: Upload; onAgain: () => v
         <Box sx={{ flex: 1, minWidth: 0, overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}>
           {name}
         </Box>
-        {problem && <Button onClick={onAgain}>Try again</Button>}
+        {problem && problem.status !== 422 && <Button onClick={onAgain}>Try again</Button>}
         <Button onClick={onRemove}>{problem ? 'Remove' : 'Cancel'}</Button>
       </Box>
       {problem ? (

@@ -1,2 +1,2 @@
-export { UploadArea } from './UploadArea';
+export { GoingFile, UploadArea } from './UploadArea';
 export { useUploads } from './useUploads';

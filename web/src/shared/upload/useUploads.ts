@@ -15,9 +15,9 @@ type Send<T> = (file: File, going: { onGone: (share: number) => void; signal: Ab
 
 /**
  * Files that are sent one after the other. What arrived leaves the list and is told; what did not stays, to be sent again or removed.
- * Leaving the page stops them all.
+ * Leaving the page stops them all, but those that go on: they are told all the same.
  */
-export function useUploads<T>(send: Send<T>, onTaken: (answer: T, file: File) => void) {
+export function useUploads<T>(send: Send<T>, onTaken: (answer: T, file: File) => void, { goesOn = false } = {}) {
   const [uploads, setUploads] = useState<Upload[]>([]);
   const files = useRef(new Map<number, { file: File; stop: AbortController }>());
   const last = useRef(0);
@@ -51,8 +51,10 @@ export function useUploads<T>(send: Send<T>, onTaken: (answer: T, file: File) =>
   };
   useEffect(() => {
     const { current } = files;
-    return () => current.forEach(({ stop }) => stop.abort());
-  }, []);
+    return () => {
+      if (!goesOn) current.forEach(({ stop }) => stop.abort());
+    };
+  }, [goesOn]);
   return {
     uploads,
     add: (added: Iterable<File>) => {

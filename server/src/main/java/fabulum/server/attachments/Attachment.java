@@ -51,6 +51,32 @@ public record Attachment(
     MISSING
   }
 
+  /** The same content once more, with another text or on a person's paper. */
+  Attachment copied(
+      long conversation, @Nullable Long entry, @Nullable Long staff, int at, Instant now) {
+    return new Attachment(
+        0,
+        conversation,
+        entry,
+        staff,
+        null,
+        at,
+        name,
+        mediaType,
+        octets,
+        cameOctets,
+        hash,
+        preview,
+        width,
+        height,
+        words,
+        state,
+        now,
+        null,
+        null,
+        0);
+  }
+
   /** What it is. */
   public FileKind kind() {
     return FileKind.of(mediaType);

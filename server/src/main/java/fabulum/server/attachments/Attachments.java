@@ -20,7 +20,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -146,10 +145,12 @@ public class Attachments {
   /**
    * What is to go with a text, in the order wanted.
    *
+   * @param again the text that was not delivered and is sent again; what went with it can go again
    * @throws Problem when something is not on that person's paper, or with their waiting text, any
    *     more
    */
-  public List<Attachment> listToSend(long conversation, StaffId writer, List<Long> ids) {
+  public List<Attachment> listToSend(
+      long conversation, StaffId writer, List<Long> ids, @Nullable Long again) {
     if (ids.isEmpty()) {
       return List.of();
     }
@@ -158,8 +159,15 @@ public class Attachments {
     }
     return ids.stream()
         .distinct()
-        .map(id -> find(conversation, writer, id).orElseThrow(Attachments::gone))
+        .map(id ->
+            find(conversation, writer, id)
+                .or(() -> wentWith(id, again))
+                .orElseThrow(Attachments::gone))
         .toList();
+  }
+
+  private Optional<Attachment> wentWith(long id, @Nullable Long text) {
+    return attachments.find(id).filter(one -> text != null && text.equals(one.entryId()));
   }
 
   private static Problem gone() {
@@ -187,19 +195,35 @@ public class Attachments {
 
   /** Whether these, and no others, went with a text. */
   public boolean wentWith(long entry, List<Long> ids) {
-    return rowsOf(List.of(entry)).stream()
-        .map(Attachment::id)
-        .collect(Collectors.toSet())
-        .equals(Set.copyOf(ids));
+    List<String> went = rowsOf(List.of(entry)).stream().map(Attachments::hash).sorted().toList();
+    List<String> wanted =
+        ids.stream()
+            .distinct()
+            .flatMap(id -> attachments.find(id).stream())
+            .map(Attachments::hash)
+            .sorted()
+            .toList();
+    return went.equals(wanted);
+  }
+
+  private static String hash(Attachment one) {
+    return one.hash() == null ? "" : one.hash();
   }
 
   /**
    * Lets attachments go with a text. To be used in the transaction that puts it into the outbox.
+   *
+   * @param again the text that was not delivered and is sent again; what went with it goes again
    */
-  public void goWith(long entry, StaffId writer, List<Long> ids) {
-    for (int i = 0; i < ids.size(); i++) {
-      if (attachments.putToEntry(ids.get(i), writer.value(), entry, i) == 0) {
-        throw gone();
+  public void goWith(
+      long conversation, long entry, StaffId writer, List<Long> ids, @Nullable Long again) {
+    List<Long> each = ids.stream().distinct().toList();
+    for (int i = 0; i < each.size(); i++) {
+      long id = each.get(i);
+      if (attachments.putToEntry(id, writer.value(), entry, i) == 0) {
+        Attachment before = wentWith(id, again).orElseThrow(Attachments::gone);
+        attachments.insert(
+            before.copied(conversation, entry, writer.value(), i, clock.instant()), null);
       }
     }
   }

@@ -115,7 +115,7 @@ class LineCheck {
       bad.add(new FieldProblem("sending.mostParts", "1 to 25 parts."));
     }
     if (sending.mostKilobytes() < 100 || sending.mostKilobytes() > MOST_KILOBYTES) {
-      bad.add(new FieldProblem("sending.mostKilobytes", "100 to 25,000 kilobytes."));
+      bad.add(new FieldProblem("sending.mostKilobytes", "0.1 to 25 MB."));
     }
     if (!LineSending.ALL_KINDS.containsAll(sending.carries())) {
       bad.add(new FieldProblem("sending.carries", "Choose kinds from the list."));

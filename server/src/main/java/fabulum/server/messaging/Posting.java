@@ -65,7 +65,10 @@ class Posting {
     return ends.conversation().isEmpty() || said.author().writer().isEmpty()
         ? List.of()
         : attachments.listToSend(
-            ends.conversation().get().id(), writer(said.author()), said.attachments());
+            ends.conversation().get().id(),
+            writer(said.author()),
+            said.attachments(),
+            said.again());
   }
 
   /** What of these is there to go with a text that is being written. */

@@ -371,7 +371,20 @@ class AttachmentsTest {
     assertThat(fabulum.becomes(() -> last(conversation).path("needsHand").asBoolean())).isTrue();
     assertThat(last(conversation).path("failureReason").asString())
         .isEqualTo("Its attachment is missing on the server.");
-    fabulum.tables.update("delete from attachment where id = ?", plan);
+    // Put back from a backup, it goes again with the text that is sent again.
+    Files.write(stored(plan), Samples.words("%PDF-1.4 lost"));
+    String reference = Fabulum.reference();
+    Map<String, Object> again =
+        Map.of(
+            "words", "The plan",
+            "reference", reference,
+            "again", last(conversation).path("id").asLong(),
+            "confirmed", List.of("night", "same-text"),
+            "attachments", List.of(plan));
+    priya.post("/api/conversations/" + conversation + "/texts", again).require(200);
+    assertThat(handed(reference).media()).hasSize(1);
+    priya.post("/api/conversations/" + conversation + "/texts", again).require(200);
+    assertThat(last(conversation).path("attachments")).hasSize(1);
   }
 
   @Test

@@ -1,0 +1,2 @@
+export { Attached } from './Attached';
+export { OnPaper } from './OnPaper';
