@@ -4,15 +4,15 @@ import fabulum.core.attachment.FileName;
 import fabulum.core.delivery.Media;
 import fabulum.server.access.StaffId;
 import fabulum.server.attachments.Attachment.State;
-import fabulum.server.attachments.FileStore.Part;
 import fabulum.server.attachments.Preparation.Ready;
 import fabulum.server.attachments.store.AttachmentMapper;
-import fabulum.server.platform.DiskReserve;
 import fabulum.server.platform.Problem;
 import fabulum.server.platform.Problem.FieldProblem;
 import fabulum.server.platform.Problem.Kind;
 import java.io.IOException;
 import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
@@ -24,8 +24,6 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.event.TransactionPhase;
 import org.springframework.transaction.event.TransactionalEventListener;
@@ -36,8 +34,6 @@ import org.springframework.transaction.event.TransactionalEventListener;
  */
 @Service
 public class Attachments {
-  private static final Logger log = LoggerFactory.getLogger(Attachments.class);
-
   /** With one text. */
   public static final int MOST = 10;
 
@@ -47,23 +43,13 @@ public class Attachments {
 
   private final AttachmentMapper attachments;
   private final FileStore store;
-  private final Preparation preparation;
-  private final AttachmentSettings settings;
-  private final DiskReserve reserve;
+  private final Intake intake;
   private final Clock clock;
 
-  Attachments(
-      AttachmentMapper attachments,
-      FileStore store,
-      Preparation preparation,
-      AttachmentSettings settings,
-      DiskReserve reserve,
-      Clock clock) {
+  Attachments(AttachmentMapper attachments, FileStore store, Intake intake, Clock clock) {
     this.attachments = attachments;
     this.store = store;
-    this.preparation = preparation;
-    this.settings = settings;
-    this.reserve = reserve;
+    this.intake = intake;
     this.clock = clock;
   }
 
@@ -79,27 +65,32 @@ public class Attachments {
     if (there >= MOST) {
       throw bad("One text takes " + MOST + " attachments at most.");
     }
-    reserve.requireRoom();
-    try (Part part = store.read(content, settings.largest().toBytes())) {
-      Ready ready = preparation.toSend(part, name, most);
-      Attachment made = made(conversation, by, there, ready);
-      return AttachmentView.of(get(new AttachmentId(attachments.insert(made, null))));
-    } catch (FileStore.TooLarge large) {
-      throw bad(
-          "“"
-              + FileName.clean(name, "file")
-              + "” is larger than "
-              + settings.largest().toMegabytes()
-              + " MB, so it was not added.");
+    Ready ready = intake.take(name, content, most);
+    Attachment made = made(conversation, by, there, ready);
+    return AttachmentView.of(get(new AttachmentId(attachments.insert(made, null))));
+  }
+
+  /** Puts what is here already on a person's paper as well. */
+  AttachmentView putCopy(
+      long conversation, StaffId by, String name, Optional<Path> content, long most) {
+    try (InputStream octets =
+        Files.newInputStream(content.orElseThrow(() -> Problem.notFound("file")))) {
+      return put(conversation, by, name, octets, most);
     } catch (IOException e) {
-      log.warn("A file could not be kept", e);
-      throw Problem.conflict(
-          Kind.NO_SPACE,
-          "“"
-              + FileName.clean(name, "file")
-              + "” could not be saved: it came only in part, or the disk is full. Nothing of it was"
-              + " kept; add it again.");
+      throw new UncheckedIOException("A file cannot be read", e);
     }
+  }
+
+  /** Puts what went or came with a text on a person's paper as well. */
+  public AttachmentView putAgain(Attachment attachment, long conversation, StaffId by, long most) {
+    return putCopy(conversation, by, attachment.name(), content(attachment), most);
+  }
+
+  /** The newest that went or came with texts of these conversations. */
+  public List<AttachmentView> listNewest(List<Long> conversations, int limit) {
+    return conversations.isEmpty()
+        ? List.of()
+        : attachments.listNewest(conversations, limit).stream().map(AttachmentView::of).toList();
   }
 
   private Attachment made(long conversation, StaffId by, int place, Ready ready) {

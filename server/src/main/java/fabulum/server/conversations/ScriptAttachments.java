@@ -6,7 +6,9 @@ import fabulum.server.access.StaffId;
 import fabulum.server.attachments.Attachment;
 import fabulum.server.attachments.AttachmentFetched;
 import fabulum.server.attachments.AttachmentId;
+import fabulum.server.attachments.AttachmentView;
 import fabulum.server.attachments.Attachments;
+import fabulum.server.conversations.store.ConversationMapper;
 import fabulum.server.platform.Problem;
 import java.nio.file.Path;
 import java.util.List;
@@ -18,12 +20,21 @@ import org.springframework.transaction.annotation.Transactional;
 /** What goes and came with texts, as far as people see their conversations. */
 @Service
 public class ScriptAttachments {
+  private static final int SHOWN = 60;
+
   private final Attachments attachments;
   private final InSight inSight;
   private final Bookkeeping books;
   private final Permits permits;
+  private final ConversationMapper conversations;
 
-  ScriptAttachments(Attachments attachments, InSight inSight, Bookkeeping books, Permits permits) {
+  ScriptAttachments(
+      Attachments attachments,
+      InSight inSight,
+      Bookkeeping books,
+      Permits permits,
+      ConversationMapper conversations) {
+    this.conversations = conversations;
     this.attachments = attachments;
     this.inSight = inSight;
     this.books = books;
@@ -52,6 +63,26 @@ public class ScriptAttachments {
   private static SeenFile file(Optional<Path> path, String name, String mediaType) {
     return path.map(there -> new SeenFile(there, name, mediaType))
         .orElseThrow(() -> Problem.notFound("file"));
+  }
+
+  /**
+   * What went or came with texts of a conversation's customer, as far as it is seen, the newest.
+   */
+  public List<AttachmentView> listOfCustomer(ConversationId id, StaffId asking) {
+    Conversation row = inSight.row(id, asking);
+    List<ConversationId> all =
+        row.customerId() == null
+            ? List.of(id)
+            : conversations.listByCustomer(row.customerId()).stream()
+                .map(ConversationId::new)
+                .toList();
+    List<Long> seen = inSight.list(all, asking).stream().map(Conversation::id).toList();
+    return attachments.listNewest(seen, SHOWN);
+  }
+
+  /** What went or came with a text, for a person who sees it. */
+  public Attachment get(AttachmentId id, StaffId asking) {
+    return see(id, asking);
   }
 
   /** What is only on a paper is seen by its writer alone. */

@@ -8,6 +8,7 @@ import fabulum.server.access.Permits;
 import fabulum.server.access.StaffId;
 import fabulum.server.accounts.Secrets;
 import fabulum.server.attachments.Attachments;
+import fabulum.server.attachments.KeptFiles;
 import fabulum.server.conversations.Bookkeeping;
 import fabulum.server.conversations.Conversation;
 import fabulum.server.conversations.ConversationId;
@@ -170,6 +171,7 @@ public class Removals {
     rows.deleteHoldings(customers);
     rows.deleteSaid(customers);
     rows.clearActs(customers, plan.own(), stories.now(), by.value());
+    stories.forgetKept(customers);
     rows.deleteFile(customers);
     rows.deleteWork(customers);
     rows.deleteChanges(customers);
@@ -209,6 +211,7 @@ public class Removals {
     private final CustomerChanges changes;
     private final Attachments attachments;
     private final ApplicationEventPublisher events;
+    private final KeptFiles kept;
 
     Stories(
         RemovalMapper rows,
@@ -217,7 +220,9 @@ public class Removals {
         Holdings holdings,
         CustomerChanges changes,
         Attachments attachments,
-        ApplicationEventPublisher events) {
+        ApplicationEventPublisher events,
+        KeptFiles kept) {
+      this.kept = kept;
       this.attachments = attachments;
       this.events = events;
       this.rows = rows;
@@ -229,6 +234,10 @@ public class Removals {
 
     Instant now() {
       return books.now();
+    }
+
+    void forgetKept(List<Long> customers) {
+      events.publishEvent(kept.forget(customers));
     }
 
     void hold(NumberId number) {

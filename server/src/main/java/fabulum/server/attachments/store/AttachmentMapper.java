@@ -18,6 +18,9 @@ public interface AttachmentMapper {
   /** What goes or came with texts, in order. */
   List<Attachment> listOfEntries(List<Long> entries);
 
+  /** The newest that are here, of texts of these conversations. */
+  List<Attachment> listNewest(List<Long> conversations, int limit);
+
   /** What is on the paper of a person in a conversation. */
   List<Attachment> listOnPaper(long conversation, long staff);
 

@@ -78,6 +78,9 @@ public interface ConversationMapper {
   /** Those that the number takes part in. */
   List<Long> listByNumber(long numberId);
 
+  /** The conversations of a customer, the latest first. */
+  List<Long> listByCustomer(long customerId);
+
   List<TopicRow> listAllTopics();
 
   List<TopicRow> listTopics(List<Long> ids);

@@ -1,0 +1,58 @@
+package fabulum.server.attachments;
+
+import fabulum.core.attachment.FileKind;
+import java.time.Instant;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A file that is kept to be sent.
+ *
+ * @param customerId with whom it is kept; null on the team's shelf
+ * @param title what people call it
+ * @param name of the file as it is sent
+ * @param preview hash of its picture in small; null where there is none
+ * @param retired it is offered no more
+ * @param lines from which it is offered; empty for all
+ */
+public record KeptFile(
+    long id,
+    @Nullable Long customerId,
+    String title,
+    String name,
+    String mediaType,
+    long octets,
+    String hash,
+    @Nullable String preview,
+    @Nullable Integer width,
+    @Nullable Integer height,
+    boolean retired,
+    long putBy,
+    Instant putAt,
+    long version,
+    Set<Long> lines) {
+
+  /** What it is. */
+  public FileKind kind() {
+    return FileKind.of(mediaType);
+  }
+
+  KeptFile with(Set<Long> others) {
+    return new KeptFile(
+        id,
+        customerId,
+        title,
+        name,
+        mediaType,
+        octets,
+        hash,
+        preview,
+        width,
+        height,
+        retired,
+        putBy,
+        putAt,
+        version,
+        Set.copyOf(others));
+  }
+}

@@ -1,0 +1,38 @@
+package fabulum.server.attachments.store;
+
+import fabulum.server.attachments.KeptFile;
+import java.util.List;
+import java.util.Optional;
+import org.apache.ibatis.annotations.Mapper;
+
+/** The table of kept files. */
+@Mapper
+public interface KeptFileMapper {
+  long insert(KeptFile file);
+
+  Optional<KeptFileRow> find(long id);
+
+  /** All of the shelf, those that are retired last. */
+  List<KeptFileRow> listShelf();
+
+  /** Those of a customer and of all who were joined to them, the newest first. */
+  List<KeptFileRow> listOfCustomer(long customer);
+
+  List<LineRow> listLines();
+
+  /** 0 when it was changed since. */
+  int update(long id, String title, boolean retired, long version);
+
+  void deleteLines(long file);
+
+  void insertLine(long file, long line);
+
+  int deleteOfCustomer(long id);
+
+  List<String> listContents(List<Long> customers);
+
+  void deleteOfCustomers(List<Long> customers);
+
+  /** A line from which a file is offered. */
+  record LineRow(long keptFileId, long lineId) {}
+}
