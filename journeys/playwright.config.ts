@@ -14,6 +14,9 @@ const chromium = [
   '--disable-background-networking',
   '--disable-component-update',
   '--disable-sync',
+  // A voice to record, without a microphone.
+  '--use-fake-device-for-media-stream',
+  '--use-fake-ui-for-media-stream',
 ];
 
 /** The journeys drive the packed programs, started once with the demonstration business at a fixed time, in Debian's Chromium. */

@@ -32,6 +32,13 @@ export interface Person {
   cookies: Awaited<ReturnType<BrowserContext['cookies']>>;
 }
 
+/** A file on a handset. */
+interface HandsetFile {
+  name: string;
+  type: string;
+  data: Buffer;
+}
+
 type Ask = <T>(method: string, path: string, data?: unknown) => Promise<T>;
 
 /** Asks the server, with what a browser would send beside it. */
@@ -149,16 +156,17 @@ export class Office {
   }
 
   /** A customer texts a keyword to this office's line, which nobody needs to answer. */
-  async keyword(from: string, words: string): Promise<void> {
+  async keyword(from: string, words: string, files: HandsetFile[] = []): Promise<void> {
+    const media = files.map(({ data, ...file }) => ({ ...file, data: data.toString('base64') }));
     const answer = await (
       await this.any()
-    ).post(`${HANDSETS}/handsets/${encodeURIComponent(from)}/texts`, { data: { to: this.line, body: words } });
+    ).post(`${HANDSETS}/handsets/${encodeURIComponent(from)}/texts`, { data: { to: this.line, body: words, media } });
     expect(answer.ok()).toBe(true);
   }
 
   /** A customer texts this office's line; it has come in when this returns. */
-  async text(words: string, from = freshNumber()): Promise<string> {
-    await this.keyword(from, words);
+  async text(words: string, from = freshNumber(), files: HandsetFile[] = []): Promise<string> {
+    await this.keyword(from, words, files);
     await expect(async () => {
       const page = await this.lead.ask<{ conversations: { preview: string; sender: unknown }[] }>(
         'GET',
@@ -173,6 +181,13 @@ export class Office {
   async arrivedOn(number: string): Promise<string[]> {
     const answer = await (await this.any()).get(`${HANDSETS}/handsets/${encodeURIComponent(number)}`);
     return ((await answer.json()) as { arrived: { body: string }[] }).arrived.map((text) => text.body);
+  }
+
+  /** The names of the files that have arrived on a handset. */
+  async filesOn(number: string): Promise<string[]> {
+    const answer = await (await this.any()).get(`${HANDSETS}/handsets/${encodeURIComponent(number)}`);
+    const { arrived } = (await answer.json()) as { arrived: { media?: { name: string; file?: string }[] }[] };
+    return arrived.flatMap(({ media }) => media ?? []).flatMap(({ name, file }) => (file ? [name] : []));
   }
 
   /** How the network misbehaves towards one handset. */

@@ -48,8 +48,12 @@ export function Viewer({ list, conversation, at, onStep, onClose }: Props) {
       maxWidth={false}
       onClose={onClose}
       onKeyDown={pressed}
-      aria-label={description(one)}
-      slotProps={{ paper: { sx: { m: { xs: 0, sm: 2 }, width: '100%', height: '100%', maxHeight: '100%' } } }}
+      slotProps={{
+        paper: {
+          'aria-label': description(one),
+          sx: { m: { xs: 0, sm: 2 }, width: '100%', height: '100%', maxHeight: '100%' },
+        },
+      }}
     >
       <Box
         sx={{

@@ -1,5 +1,5 @@
-import { useMutation } from '@tanstack/react-query';
-import { ask } from '../../shared/api';
+import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
+import { ask, type KeptFile, keys } from '../../shared/api';
 
 /** Tries again to fetch what could not be fetched; the script tells when it is here. */
 export function useFetchAgain(id: number) {
@@ -11,4 +11,41 @@ export function useDescribe(id: number) {
   return useMutation({
     mutationFn: (words: string) => ask('PUT', '/api/attachments/{id}/words', { path: { id }, body: { words } }),
   });
+}
+
+/** Files that can be put to a text in a conversation. */
+export const offeredFilesQuery = (conversation: number) =>
+  queryOptions({
+    queryKey: [...keys.files, 'offered', conversation],
+    queryFn: () => ask('GET', '/api/conversations/{id}/attachments/offered', { path: { id: conversation } }),
+    staleTime: 0,
+  });
+
+/** The team's shelf. */
+export const shelfQuery = queryOptions({
+  queryKey: [...keys.files, 'shelf'],
+  queryFn: () => ask('GET', '/api/shelf'),
+});
+
+/** What is kept with a customer. */
+export const customerFilesQuery = (customer: number) =>
+  queryOptions({
+    queryKey: [...keys.files, 'customer', customer],
+    queryFn: () => ask('GET', '/api/customers/{id}/files', { path: { id: customer } }),
+  });
+
+/** Changes what is kept, and reads it again. */
+export function useKeptChange() {
+  const queries = useQueryClient();
+  const again = () => queries.invalidateQueries({ queryKey: keys.files });
+  const change = useMutation({
+    mutationFn: ({ id, title, retired, lines, version }: KeptFile) =>
+      ask('PUT', '/api/shelf/{id}', { path: { id }, body: { title, retired, lines, version } }),
+    onSettled: again,
+  });
+  const remove = useMutation({
+    mutationFn: (id: number) => ask('DELETE', '/api/kept-files/{id}', { path: { id } }),
+    onSettled: again,
+  });
+  return { change, remove, again };
 }

@@ -40,6 +40,7 @@ function open(answers: Answers = {}) {
       'GET /api/lines': [dock, yard],
       'GET /api/teams': [],
       'GET /api/staff': [maren],
+      'GET /api/customers/3/files': [],
       'GET /api/customers/3': vera,
       'GET /api/customers/3/twins': [],
       'GET /api/customers/3/story': STORY,

@@ -1,10 +1,11 @@
 import { Box, Button } from '@mui/material';
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { Suspense, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { ApiProblem, ask, type CustomerPageData, linesQuery } from '../../shared/api';
-import { BlankText, Moment, ProblemNote, useRefusal, useTitle } from '../../shared/ui';
+import { BlankText, Moment, part, ProblemNote, useRefusal, useTitle } from '../../shared/ui';
 import { Changes } from './Changes';
+import { Section } from './Fact';
 import { Lists } from './Lists';
 import { Notes } from './Notes';
 import { Numbers } from './Numbers';
@@ -15,6 +16,9 @@ import { Story } from './Story';
 import { Twins } from './Twins';
 import { Appointments, Jobs } from './Work';
 import { useWriteTo, WriteBar } from './WriteBar';
+
+/** Fetched with the first customer's page. */
+const CustomerFiles = part(() => import('../attachments').then((part) => part.CustomerFiles));
 
 /** A customer’s page: who they are on the left, their whole story on the right. */
 export function CustomerPage() {
@@ -94,6 +98,13 @@ function Page({ page }: { page: CustomerPageData }) {
         <Numbers page={page} zone={zone} />
         <Appointments id={file.id} work={work} zone={zone} open={open} onWrite={onWrite} />
         <Jobs id={file.id} work={work} zone={zone} open={open} onWrite={onWrite} />
+        {open && (
+          <Section title="Files">
+            <Suspense fallback={null}>
+              <CustomerFiles customer={file.id} zone={zone} />
+            </Suspense>
+          </Section>
+        )}
         <Notes file={file} zone={zone} />
         <Lists file={file} />
         <Changes id={file.id} zone={zone} />

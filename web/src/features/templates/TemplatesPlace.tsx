@@ -1,9 +1,9 @@
 import { Box, Button, ButtonBase, Menu, MenuItem } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { Suspense, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { linesQuery, type Template } from '../../shared/api';
-import { ActButton, Answered, Field, useRefusal, useTitle } from '../../shared/ui';
+import { ActButton, Answered, Field, part, useRefusal, useTitle } from '../../shared/ui';
 import { chapters, found } from './model/book';
 import { piecesOf } from './model/pieces';
 import { ImportDialog } from './ImportDialog';
@@ -11,6 +11,9 @@ import { Leaf } from './Leaf';
 import { LinksDialog } from './LinksDialog';
 import { templatesQuery } from './queries';
 import { TemplateForm } from './TemplateForm';
+
+/** Fetched when the shelf is first looked at. */
+const Shelf = part(() => import('../attachments').then((part) => part.Shelf));
 
 /** The team's texts, as a book one can leaf through. */
 export function TemplatesPlace() {
@@ -85,8 +88,13 @@ export function TemplatesPlace() {
             />
           </Box>
         )}
+        {id === 'shelf' && (
+          <Suspense fallback={null}>
+            <Shelf />
+          </Suspense>
+        )}
         {open && <Leaf key={open.id} template={open} zone={zone} />}
-        {!open && !making && templates.data && (
+        {!open && !making && id !== 'shelf' && templates.data && (
           <Box sx={{ color: 'text.secondary' }}>
             {id === undefined
               ? 'Choose a template to read how it looks for a customer, how often it is used, and how it read before.'
@@ -115,6 +123,9 @@ function Tools({ onNew }: { onNew: () => void }) {
         Export…
       </ActButton>
       <Button onClick={() => setDialog('links')}>Links…</Button>
+      <Button component={Link} to="/templates/shelf">
+        Shelf
+      </Button>
       <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>
         {['csv', 'json'].map((form) => (
           <MenuItem

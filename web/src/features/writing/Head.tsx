@@ -5,12 +5,16 @@ import { ActButton, part } from '../../shared/ui';
 import { FromTo } from './FromTo';
 import { PaperTabs } from './PaperTabs';
 
+/** Fetched with the first attachment. */
+const AttachMenu = part(() => import('../attachments').then((part) => part.AttachMenu));
 /** Fetched when it is first asked for. */
 const EmojiPicker = part(() => import('../emoji').then((part) => part.EmojiPicker));
 
 export interface HeadHandle {
   /** Shows the emoji to choose from. */
   emoji: () => void;
+  /** Shows what can go with the text. */
+  attach: () => void;
 }
 
 interface Props extends Omit<Parameters<typeof FromTo>[0], 'conversation'> {
@@ -21,8 +25,8 @@ interface Props extends Omit<Parameters<typeof FromTo>[0], 'conversation'> {
   begun: (paper: Paper) => boolean;
   onPaper: (paper: Paper) => void;
   onEmoji: (sign: string) => void;
-  /** Chooses files to go with the text. */
-  onAttach: () => void;
+  /** What goes with the text is chosen. */
+  attach: Omit<Parameters<typeof AttachMenu>[0], 'anchor' | 'onClose'>;
   /** Why one may not; empty when one may. */
   refusal: string;
   onTemplates?: (() => void) | undefined;
@@ -38,7 +42,7 @@ export function Head({
   begun,
   onPaper,
   onEmoji,
-  onAttach,
+  attach,
   refusal,
   onTemplates,
   onBack,
@@ -48,7 +52,13 @@ export function Head({
   const button = useRef<HTMLDivElement>(null);
   const [choosing, setChoosing] = useState<HTMLElement | null>(null);
   const choose = () => setChoosing(button.current);
-  useImperativeHandle(ref, () => ({ emoji: choose }));
+  const attachButton = useRef<HTMLButtonElement>(null);
+  const [attaching, setAttaching] = useState<HTMLElement | null>(null);
+  useImperativeHandle(ref, () => ({ emoji: choose, attach: () => setAttaching(attachButton.current) }));
+  const closed = () => {
+    setAttaching(null);
+    onBack();
+  };
   return (
     <Box sx={{ display: 'flex', columnGap: 2, alignItems: 'baseline', flexWrap: 'wrap' }}>
       <PaperTabs paper={paper} answerable={fromTo.conversation.answerable} begun={begun} onPaper={onPaper} />
@@ -66,7 +76,14 @@ export function Head({
         </ActButton>
       </Box>
       {!isNote && fromTo.conversation.answerable && (
-        <ActButton hint="Alt+A" sx={{ p: 0 }} refusal={refusal} onClick={onAttach}>
+        <ActButton
+          ref={attachButton}
+          hint="Alt+A"
+          aria-haspopup="dialog"
+          sx={{ p: 0 }}
+          refusal={refusal}
+          onClick={() => setAttaching(attachButton.current)}
+        >
           Attach
         </ActButton>
       )}
@@ -74,6 +91,27 @@ export function Head({
         <ActButton hint="Alt+T" sx={{ p: 0 }} onClick={onTemplates}>
           Templates
         </ActButton>
+      )}
+      {attaching && (
+        <Suspense fallback={null}>
+          <AttachMenu
+            {...attach}
+            anchor={attaching}
+            onComputer={() => {
+              setAttaching(null);
+              attach.onComputer();
+            }}
+            onFile={(file) => {
+              closed();
+              attach.onFile(file);
+            }}
+            onOffered={(wanted) => {
+              closed();
+              attach.onOffered(wanted);
+            }}
+            onClose={closed}
+          />
+        </Suspense>
       )}
       {choosing && (
         <Suspense fallback={null}>

@@ -242,7 +242,7 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting, onTe
       head.current?.emoji();
     } else if (event.key.toLowerCase() === 'a' && event.altKey && mayAttach) {
       event.preventDefault();
-      chooser.current?.click();
+      head.current?.attach();
     } else if (onTemplates && event.key.toLowerCase() === 't' && event.altKey && !isNote) {
       event.preventDefault();
       onTemplates();
@@ -300,7 +300,14 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting, onTe
         carry={{ words: sheet.words, again: sheet.again }}
         onCarried={() => reply.write('')}
         onEmoji={putSign}
-        onAttach={() => chooser.current?.click()}
+        attach={{
+          conversation: conversation.id,
+          customer: dossier.customer?.name ?? conversation.number,
+          mostKilobytes: line?.mostKilobytes ?? 0,
+          onComputer: () => chooser.current?.click(),
+          onFile: (file) => attaching.going.add([file]),
+          onOffered: attaching.again,
+        }}
         refusal={refusal}
         onTemplates={onTemplates}
         onBack={() => field.current?.focus()}
@@ -399,6 +406,7 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting, onTe
           }
         />
       )}
+      {!isNote && attaching.refused !== undefined && <ProblemNote problem={attaching.refused} />}
       {!isNote && <Objections id={conversation.id} check={check} pressed={pressedFor !== ''} />}
       {!looking && (
         <Foot

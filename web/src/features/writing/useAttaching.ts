@@ -1,5 +1,5 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { useEffect } from 'react';
+import { useEffect, useState } from 'react';
 import { ask, type Attachment, type Dossier, keys, readAgain, upload } from '../../shared/api';
 import { useUploads } from '../../shared/upload';
 
@@ -11,6 +11,7 @@ function stays(event: DragEvent) {
 /** What is put to the text that is being written. It is kept by the server, so it is there again after a reload and elsewhere. */
 export function useAttaching(id: number) {
   const queries = useQueryClient();
+  const [refused, setRefused] = useState<unknown>();
   const change = (next: (had: Attachment[]) => Attachment[]) =>
     queries.setQueryData<Dossier>(keys.dossier(id), (had) => had && { ...had, attached: next(had.attached) });
   const going = useUploads(
@@ -36,6 +37,16 @@ export function useAttaching(id: number) {
         readAgain(queries, id),
       );
     },
+    /** Puts a file there that is here already. */
+    again: (wanted: { kept: number } | { earlier: number }) => {
+      setRefused(undefined);
+      ask('POST', '/api/conversations/{id}/attachments/again', { path: { id }, body: wanted }).then(
+        (made) => change((had) => [...had.filter((one) => one.id !== made.id), made]),
+        setRefused,
+      );
+    },
+    /** Why a file that is here already could not be put there. */
+    refused,
     /** They went with a text. */
     sent: (gone: number[]) => change((had) => had.filter((one) => !gone.includes(one.id))),
   };

@@ -33,6 +33,7 @@ export const keys = {
   customers: ['customers'] as const,
   templates: ['templates'] as const,
   desk: ['desk'] as const,
+  files: ['files'] as const,
 };
 
 /** Working time runs on without anyone's touch, so what shows it is read again now and then. */

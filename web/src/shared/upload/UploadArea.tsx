@@ -91,7 +91,7 @@ export function GoingFile({
         <Box sx={{ flex: 1, minWidth: 0, overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}>
           {name}
         </Box>
-        {problem && problem.status !== 422 && <Button onClick={onAgain}>Try again</Button>}
+        {problem && <Button onClick={onAgain}>Try again</Button>}
         <Button onClick={onRemove}>{problem ? 'Remove' : 'Cancel'}</Button>
       </Box>
       {problem ? (

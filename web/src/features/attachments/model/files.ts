@@ -23,7 +23,7 @@ const KINDS: Record<Attachment['kind'], string> = {
 };
 
 /** "PDF", "Picture" */
-export function kindWords({ kind }: Attachment): string {
+export function kindWords({ kind }: Pick<Attachment, 'kind'>): string {
   return KINDS[kind];
 }
 

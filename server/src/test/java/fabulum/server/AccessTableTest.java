@@ -210,6 +210,7 @@ class AccessTableTest {
     row("DELETE", one + "/notes/{note}", Door.WORKS);
     row("PUT", one + "/drafts/{paper}", Door.WORKS, Map.of("words", "begun"));
     row("DELETE", one + "/attachments/{note}", Door.MISSING);
+    row("GET", one + "/attachments/offered", Door.SEES);
     row("POST", one + "/take", Door.WORKS, Map.of());
     row("POST", one + "/let-go", Door.WORKS);
     row("POST", one + "/hand-over", Door.WORKS, Map.of("person", spare));
@@ -279,6 +280,13 @@ class AccessTableTest {
     row("POST", "/api/second-looks/{id}/approve", Door.MISSING, Map.of("words", "a text"));
     row("POST", "/api/second-looks/{id}/return", Door.MISSING, Map.of("why", "a word"));
     row("POST", "/api/second-looks/{id}/take-back", Door.MISSING);
+    row("GET", "/api/shelf", Door.EVERYBODY);
+    Map<String, Object> shelf = Map.of("title", "A map", "version", 1);
+    row("PUT", "/api/shelf/{id}", Door.WORKERS_MISS, shelf);
+    row("GET", "/api/customers/{id}/files", Door.EVERYBODY);
+    row("GET", "/api/kept-files/{id}", Door.MISSING);
+    row("GET", "/api/kept-files/{id}/preview", Door.MISSING);
+    row("DELETE", "/api/kept-files/{id}", Door.WORKERS_MISS);
     row("GET", "/api/attachments/{id}", Door.MISSING);
     row("GET", "/api/attachments/{id}/preview", Door.MISSING);
     row("PUT", "/api/attachments/{id}/words", Door.MISSING, Map.of("words", "a word"));
@@ -587,6 +595,9 @@ class AccessTableTest {
           "GET /api/live",
           "POST /api/setup/closed-days/read",
           "POST /api/conversations/{}/attachments",
+          "POST /api/conversations/{}/attachments/again",
+          "POST /api/shelf",
+          "POST /api/customers/{}/files",
           "POST /api/imports",
           "POST /api/templates/import",
           "POST /api/templates/import/preview",

@@ -16,11 +16,14 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -86,11 +89,18 @@ public class Attachments {
     return putCopy(conversation, by, attachment.name(), content(attachment), most);
   }
 
-  /** The newest that went or came with texts of these conversations. */
+  private static Predicate<Attachment> each(Set<String> had) {
+    return one -> had.add(hash(one));
+  }
+
+  /** The newest that went or came with texts of these conversations; each content once. */
   public List<AttachmentView> listNewest(List<Long> conversations, int limit) {
     return conversations.isEmpty()
         ? List.of()
-        : attachments.listNewest(conversations, limit).stream().map(AttachmentView::of).toList();
+        : attachments.listNewest(conversations, limit).stream()
+            .filter(each(new HashSet<>()))
+            .map(AttachmentView::of)
+            .toList();
   }
 
   private Attachment made(long conversation, StaffId by, int place, Ready ready) {

@@ -1,0 +1,58 @@
+import { Box, Button, Link } from '@mui/material';
+import { useQuery } from '@tanstack/react-query';
+import { type KeptFile, upload } from '../../shared/api';
+import { Answered, Moment, ProblemNote, useRefusal } from '../../shared/ui';
+import { UploadArea, useUploads } from '../../shared/upload';
+import { kindWords, sizeWords } from './model/files';
+import { customerFilesQuery, useKeptChange } from './queries';
+
+/** Files that are kept with a customer, such as estimates and orders, to be sent from their conversations. */
+export function CustomerFiles({ customer, zone }: { customer: number; zone: string }) {
+  const query = useQuery(customerFilesQuery(customer));
+  const refusal = useRefusal('WORK');
+  const { remove, again } = useKeptChange();
+  const going = useUploads<KeptFile>(
+    (file, sending) => upload('/api/customers/{id}/files', file, { ...sending, path: { id: customer } }),
+    () => void again(),
+  );
+  return (
+    <Box sx={{ display: 'grid', gap: 0.5 }}>
+      <Answered query={query}>
+        {(files) => (
+          <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+            {files.map((file) => (
+              <Box component="li" key={file.id} sx={{ display: 'flex', gap: 1, alignItems: 'baseline', py: 0.25 }}>
+                <Box sx={{ flex: 1, minWidth: 0, typography: 'body2' }}>
+                  <Link
+                    href={`/api/kept-files/${file.id}${file.shown ? '' : '?save=true'}`}
+                    target={file.shown ? '_blank' : undefined}
+                    rel="noreferrer"
+                    color="info"
+                    sx={{ overflowWrap: 'anywhere' }}
+                  >
+                    {file.name}
+                  </Link>
+                  <Box className="figures" sx={{ typography: 'caption', color: 'text.secondary' }}>
+                    {kindWords(file)}, {sizeWords(file.octets)}, <Moment at={file.putAt} zone={zone} />
+                  </Box>
+                </Box>
+                {refusal === '' && (
+                  <Button
+                    sx={{ p: 0 }}
+                    aria-label={`Remove ${file.name}`}
+                    disabled={remove.isPending}
+                    onClick={() => remove.mutate(file.id)}
+                  >
+                    Remove
+                  </Button>
+                )}
+              </Box>
+            ))}
+          </Box>
+        )}
+      </Answered>
+      {remove.error && <ProblemNote problem={remove.error} />}
+      {refusal === '' && <UploadArea words="Add files" accept="" several going={going} />}
+    </Box>
+  );
+}
