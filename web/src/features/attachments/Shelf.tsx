@@ -1,12 +1,12 @@
 import { Autocomplete, Box, Button, Link, TextField } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { type KeptFile, linesQuery, upload } from '../../shared/api';
+import { type KeptFile, linesQuery, shelfQuery, upload } from '../../shared/api';
 import { ActButton, Answered, Field, ProblemNote, useRefusal, whyOf } from '../../shared/ui';
 import { UploadArea, useUploads } from '../../shared/upload';
 import { kindWords, sizeWords } from './model/files';
 import { found } from './model/shelf';
-import { shelfQuery, useKeptChange } from './queries';
+import { useKeptChange } from './queries';
 
 /** The team's own files to send: named, searched, for which lines, retired and not deleted. */
 export function Shelf() {

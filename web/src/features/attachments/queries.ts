@@ -21,12 +21,6 @@ export const offeredFilesQuery = (conversation: number) =>
     staleTime: 0,
   });
 
-/** The team's shelf. */
-export const shelfQuery = queryOptions({
-  queryKey: [...keys.files, 'shelf'],
-  queryFn: () => ask('GET', '/api/shelf'),
-});
-
 /** What is kept with a customer. */
 export const customerFilesQuery = (customer: number) =>
   queryOptions({

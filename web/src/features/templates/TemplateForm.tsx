@@ -6,6 +6,7 @@ import { ask, type Template, type TemplateForm as Wanted } from '../../shared/ap
 import { Form, SaveBar, useForm } from '../../shared/form';
 import { useMe } from '../../shared/ui';
 import { LANGUAGES } from '../../shared/format';
+import { FilesField } from './FilesField';
 import { PlaceholderMenu } from './PlaceholderMenu';
 import { templatesQuery } from './queries';
 import { Sample } from './Sample';
@@ -19,6 +20,7 @@ const NAMES: Partial<Record<keyof Wanted, string>> = {
   folder: 'the folder',
   language: 'the language',
   lines: 'where it is offered',
+  files: 'its attachments',
   guarded: 'who may change it',
 };
 
@@ -31,8 +33,8 @@ interface Props {
 }
 
 export function wantedOf(template: Template): Wanted {
-  const { title, shortName, words, folder, language, guarded, retired, lines, sites, teams } = template;
-  return { title, shortName, words, folder, language, guarded, retired, lines, sites, teams };
+  const { title, shortName, words, folder, language, guarded, retired, lines, sites, teams, files } = template;
+  return { title, shortName, words, folder, language, guarded, retired, lines, sites, teams, files };
 }
 
 const EMPTY: Wanted = { title: '', shortName: '', words: '', folder: '', language: '', guarded: false, retired: false };
@@ -95,6 +97,7 @@ export function TemplateForm({ template, first, onDone }: Props) {
       </Box>
       {/* What is offered for words of a moment ago would undo what was written since. */}
       <Sample words={shown} onUnquote={shown === wanted.words ? (words) => form.change({ words }) : undefined} />
+      <FilesField chosen={wanted.files ?? []} {...form.field('files')} onChange={(files) => form.change({ files })} />
       <Box sx={{ display: 'grid', gap: 2, gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' } }}>
         <Autocomplete
           freeSolo

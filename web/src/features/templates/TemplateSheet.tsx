@@ -147,6 +147,9 @@ function Row({ row, here, mayChange, onInsert, onChange }: RowProps) {
         <span>
           {[
             parts,
+            ...(row.files.length > 0
+              ? [row.files.length === 1 ? '1 attachment' : `${row.files.length} attachments`]
+              : []),
             row.cost ? money(row.cost) : '',
             row.gaps.length > 0 ? 'something is missing' : '',
             row.favourite ? 'favourite' : row.recent ? 'used lately' : '',

@@ -467,6 +467,7 @@ describe('the writing place', () => {
       recent: false,
       words: 'Ada, {Boat} goes up {day}.',
       gaps: [],
+      files: [],
       parts: 1,
     };
     const answers: Answers = {

@@ -143,7 +143,7 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting, onTe
   const [pressedFor, setPressedFor] = useState('');
   const empty = sheet.words.trim() === '' && attached.length === 0;
 
-  const insert = ({ words, id, version }: OfferedTemplate, from?: number, to?: number) => {
+  const insert = ({ words, id, version, files }: OfferedTemplate, from?: number, to?: number) => {
     if (!conversation.answerable) return;
     const { words: had } = reply.sheet;
     const at = isNote ? undefined : field.current;
@@ -152,6 +152,7 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting, onTe
       setPaper('REPLY');
       reply.write(put.words, undefined, { id, version });
     });
+    files.forEach((kept) => attaching.again({ kept }));
     onWriting(true);
     field.current?.focus();
     field.current?.setSelectionRange(put.from, put.to);

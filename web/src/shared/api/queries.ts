@@ -153,3 +153,9 @@ export const offeredQuery = (id: number, version: number, words: string) =>
     placeholderData: keepPreviousData,
     staleTime: 30_000,
   });
+
+/** The team's shelf. */
+export const shelfQuery = queryOptions({
+  queryKey: [...keys.files, 'shelf'],
+  queryFn: () => ask('GET', '/api/shelf'),
+});

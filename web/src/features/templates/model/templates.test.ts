@@ -28,6 +28,7 @@ const template = (more: Partial<Template>): Template => ({
   retired: false,
   version: 1,
   lines: [],
+  files: [],
   sites: [],
   teams: [],
   favourite: false,

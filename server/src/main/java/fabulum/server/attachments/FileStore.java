@@ -165,7 +165,7 @@ public class FileStore {
     }
     try (Stream<Path> all = Files.walk(folder, 2)) {
       return all.filter(file -> file.getNameCount() == folder.getNameCount() + 2)
-          .filter(file -> !file.getParent().equals(parts))
+          .filter(file -> !file.startsWith(parts))
           .filter(file -> isOlder(file, time))
           .map(file -> file.getFileName().toString())
           .toList();

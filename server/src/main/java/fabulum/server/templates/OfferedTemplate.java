@@ -12,6 +12,7 @@ import org.jspecify.annotations.Nullable;
  * @param parts of the text as it would leave, with what is appended to it
  * @param cost of the text; null where no price is set
  * @param recent whether the person has used it lately
+ * @param files of the shelf that go with it and are still offered
  */
 public record OfferedTemplate(
     long id,
@@ -25,9 +26,11 @@ public record OfferedTemplate(
     String words,
     List<Gap> gaps,
     int parts,
-    @Nullable Money cost) {
+    @Nullable Money cost,
+    List<Long> files) {
   public OfferedTemplate {
     gaps = List.copyOf(gaps);
+    files = List.copyOf(files);
   }
 
   /**

@@ -8,6 +8,8 @@ import fabulum.core.template.ShortName;
 import fabulum.core.template.TemplateFinder;
 import fabulum.core.template.Values;
 import fabulum.server.access.StaffId;
+import fabulum.server.attachments.KeptFile;
+import fabulum.server.attachments.KeptFiles;
 import fabulum.server.conversations.Conversation;
 import fabulum.server.conversations.ConversationId;
 import fabulum.server.conversations.InSight;
@@ -20,6 +22,7 @@ import fabulum.server.sending.Decisions.Wanted;
 import fabulum.server.templates.ConversationValues.Known;
 import fabulum.server.templates.OfferedTemplate.Gap;
 import fabulum.server.templates.TemplateBook.Leaf;
+import fabulum.server.templates.store.ScopeRow;
 import fabulum.server.templates.store.TemplateMapper;
 import java.time.Clock;
 import java.time.Duration;
@@ -32,6 +35,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 
 /** The templates a person can put into a text, filled for whom they write to. */
@@ -47,6 +51,7 @@ public class OfferedTemplates {
   private final InSight inSight;
   private final Filling filling;
   private final Clock clock;
+  private final KeptFiles kept;
 
   OfferedTemplates(
       TemplateBook book,
@@ -54,7 +59,9 @@ public class OfferedTemplates {
       ConversationValues values,
       InSight inSight,
       Filling filling,
-      Clock clock) {
+      Clock clock,
+      KeptFiles kept) {
+    this.kept = kept;
     this.book = book;
     this.rows = rows;
     this.values = values;
@@ -153,11 +160,12 @@ public class OfferedTemplates {
       return List.of();
     }
     Filling.Measure measure = filling.measure(row, asking);
-    return leaves.stream().map(leaf -> offered(leaf, known, measure, mine)).toList();
+    Set<Long> shelf = shelf(leaves);
+    return leaves.stream().map(leaf -> offered(leaf, known, measure, mine, shelf)).toList();
   }
 
   private static OfferedTemplate offered(
-      Leaf leaf, Values known, Filling.Measure measure, Mine mine) {
+      Leaf leaf, Values known, Filling.Measure measure, Mine mine, Set<Long> shelf) {
     Filled filled = leaf.text().fill(known);
     int parts = measure.parts(filled.words());
     long id = leaf.row().id();
@@ -173,7 +181,18 @@ public class OfferedTemplates {
         filled.words(),
         filled.gaps().stream().map(gap -> new Gap(gap.from(), gap.to(), gap.of().name())).toList(),
         parts,
-        measure.cost(parts).orElse(null));
+        measure.cost(parts).orElse(null),
+        leaf.targets(ScopeRow.Kind.FILE).stream().filter(shelf::contains).sorted().toList());
+  }
+
+  /** What the shelf has for templates with which something goes. */
+  private Set<Long> shelf(List<Leaf> leaves) {
+    return leaves.stream().allMatch(leaf -> leaf.targets(ScopeRow.Kind.FILE).isEmpty())
+        ? Set.of()
+        : kept.listShelf().stream()
+            .filter(file -> !file.retired())
+            .map(KeptFile::id)
+            .collect(Collectors.toSet());
   }
 
   /** What a person likes and uses. */

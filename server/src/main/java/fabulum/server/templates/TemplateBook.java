@@ -51,7 +51,7 @@ class TemplateBook implements CachedSetUp {
   /**
    * A template ready for use.
    *
-   * @param scope where it is offered; empty for everywhere
+   * @param scope where it is offered, without any such place everywhere; and what goes with it
    */
   record Leaf(
       TemplateRow row, List<ScopeRow> scope, TemplateText text, TemplateFinder.Entry entry) {
@@ -68,7 +68,7 @@ class TemplateBook implements CachedSetUp {
 
     /** Whether it is for a line. */
     boolean suits(LineView line) {
-      return scope.isEmpty()
+      return scope.stream().allMatch(one -> one.kind() == ScopeRow.Kind.FILE)
           || has(ScopeRow.Kind.LINE, line.id())
           || has(ScopeRow.Kind.SITE, line.siteId())
           || has(ScopeRow.Kind.TEAM, line.teamId());

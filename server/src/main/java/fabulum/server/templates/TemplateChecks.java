@@ -8,6 +8,9 @@ import fabulum.core.text.Language;
 import fabulum.core.text.OneLine;
 import fabulum.server.access.Permits;
 import fabulum.server.access.StaffId;
+import fabulum.server.attachments.Attachments;
+import fabulum.server.attachments.KeptFile;
+import fabulum.server.attachments.KeptFiles;
 import fabulum.server.lines.LineView;
 import fabulum.server.lines.Lines;
 import fabulum.server.lines.Sights;
@@ -41,6 +44,7 @@ class TemplateChecks {
   private final Sights sights;
   private final Lines lines;
   private final Teams teams;
+  private final KeptFiles kept;
 
   TemplateChecks(
       TemplateBook book,
@@ -48,7 +52,9 @@ class TemplateChecks {
       Permits permits,
       Sights sights,
       Lines lines,
-      Teams teams) {
+      Teams teams,
+      KeptFiles kept) {
+    this.kept = kept;
     this.book = book;
     this.placeholders = placeholders;
     this.permits = permits;
@@ -190,10 +196,21 @@ class TemplateChecks {
       if (!all) {
         bad.add(new FieldProblem("lines", "Choose only lines, sites and teams that you see."));
       }
+      if (!wanted.files().isEmpty() && !shelf().containsAll(wanted.files())) {
+        bad.add(new FieldProblem("files", "Choose files of the shelf."));
+      }
+      if (wanted.files().size() > Attachments.MOST) {
+        bad.add(
+            new FieldProblem("files", "At most " + Attachments.MOST + " files go with a text."));
+      }
       if (wanted.guarded() && !leads) {
         bad.add(
             new FieldProblem("guarded", "Only a lead can decide that only leads may change it."));
       }
+    }
+
+    private Set<Long> shelf() {
+      return kept.listShelf().stream().map(KeptFile::id).collect(Collectors.toSet());
     }
 
     private boolean isMyLine(long id) {

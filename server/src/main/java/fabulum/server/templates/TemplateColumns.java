@@ -130,7 +130,8 @@ class TemplateColumns {
           is(cell.apply(RETIRED), RETIRED, bad),
           ids(cell.apply(LINES), LINES, lines, bad),
           ids(cell.apply(SITES), SITES, sites, bad),
-          ids(cell.apply(TEAMS), TEAMS, teams, bad));
+          ids(cell.apply(TEAMS), TEAMS, teams, bad),
+          Set.of());
     }
 
     private String cell(List<String> cells, String name) {

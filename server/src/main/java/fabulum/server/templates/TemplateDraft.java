@@ -14,6 +14,7 @@ import java.util.Set;
  * @param lines on which it is offered; with {@code sites} and {@code teams} empty too, everywhere
  * @param sites on whose lines it is offered
  * @param teams on whose lines it is offered
+ * @param files of the shelf that go with it
  */
 public record TemplateDraft(
     String title,
@@ -25,10 +26,18 @@ public record TemplateDraft(
     boolean retired,
     Set<Long> lines,
     Set<Long> sites,
-    Set<Long> teams) {
+    Set<Long> teams,
+    Set<Long> files) {
   public TemplateDraft {
     lines = Set.copyOf(lines);
     sites = Set.copyOf(sites);
     teams = Set.copyOf(teams);
+    files = Set.copyOf(files);
+  }
+
+  /** The same with other files. */
+  TemplateDraft with(Set<Long> others) {
+    return new TemplateDraft(
+        title, shortName, words, folder, language, guarded, retired, lines, sites, teams, others);
   }
 }

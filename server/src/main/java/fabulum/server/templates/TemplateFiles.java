@@ -9,6 +9,7 @@ import fabulum.server.lines.Lines;
 import fabulum.server.platform.Problem;
 import fabulum.server.platform.Problem.FieldProblem;
 import fabulum.server.templates.TemplateBook.Leaf;
+import fabulum.server.templates.store.ScopeRow;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -137,9 +138,11 @@ public class TemplateFiles {
 
     private void file(TemplateColumns.Layout layout, Sheet.Row row) {
       List<FieldProblem> bad = new ArrayList<>();
-      TemplateDraft wanted = Templates.plain(layout.read(row.cells(), bad));
-      long own = own(wanted);
+      TemplateDraft read = Templates.plain(layout.read(row.cells(), bad));
+      long own = own(read);
       Leaf before = there.get(own);
+      // A table has no files in it, so those that go with a template stay.
+      TemplateDraft wanted = before == null ? read : read.with(before.targets(ScopeRow.Kind.FILE));
       bad.addAll(checking.problems(wanted, own));
       if (own != 0 && (before == null || !checks.mayChange(before, by))) {
         bad.add(new FieldProblem("title", "You may not change this template."));

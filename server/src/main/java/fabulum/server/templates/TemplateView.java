@@ -14,6 +14,7 @@ import java.util.Set;
  * @param lines on which it is offered; with {@code sites} and {@code teams} empty too, everywhere
  * @param sites on whose lines it is offered
  * @param teams on whose lines it is offered
+ * @param files of the shelf that go with it
  * @param favourite of the person who asks
  * @param mayChange whether the person who asks may change it
  */
@@ -30,11 +31,13 @@ public record TemplateView(
     Set<Long> lines,
     Set<Long> sites,
     Set<Long> teams,
+    Set<Long> files,
     boolean favourite,
     boolean mayChange) {
   public TemplateView {
     lines = Set.copyOf(lines);
     sites = Set.copyOf(sites);
     teams = Set.copyOf(teams);
+    files = Set.copyOf(files);
   }
 }

@@ -75,6 +75,7 @@ public class Templates {
         leaf.targets(ScopeRow.Kind.LINE),
         leaf.targets(ScopeRow.Kind.SITE),
         leaf.targets(ScopeRow.Kind.TEAM),
+        leaf.targets(ScopeRow.Kind.FILE),
         favourite,
         mayChange);
   }
@@ -137,6 +138,7 @@ public class Templates {
     wanted.lines().forEach(one -> rows.insertScope(new ScopeRow(id, ScopeRow.Kind.LINE, one)));
     wanted.sites().forEach(one -> rows.insertScope(new ScopeRow(id, ScopeRow.Kind.SITE, one)));
     wanted.teams().forEach(one -> rows.insertScope(new ScopeRow(id, ScopeRow.Kind.TEAM, one)));
+    wanted.files().forEach(one -> rows.insertScope(new ScopeRow(id, ScopeRow.Kind.FILE, one)));
   }
 
   static TemplateDraft plain(TemplateDraft draft) {
@@ -150,7 +152,8 @@ public class Templates {
         draft.retired(),
         draft.lines(),
         draft.sites(),
-        draft.teams());
+        draft.teams(),
+        draft.files());
   }
 
   static TemplateRow row(long id, TemplateDraft wanted, long version) {
@@ -176,7 +179,8 @@ public class Templates {
     return row.equals(row(row.id(), wanted, row.version()))
         && there.targets(ScopeRow.Kind.LINE).equals(wanted.lines())
         && there.targets(ScopeRow.Kind.SITE).equals(wanted.sites())
-        && there.targets(ScopeRow.Kind.TEAM).equals(wanted.teams());
+        && there.targets(ScopeRow.Kind.TEAM).equals(wanted.teams())
+        && there.targets(ScopeRow.Kind.FILE).equals(wanted.files());
   }
 
   /** How one read in each version, the latest first. */
@@ -207,7 +211,8 @@ public class Templates {
             now.row().retired(),
             now.targets(ScopeRow.Kind.LINE),
             now.targets(ScopeRow.Kind.SITE),
-            now.targets(ScopeRow.Kind.TEAM)),
+            now.targets(ScopeRow.Kind.TEAM),
+            now.targets(ScopeRow.Kind.FILE)),
         seen,
         by);
   }

@@ -8,6 +8,7 @@
       "access",
       "accounts",
       "people",
+      "attachments",
       "lines",
       "customers",
       "conversations",

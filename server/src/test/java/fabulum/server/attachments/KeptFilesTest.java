@@ -77,6 +77,15 @@ class KeptFilesTest {
         .resolve(hash);
   }
 
+  private void mayRemove() {
+    Set<String> may = Set.of("TEXT", "CHANGE_TEMPLATES", "EXPORT", "REMOVE_FOR_GOOD");
+    maren
+        .put(
+            "/api/setup/people/" + office.id("maren"),
+            Map.of("role", "LEAD", "permissions", may, "teams", Set.of(1)))
+        .require(204);
+  }
+
   @Test
   void aFileOfTheShelfIsOfferedWhereItsLinesAreUntilItIsRetired() {
     JsonNode rules = put(maren, "/api/shelf", "dock_rules.pdf", "rules");
@@ -135,6 +144,42 @@ class KeptFilesTest {
   }
 
   @Test
+  void aTemplateCarriesFilesOfTheShelfWhileTheyAreOffered() {
+    JsonNode map = put(maren, "/api/shelf", "harbour map.pdf", "harbour map");
+    Map<String, Object> template =
+        Map.of(
+            "title",
+            "The way here",
+            "words",
+            "Here is a map.",
+            "shortName",
+            "waymap",
+            "guarded",
+            false,
+            "retired",
+            false,
+            "files",
+            List.of(id(map)));
+    JsonNode made = maren.post("/api/templates", template).require(200).json();
+    assertThat(made.path("files").get(0).asLong()).isEqualTo(id(map));
+    Map<String, Object> wrong = new java.util.HashMap<>(template);
+    wrong.put("files", List.of(99_999));
+    wrong.put("title", "Another way");
+    wrong.put("shortName", "other");
+    assertThat(maren.post("/api/templates", wrong).body()).contains("Choose files of the shelf.");
+    // It is still offered everywhere: a file is no place.
+    long far = office.text(TwoTeams.FAR, "How do I find you?");
+    String named = "/api/conversations/" + far + "/templates/named/waymap";
+    assertThat(otto.get(named).require(200).json().path("files").get(0).asLong())
+        .isEqualTo(id(map));
+    String csv = maren.get("/api/templates/export/csv").require(200).body();
+    maren.upload("/api/templates/import", "t.csv", csv).require(200);
+    assertThat(otto.get(named).json().path("files")).hasSize(1);
+    maren.put("/api/shelf/" + id(map), change("Harbour map", true, Set.of(), 1)).require(204);
+    assertThat(otto.get(named).json().path("files")).isEmpty();
+  }
+
+  @Test
   void aFileKeptWithACustomerIsOfferedInTheirConversationsOnly() throws IOException {
     String number = fabulum.freshNumber();
     long customer = fabulum.customer("Ada Keel", number);
@@ -154,14 +199,7 @@ class KeptFilesTest {
     // Removed for good, her files go with her.
     Path there = content("kept_file", id(estimate));
     assertThat(there).exists();
-    maren
-        .put(
-            "/api/setup/people/" + office.id("maren"),
-            Map.of(
-                "role", "LEAD",
-                "permissions", Set.of("TEXT", "REMOVE_FOR_GOOD"),
-                "teams", Set.of(1)))
-        .require(204);
+    mayRemove();
     maren.post("/api/customers/" + customer + "/removal", Map.of("name", "Ada Keel")).require(200);
     assertThat(fabulum.becomes(() -> Files.notExists(there))).isTrue();
     assertThat(maren.get("/api/kept-files/" + id(estimate)).status()).isEqualTo(404);
@@ -186,14 +224,7 @@ class KeptFilesTest {
                 "attachments", List.of(id(plan))))
         .require(200);
     put(priya, "/api/conversations/" + conversation + "/attachments", "c.pdf", "begun for Bo");
-    maren
-        .put(
-            "/api/setup/people/" + office.id("maren"),
-            Map.of(
-                "role", "LEAD",
-                "permissions", Set.of("TEXT", "REMOVE_FOR_GOOD"),
-                "teams", Set.of(1)))
-        .require(204);
+    mayRemove();
     maren.post("/api/customers/" + customer + "/removal", Map.of("name", "Bo Stern")).require(200);
     assertThat(fabulum.becomes(() -> Files.notExists(there))).isTrue();
     assertThat(

@@ -63,6 +63,7 @@ class TemplateController {
    * @param lines on which it is offered; with {@code sites} and {@code teams} empty too, everywhere
    * @param sites on whose lines it is offered
    * @param teams on whose lines it is offered
+   * @param files of the shelf that go with it
    */
   record TemplateRequest(
       @NotNull(message = "Give it a title.") @Size(max = 400, message = TOO_LONG) String title,
@@ -75,7 +76,8 @@ class TemplateController {
       boolean retired,
       @Nullable Set<Long> lines,
       @Nullable Set<Long> sites,
-      @Nullable Set<Long> teams) {
+      @Nullable Set<Long> teams,
+      @Nullable Set<Long> files) {
     TemplateDraft draft() {
       return new TemplateDraft(
           title,
@@ -87,7 +89,8 @@ class TemplateController {
           retired,
           lines == null ? Set.of() : lines,
           sites == null ? Set.of() : sites,
-          teams == null ? Set.of() : teams);
+          teams == null ? Set.of() : teams,
+          files == null ? Set.of() : files);
     }
   }
 
