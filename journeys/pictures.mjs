@@ -54,6 +54,12 @@ await picture('suggestions', {}, async (page) => {
   await page.getByRole('button', { name: 'Templates', exact: true }).click();
   await page.getByRole('complementary', { name: 'Templates' }).getByText('filled for this conversation').waitFor();
 });
+await picture('attachments', {}, async (page) => {
+  await row(page, /sheen of diesel/);
+  await page.getByRole('button', { name: /^Open Picture/ }).waitFor();
+  await page.getByRole('button', { name: 'Attach', exact: true }).click();
+  await page.getByRole('option', { name: /Map of North Dock/ }).waitFor();
+});
 await picture('templates', {}, async (page) => {
   await page.goto(`${APP}/templates`);
   await page.getByRole('link', { name: /^Winter storage quote/ }).click();
@@ -111,12 +117,6 @@ await picture('writing-place', {}, async (page) => {
   await write(page, 'r', '{first name}, we’ve found it… the “November” invoice was printed twice. Please pay only one, Wen takes the other back');
   await page.getByRole('status', { name: 'Before it is sent' }).getByText('first name').waitFor();
   await page.getByRole('button', { name: /^Use plain characters/ }).waitFor();
-});
-await picture('agreement', {}, async (page) => {
-  await row(page, /35 knots/);
-  await page.getByRole('region', { name: 'Script' }).focus();
-  await page.keyboard.press('c');
-  await page.getByRole('region', { name: 'Agreement to texts' }).scrollIntoViewIfNeeded();
 });
 await picture('customers', {}, async (page) => {
   await page.goto(`${APP}/customers?show=kind+Trade`);

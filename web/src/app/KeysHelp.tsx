@@ -23,6 +23,8 @@ const KEYS: [string, string][] = [
   ['F', 'another line or number to send with; Alt+F while you write'],
   ['Alt+T', 'the templates beside the script, while you write'],
   ['Alt+E', 'an emoji, while you write'],
+  ['Alt+A', 'attach a file or a voice message, while you write'],
+  ['← →', 'from one opened picture to the next'],
   ['Tab', 'after a short name: its template; then to what is missing in it'],
   ['Alt+1 2 3', 'the first, second, third suggested template'],
   ['Ctrl+Enter', 'send; also Enter alone, if your profile says so'],

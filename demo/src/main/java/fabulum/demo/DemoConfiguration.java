@@ -1,5 +1,7 @@
 package fabulum.demo;
 
+import fabulum.server.attachments.Attachments;
+import fabulum.server.attachments.KeptFiles;
 import fabulum.server.lines.Lines;
 import fabulum.server.ownership.Ownership;
 import fabulum.server.people.People;
@@ -49,6 +51,8 @@ class DemoConfiguration {
       SecondLooks looks,
       Links links,
       TemplateFiles templates,
+      KeptFiles kept,
+      Attachments attachments,
       DataSource database,
       TransactionTemplate transactions,
       JsonMapper json,
@@ -66,9 +70,11 @@ class DemoConfiguration {
             settings.data());
     ThisMorning morning = new ThisMorning(owning, notes, looks, new JdbcTemplate(database));
     DemoTemplates book = new DemoTemplates(links, templates, new JdbcTemplate(database));
+    DemoFiles files = new DemoFiles(kept, attachments, new JdbcTemplate(database));
     return () -> {
       if (loader.loadInto(clock.instant())) {
         book.write();
+        files.write();
         morning.happen(clock.instant());
       }
     };
