@@ -67,7 +67,7 @@ class SendRulesTest {
           NIGHT                 | It is 23:40 where the customer is.
           OVER_ALLOWANCE        | Priya has 1 part left this week, and this takes 2 parts. A lead can allow more.
           ALLOWANCE_NEARLY_USED | Priya has 2 parts left this week.
-          ATTACHMENT_TOO_LARGE  | “estimate.pdf” is too large for this line.
+          ATTACHMENT_TOO_LARGE  | “estimate.pdf” has 2.1 MB; this line sends 2.0 MB at most.
           MANY_RECIPIENTS       | This goes to 25 customers.
           """)
   void theSentenceSaysWhatIsWrong(Reason reason, String sentence) {

@@ -167,8 +167,12 @@ public class Attachments {
         .toList();
   }
 
+  /** What went with a text of ours; who sends it again must see that text, which is asked later. */
   private Optional<Attachment> wentWith(long id, @Nullable Long text) {
-    return attachments.find(id).filter(one -> text != null && text.equals(one.entryId()));
+    return attachments
+        .find(id)
+        .filter(one -> text != null && text.equals(one.entryId()))
+        .filter(one -> one.staffId() != null);
   }
 
   private static Problem gone() {

@@ -75,6 +75,13 @@ public record Conversation(
     return new ConversationState(turn, since, standing);
   }
 
+  /**
+   * The beginning of a text in quotation marks; of one without words, that something came with it.
+   */
+  public static String quoted(@Nullable String words) {
+    return words == null || words.isBlank() ? "an attachment" : "“" + beginning(words) + "”";
+  }
+
   /** The beginning of a text as a row keeps it: on one line, cut between whole characters. */
   public static String beginning(String words) {
     String flat = words.strip().replaceAll("\\s+", " ");

@@ -79,7 +79,7 @@ public class InSight {
   }
 
   private static String quoted(Entry text) {
-    return "“" + Conversation.beginning(String.valueOf(text.words())) + "”";
+    return Conversation.quoted(text.words());
   }
 
   private static Problem newMeanwhile(String what) {

@@ -125,7 +125,7 @@ class NoticeTriggers {
       meant.addAll(whoIsTold.atWork(lost.team(), new LineId(view.lineId())));
     }
     Set<Long> told = whoIsTold.of(meant, view);
-    String words = "Not delivered: “" + note(lost.text()) + "” " + lost.reason();
+    String words = "Not delivered: " + text(lost.text()) + " " + lost.reason();
     // One that is shown with its act has no conversation that is our turn because of it.
     Notice notice =
         new Notice(Kind.UNDELIVERED, view, "text " + lost.text().value(), words, lost.needsHand());
@@ -156,6 +156,11 @@ class NoticeTriggers {
 
   private static String about(EntryId event) {
     return "event " + event.value();
+  }
+
+  private String text(EntryId id) {
+    String words = note(id);
+    return words.isBlank() ? "an attachment." : "“" + words + "”";
   }
 
   private String note(EntryId id) {

@@ -72,9 +72,9 @@ public class References {
           throw Problem.conflict(
               Problem.Kind.ANSWERED_MEANWHILE,
               name(other)
-                  + " answered since you began to write: “"
-                  + Conversation.beginning(String.valueOf(other.words()))
-                  + "” Nothing was sent; your words are kept.");
+                  + " answered since you began to write: "
+                  + Conversation.quoted(other.words())
+                  + " Nothing was sent; your words are kept.");
         });
   }
 

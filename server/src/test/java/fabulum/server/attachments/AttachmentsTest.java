@@ -314,6 +314,8 @@ class AttachmentsTest {
     assertThat(links.isGood(plan, until, signature)).isTrue();
     assertThat(links.isGood(plan, until + 1, signature)).isFalse();
     assertThat(links.isGood(plan + 1, until, signature)).isFalse();
+    fabulum.clock.advance(Duration.ofDays(3));
+    assertThat(links.isGood(plan, until, signature)).isFalse();
   }
 
   @Test
@@ -401,6 +403,33 @@ class AttachmentsTest {
     assertThat(vera.upload(paper(conversation), "plan.pdf", Samples.pdf()).status()).isEqualTo(403);
     assertThat(vera.put(file + "/words", Map.of("words", "x")).status()).isEqualTo(403);
     assertThat(fabulum.browser().get(file).status()).isEqualTo(401);
+  }
+
+  @Test
+  void whatWentWithTextsOneDoesNotSeeCannotBeSentAgain() {
+    byte[] secret = Samples.words("%PDF-1.4 not for the far team");
+    provided.put("/secret", secret);
+    long dock = arrives(address + "/secret", "s.pdf", "application/pdf", secret, sha256(secret));
+    comesTo(dock, "HERE");
+    long came = id(arrived(dock));
+    long cameWith = last(dock).path("id").asLong();
+    long plan = id(put(priya, dock, "plan.pdf", Samples.pdf()));
+    send(priya, dock, "The plan", plan).require(200);
+    long far = office.text(TwoTeams.FAR, "Hello from afar");
+    for (Map.Entry<Long, Long> of :
+        Map.of(came, cameWith, plan, last(dock).path("id").asLong()).entrySet()) {
+      Answer stolen =
+          otto.post(
+              "/api/conversations/" + far + "/texts",
+              Map.of(
+                  "words", "Mine now",
+                  "reference", Fabulum.reference(),
+                  "again", of.getValue(),
+                  "confirmed", List.of("night", "same-text"),
+                  "attachments", List.of(of.getKey())));
+      assertThat(stolen.status()).isBetween(400, 499);
+      assertThat(last(far).path("words").asString()).isEqualTo("Hello from afar");
+    }
   }
 
   @Test
