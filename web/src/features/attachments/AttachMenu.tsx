@@ -2,6 +2,7 @@ import { Box, Popover } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { type KeyboardEvent, useId, useState } from 'react';
 import { Field, focusing, ProblemNote } from '../../shared/ui';
+import { hereEdge } from '../../theme';
 import { type Offered, offered } from './model/offered';
 import { kindWords, sizeWords } from './model/files';
 import { offeredFilesQuery } from './queries';
@@ -127,7 +128,7 @@ function Line({ on, children, ...option }: { on: boolean; children: React.ReactN
         cursor: 'pointer',
         typography: 'body2',
         bgcolor: on ? 'inks.pineWash' : 'transparent',
-        boxShadow: on ? 'inset 3px 0 0 var(--mui-palette-primary-main)' : 'none',
+        boxShadow: on ? hereEdge : 'none',
       }}
     >
       {children}

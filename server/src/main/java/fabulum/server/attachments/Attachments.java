@@ -344,7 +344,7 @@ public class Attachments {
   }
 
   private Optional<Path> path(@Nullable String hash) {
-    return Optional.ofNullable(hash).filter(store::has).map(store::place);
+    return hash == null ? Optional.empty() : intake.find(hash);
   }
 
   /** Contents that rows named which are gone for good. */

@@ -36,23 +36,4 @@ public record KeptFile(
   public FileKind kind() {
     return FileKind.of(mediaType);
   }
-
-  KeptFile with(Set<Long> others) {
-    return new KeptFile(
-        id,
-        customerId,
-        title,
-        name,
-        mediaType,
-        octets,
-        hash,
-        preview,
-        width,
-        height,
-        retired,
-        putBy,
-        putAt,
-        version,
-        Set.copyOf(others));
-  }
 }
