@@ -403,6 +403,30 @@ describe('the writing place', () => {
     expect(paper().selectionStart).toBe(23);
   });
 
+  it('sends a note behind a Tab that is still kept with the name it stands for; asked twice, as it is', async () => {
+    const staff = later();
+    const page = lay({ 'GET /api/staff': staff.answer, 'POST /api/conversations/7/notes': {} });
+    const ask = () => {
+      write('Ask @pri');
+      paper().setSelectionRange(8, 8);
+      expect(press('Tab')).toBe(false);
+      write('Ask @pri?');
+      paper().setSelectionRange(9, 9);
+      send();
+    };
+    fireEvent.click(screen.getByRole('button', { name: 'Note' }));
+    ask();
+    send();
+    await waitFor(() => expect(paper().value).toBe(''));
+    ask();
+    await staff.give([maren, priya]);
+    await waitFor(() => expect(paper().value).toBe(''));
+    expect(page.told('POST', '/api/conversations/7/notes').map((note) => (note as { words: string }).words)).toEqual([
+      'Ask @pri?',
+      'Ask @Priya Nandakumar ?',
+    ]);
+  });
+
   describe('with attachments', () => {
     const plan = {
       id: 5,

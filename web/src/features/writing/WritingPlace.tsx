@@ -224,11 +224,21 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting, onTe
     field.current?.focus();
   };
   const lookOrGo = (finish: boolean) => {
+    if (tab.delays(() => goNow.current(finish, paper))) return;
     // What waits for a colleague's yes is not done.
     const finishes = finish && !secondLook;
     if (looksFirst && !isNote && check && !cannot) setLooking(finishes ? 'finish' : 'send');
     else go(finishes);
   };
+  // What is asked for behind a held Tab goes with the words as they stand once that is answered.
+  const goNow = useRef((finish: boolean, of: Paper) => {
+    if (of === paper) lookOrGo(finish);
+  });
+  useEffect(() => {
+    goNow.current = (finish, of) => {
+      if (of === paper) lookOrGo(finish);
+    };
+  });
   const mayAttach = !isNote && conversation.answerable && refusal === '';
   const heldTab = (from: number) => {
     const before = (field.current?.value ?? '').slice(0, from);

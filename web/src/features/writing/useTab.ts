@@ -4,6 +4,7 @@ import { type RefObject, useEffect } from 'react';
 export class HeldTab {
   private answered = false;
   private before: string | undefined;
+  private next: (() => void) | undefined;
 
   /** Keeps one Tab for what is still being fetched; pressed again at the same place it is the browser's, so nobody is caught. */
   holds(before: string, mayMean: boolean): boolean {
@@ -18,6 +19,21 @@ export class HeldTab {
     this.answered = true;
     this.before = undefined;
     return before;
+  }
+
+  /** Keeps what was asked for behind a held Tab until that is answered; asked a second time it is not kept any longer. */
+  delays(next: () => void): boolean {
+    const waits = this.before !== undefined && this.next === undefined;
+    this.next = waits ? next : undefined;
+    if (!waits) this.before = undefined;
+    return waits;
+  }
+
+  /** The held Tab is answered: what was asked for behind it is done now. */
+  goOn() {
+    const { next } = this;
+    this.next = undefined;
+    next?.();
   }
 
   /** What answers a Tab is not there any more. */
@@ -50,11 +66,13 @@ export function useTab(
     if (before !== undefined) {
       queueMicrotask(() => {
         const words = element.value;
-        if (!words.startsWith(before)) return;
-        const behind = element.selectionStart - before.length;
-        onTab(words, before.length, before.length);
-        const moved = element.selectionStart + behind;
-        if (element.value !== words) element.setSelectionRange(moved, moved);
+        if (words.startsWith(before)) {
+          const behind = element.selectionStart - before.length;
+          onTab(words, before.length, before.length);
+          const moved = element.selectionStart + behind;
+          if (element.value !== words) element.setSelectionRange(moved, moved);
+        }
+        held.goOn();
       });
     }
     return () => {
