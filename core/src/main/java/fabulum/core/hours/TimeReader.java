@@ -24,7 +24,8 @@ import java.util.regex.Pattern;
  *
  * <p>A time without a day is the next such time. A day without a time is when the line opens on it,
  * else 9:00. Hours 1 to 6 without "am" or "pm" are in the afternoon. A day without a year is the
- * next such day.
+ * next such day. "The day before the appointment at noon" is told from an appointment, if there is
+ * one.
  */
 public final class TimeReader {
   /** What can be typed, for people. */
@@ -46,8 +47,10 @@ public final class TimeReader {
   private final Instant now;
   private final ZoneId zone;
   private final LocalDate today;
+  private final Optional<Instant> appointment;
 
-  private TimeReader(Hours hours, Instant now) {
+  private TimeReader(Hours hours, Instant now, Optional<Instant> appointment) {
+    this.appointment = appointment;
     this.openings = new Openings(hours);
     this.now = now;
     this.zone = hours.zone();
@@ -81,20 +84,58 @@ public final class TimeReader {
 
   /** Reads words, at a moment, on a line with these hours. */
   public static Reading read(String words, Hours hours, Instant now) {
+    return read(words, hours, now, Optional.empty());
+  }
+
+  /** Reads words, at a moment, on a line with these hours, with the next appointment, if any. */
+  public static Reading read(
+      String words, Hours hours, Instant now, Optional<Instant> appointment) {
     try {
-      return new TimeReader(hours, now).read(words);
+      return new TimeReader(hours, now, appointment).read(words);
     } catch (NotClear unclear) {
       return new Reading.Unclear(String.valueOf(unclear.getMessage()));
     }
   }
 
   private Reading read(String words) {
-    String plain = words.toLowerCase(Locale.ROOT).replaceAll("[\\s,\\p{Zs}]+", " ").strip();
+    String plain = plain(words);
     if (plain.isEmpty() || plain.length() > LONGEST) {
       throw new NotClear("Type a time such as " + EXAMPLES + ".");
     }
+    Optional<FromAppointment> from = FromAppointment.read(plain);
+    if (from.isPresent()) {
+      return told(from.get());
+    }
     Matcher in = IN.matcher(plain);
     return in.matches() ? after(in) : named(plain);
+  }
+
+  /** Whether words tell a time from an appointment. */
+  public static boolean isFromAppointment(String words) {
+    try {
+      return FromAppointment.read(plain(words)).isPresent();
+    } catch (NotClear unclear) {
+      return true;
+    }
+  }
+
+  private static String plain(String words) {
+    return words.toLowerCase(Locale.ROOT).replaceAll("[\\s,\\p{Zs}]+", " ").strip();
+  }
+
+  private Reading told(FromAppointment said) {
+    Instant begins =
+        appointment.orElseThrow(() -> new NotClear("No appointment is agreed with this customer."));
+    if (!said.isDays()) {
+      return at(begins.plus(said.offset()), Optional.empty());
+    }
+    List<String> rest = new ArrayList<>(List.of(said.time().split(" ")));
+    rest.removeIf(word -> word.isEmpty() || FILLERS.contains(word));
+    Optional<Time> time = takeTime(rest);
+    if (!rest.isEmpty()) {
+      throw new NotClear("“" + String.join(" ", rest) + "” is not clear here.");
+    }
+    return at(on(said.day(begins.atZone(zone).toLocalDate()), time));
   }
 
   private Reading after(Matcher in) {

@@ -8,6 +8,7 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -129,5 +130,41 @@ class TimeReaderTest {
   void itSaysWhetherTheLineIsOpenThen() {
     assertThat(((Reading.At) TimeReader.read("wed 9:00", HOURS, NOW)).open()).isTrue();
     assertThat(((Reading.At) TimeReader.read("wed 18:00", HOURS, NOW)).open()).isFalse();
+  }
+
+  @ParameterizedTest(name = "{0}")
+  @CsvSource({
+    "the day before the appointment at noon,  2026-06-17 12:00",
+    "The day before the appointment,          2026-06-17 08:00",
+    "a day before appointment 16:30,          2026-06-17 16:30",
+    "2 days before the appointment,           2026-06-16 08:00",
+    "a week before my appointment,            2026-06-11 09:00",
+    "2 h before the appointment,              2026-06-18 07:00",
+    "half an hour before the appointment,     2026-06-18 08:30",
+    "45 min before their appointment,         2026-06-18 08:15",
+    "on the day of the appointment at 7:00,   2026-06-18 07:00",
+    "the day after the appointment,           2026-06-19 18:00",
+    "an hour after the appointment,           2026-06-18 10:00",
+    "2 weeks before the appointment,          That time has passed already.",
+    "half a day before the appointment,       Half of that is not clear. Type “the day before the appointment”.",
+    "2 h before the appointment noon,         “noon” is not clear here.",
+    "the day before the appointment at tea,   “tea” is not clear here.",
+  })
+  void timesAreToldFromAnAppointment(String words, String expected) {
+    Instant appointment = Instant.parse("2026-06-18T14:00:00Z");
+    Reading reading = TimeReader.read(words, HOURS, NOW, Optional.of(appointment));
+    assertThat(
+            reading instanceof Reading.At at
+                ? SHOWN.format(at.at())
+                : ((Reading.Unclear) reading).why())
+        .isEqualTo(expected);
+    assertThat(TimeReader.isFromAppointment(words)).isTrue();
+  }
+
+  @Test
+  void withoutAnAppointmentSuchTimesAreNotClear() {
+    assertThat(read("the day before the appointment", NOW))
+        .isEqualTo("No appointment is agreed with this customer.");
+    assertThat(TimeReader.isFromAppointment("Thu 14:30")).isFalse();
   }
 }
