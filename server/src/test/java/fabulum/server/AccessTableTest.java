@@ -197,6 +197,14 @@ class AccessTableTest {
     row("POST", one + "/texts/check", Door.SEES, Map.of("words", "a text"));
     row("GET", one + "/to-dos", Door.SEES);
     row("GET", one + "/second-looks", Door.SEES);
+    row("GET", one + "/planned", Door.SEES);
+    row("GET", one + "/planned/time?words=Thu+14:30", Door.SEES);
+    row("POST", one + "/planned/check", Door.SEES, later());
+    fresh(
+        "POST",
+        one + "/planned",
+        Door.WORKS,
+        asked -> Map.of("reference", Fabulum.reference(), "text", later()));
     row("GET", one + "/suggestions", Door.SEES);
     row("GET", one + "/templates", Door.SEES);
     row("GET", one + "/templates/short-names", Door.SEES);
@@ -243,6 +251,15 @@ class AccessTableTest {
     row("DELETE", one + "/topics/{topic}", Door.WORKS);
   }
 
+  private static Map<String, Object> later() {
+    return Map.of(
+        "words", "later",
+        "at", "2026-07-01T14:00:00Z",
+        "whenClosed", "SEND",
+        "unlessWritten", false,
+        "comesToMe", false);
+  }
+
   private void lists() {
     row("GET", "/api/conversations?group=OUR_TURN", Door.EVERYBODY);
     row("GET", "/api/conversations/counts", Door.EVERYBODY);
@@ -276,6 +293,11 @@ class AccessTableTest {
     row("PUT", "/api/to-dos/{id}", Door.MISSING, toDo);
     row("POST", "/api/to-dos/{id}/done", Door.MISSING);
     row("DELETE", "/api/to-dos/{id}/done", Door.MISSING);
+    row("PUT", "/api/planned/{id}", Door.MISSING, Map.of("version", 0, "text", later()));
+    row("POST", "/api/planned/{id}/send-now", Door.MISSING, Map.of("version", 0));
+    row("POST", "/api/planned/{id}/skip", Door.MISSING, Map.of("version", 0));
+    row("POST", "/api/planned/{id}/cancel", Door.MISSING, Map.of("version", 0));
+    row("GET", "/api/planned", Door.EVERYBODY);
     row("POST", "/api/second-looks/{id}/check", Door.MISSING, Map.of("words", "a text"));
     row("POST", "/api/second-looks/{id}/approve", Door.MISSING, Map.of("words", "a text"));
     row("POST", "/api/second-looks/{id}/return", Door.MISSING, Map.of("why", "a word"));

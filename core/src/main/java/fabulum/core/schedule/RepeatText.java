@@ -163,7 +163,7 @@ public final class RepeatText {
       return new Cycle.Monthly(day.day(), day.missing());
     }
     if (every.equals("YEARLY") && by.contains("BYMONTHDAY") && by.contains("BYMONTH")) {
-      int number = number("BYMONTH", parts.get("BYMONTH"));
+      int number = number("BYMONTH", parts.getOrDefault("BYMONTH", ""));
       if (number < 1 || number > 12) {
         throw new IllegalArgumentException("A year has months 1 to 12.");
       }

@@ -85,16 +85,27 @@ public sealed interface Author {
     }
   }
 
-  /** What a member of staff wrote earlier, at the time they chose. */
-  record Schedule(long staff) implements Author {
+  /**
+   * What a member of staff wrote earlier, at the time they chose. It waits behind the texts of
+   * people who write now: thousands may be due in one minute.
+   *
+   * @param answers whether the customer waited already when it was planned, and has not written
+   *     since: what they wrote later it cannot answer
+   */
+  record Schedule(long staff, boolean answers) implements Author {
     @Override
     public OptionalLong writer() {
       return OptionalLong.of(staff);
     }
 
     @Override
+    public boolean waitsForLook() {
+      return true;
+    }
+
+    @Override
     public Effect effect() {
-      return Effect.LATER_ANSWER;
+      return answers ? Effect.PLANNED_ANSWER : Effect.PLANNED;
     }
   }
 
@@ -180,6 +191,11 @@ public sealed interface Author {
     return false;
   }
 
+  /** Whether its words stood on its writer's paper until now. */
+  default boolean leavesPaper() {
+    return pauses() || isAnswering();
+  }
+
   /** How many get the words by the same act. */
   default int recipients() {
     return 1;
@@ -208,6 +224,8 @@ public sealed interface Author {
     static final Effect ANSWER = new Effect(true, true, false, Lane.SINGLE);
     static final Effect LATER_ANSWER = new Effect(true, false, false, Lane.SINGLE);
     static final Effect AUTOMATIC = new Effect(false, false, false, Lane.SINGLE);
+    static final Effect PLANNED_ANSWER = new Effect(true, false, false, Lane.MANY);
+    static final Effect PLANNED = new Effect(false, false, false, Lane.MANY);
     static final Effect ONE_OF_MANY = new Effect(true, true, true, Lane.MANY);
     static final Effect NEWS = new Effect(false, false, true, Lane.MANY);
   }
@@ -216,7 +234,7 @@ public sealed interface Author {
   enum Lane {
     /** Texts to one customer. */
     SINGLE,
-    /** The texts of an act on many. */
+    /** The texts of an act on many, and what was planned. */
     MANY
   }
 }

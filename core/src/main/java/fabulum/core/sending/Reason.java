@@ -79,6 +79,20 @@ public enum Reason {
     return mildest;
   }
 
+  /** Whether it can be known only when the text goes, and not ahead. */
+  public boolean isOfTheMoment() {
+    return switch (this) {
+      case PLACEHOLDER,
+          OVER_ALLOWANCE,
+          ALLOWANCE_NEARLY_USED,
+          ANSWERED_MEANWHILE,
+          SAME_TEXT,
+          NETWORK_WAITING ->
+          true;
+      default -> false;
+    };
+  }
+
   /** Whether a lead can say how much it weighs. */
   public boolean isSettable() {
     return this != ANSWERED_MEANWHILE && mildest != Severity.REFUSE;

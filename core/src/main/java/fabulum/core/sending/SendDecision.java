@@ -24,6 +24,12 @@ public record SendDecision(int parts, List<Objection> objections) {
     MAY_NOT_GO
   }
 
+  /** What can be said of it ahead of its time; the rest is decided when it goes. */
+  public SendDecision ahead() {
+    return new SendDecision(
+        parts, objections.stream().filter(each -> !each.reason().isOfTheMoment()).toList());
+  }
+
   /** What comes of it, with nothing confirmed. */
   public Verdict verdict() {
     return verdict(Set.of());

@@ -24,7 +24,8 @@ class AuthorTest {
     return List.of(
         new Case(new Author.Person(7), priya, true, true, false, Lane.SINGLE),
         new Case(new Author.Several(7, 2), priya, true, true, true, Lane.MANY),
-        new Case(new Author.Schedule(7), priya, true, false, false, Lane.SINGLE),
+        new Case(new Author.Schedule(7, true), priya, true, false, false, Lane.MANY),
+        new Case(new Author.Schedule(7, false), priya, false, false, false, Lane.MANY),
         new Case(new Author.Announcement(3, 7), priya, false, false, true, Lane.MANY),
         new Case(new Author.Rule(3), nobody, false, false, false, Lane.SINGLE),
         new Case(new Author.Program(3), nobody, true, false, false, Lane.SINGLE),

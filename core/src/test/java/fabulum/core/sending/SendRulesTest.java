@@ -109,7 +109,7 @@ class SendRulesTest {
         List.of(
             new Author.Person(1),
             new Author.Several(1, 2),
-            new Author.Schedule(1),
+            new Author.Schedule(1, true),
             new Author.Announcement(1, 1),
             new Author.Rule(1),
             new Author.Program(1),
@@ -239,7 +239,7 @@ class SendRulesTest {
         List.of(
             new Author.Person(1),
             new Author.Several(1, 2),
-            new Author.Schedule(1),
+            new Author.Schedule(1, true),
             new Author.Rule(1),
             new Author.Program(1),
             new Author.Itself(Author.Purpose.CODE));

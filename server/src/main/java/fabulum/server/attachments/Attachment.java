@@ -10,6 +10,7 @@ import org.jspecify.annotations.Nullable;
  * @param entryId the text; null while it is on somebody's paper or waits for a second look
  * @param staffId who put it there; null for what a customer sent
  * @param secondLookId of the text with which it waits for a colleague's yes
+ * @param plannedId of the planned text with which it goes later
  * @param place among the others of its text
  * @param cameOctets its size before it was made ready to be sent
  * @param hash of its content, SHA-256; null while it is not here
@@ -26,6 +27,7 @@ public record Attachment(
     @Nullable Long entryId,
     @Nullable Long staffId,
     @Nullable Long secondLookId,
+    @Nullable Long plannedId,
     int place,
     String name,
     String mediaType,
@@ -59,6 +61,7 @@ public record Attachment(
         conversation,
         entry,
         staff,
+        null,
         null,
         at,
         name,

@@ -110,6 +110,7 @@ public class Attachments {
         null,
         by.value(),
         null,
+        null,
         place,
         ready.name(),
         ready.mediaType(),
@@ -242,6 +243,43 @@ public class Attachments {
     }
   }
 
+  /** Lets attachments go with a planned text. To be used in the transaction that plans it. */
+  public void planWith(long planned, StaffId writer, List<Long> ids) {
+    if (ids.size() > MOST) {
+      throw bad("One text takes " + MOST + " attachments at most.");
+    }
+    for (int i = 0; i < ids.size(); i++) {
+      if (attachments.putToPlanned(ids.get(i), writer.value(), planned, i) == 0) {
+        throw gone();
+      }
+    }
+  }
+
+  /** Puts what goes with a planned text on a person's paper, in order. */
+  public List<Long> takeFromPlanned(long planned, StaffId writer) {
+    List<Long> ids =
+        attachments.listOfPlanned(List.of(planned)).stream().map(Attachment::id).toList();
+    attachments.takeFromPlanned(planned, writer.value());
+    return ids;
+  }
+
+  /** The same with copies: it goes with the next text as well. */
+  public List<Long> copyFromPlanned(long planned, StaffId writer) {
+    Instant now = clock.instant();
+    return attachments.listOfPlanned(List.of(planned)).stream()
+        .map(one ->
+            attachments.insert(
+                one.copied(one.conversationId(), null, writer.value(), one.place(), now), null))
+        .toList();
+  }
+
+  /** What goes with planned texts, by planned text. */
+  public Map<Long, List<AttachmentView>> listOfPlanned(List<Long> planned) {
+    return planned.isEmpty()
+        ? Map.of()
+        : byKey(attachments.listOfPlanned(planned), Attachment::plannedId);
+  }
+
   /** A text does not leave: what went with it is on its writer's paper again. */
   public void takeBack(long entry) {
     attachments.takeFromEntry(entry);
@@ -309,6 +347,7 @@ public class Attachments {
               entry,
               null,
               null,
+              null,
               i,
               name,
               type,
@@ -371,6 +410,19 @@ public class Attachments {
     if (!gone.isEmpty()) {
       attachments.deleteOfEntries(entries);
     }
+    return forgotten(gone);
+  }
+
+  /** The same of what would have gone with a planned text. */
+  public Forgotten forgetPlanned(long planned) {
+    List<Attachment> gone = attachments.listOfPlanned(List.of(planned));
+    if (!gone.isEmpty()) {
+      attachments.deleteOfPlanned(planned);
+    }
+    return forgotten(gone);
+  }
+
+  private static Forgotten forgotten(List<Attachment> gone) {
     return new Forgotten(
         gone.stream()
             .flatMap(one -> Stream.of(one.hash(), one.preview()))

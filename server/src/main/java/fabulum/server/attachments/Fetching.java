@@ -125,6 +125,7 @@ class Fetching implements DisposableBean {
             one.entryId(),
             null,
             null,
+            null,
             one.place(),
             ready.name(),
             ready.mediaType(),

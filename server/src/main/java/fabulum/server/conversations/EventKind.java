@@ -52,6 +52,18 @@ public enum EventKind {
   APPROVED,
   /** A text that waited for a second look was returned to its writer; its words say why. */
   RETURNED,
+  /** A text is to go later; its words are the time, ISO 8601. */
+  PLANNED,
+  /** It goes at another time; its words are the time. */
+  PLAN_CHANGED,
+  /** The next date of a text that repeats is left out; its words are the time. */
+  PLAN_SKIPPED,
+  /** It does not go any more; its words are the time, a space and what it would have said. */
+  PLAN_CANCELLED,
+  /** It did not go, because the customer wrote before its time; words as above. */
+  PLAN_NOT_NEEDED,
+  /** It did not go and waits for a person; its words say why. */
+  PLAN_HELD,
   /** A person said which customer writes; its words are the name. */
   IDENTIFIED,
   /** A person said that the texts are not for us; its words are the reason, a word of the API. */

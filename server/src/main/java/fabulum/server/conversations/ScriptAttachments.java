@@ -89,7 +89,10 @@ public class ScriptAttachments {
   private Attachment see(AttachmentId id, StaffId asking) {
     Attachment attachment = attachments.get(id);
     inSight.row(new ConversationId(attachment.conversationId()), asking);
-    boolean onPaper = attachment.entryId() == null && attachment.secondLookId() == null;
+    boolean onPaper =
+        attachment.entryId() == null
+            && attachment.secondLookId() == null
+            && attachment.plannedId() == null;
     if (onPaper && !Long.valueOf(asking.value()).equals(attachment.staffId())) {
       throw Problem.notFound("attachment");
     }

@@ -138,10 +138,12 @@ class Saying {
       touched.add(here);
     }
     books.save(row, after(row, effect, here, at), at);
-    writer.ifPresent(by -> {
-      drafts.discard(id, Paper.REPLY, by);
-      people.answered(by, at);
-    });
+    writer
+        .filter(by -> said.author().leavesPaper())
+        .ifPresent(by -> {
+          drafts.discard(id, Paper.REPLY, by);
+          people.answered(by, at);
+        });
     books.changed(row.id(), touched);
     before.ifPresent(had -> takeBacks.keep(row, writer.orElseThrow(), new EntryId(entry), had));
     elsewhere

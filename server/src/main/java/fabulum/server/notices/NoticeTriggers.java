@@ -15,6 +15,7 @@ import fabulum.server.notices.store.NoticeMapper;
 import fabulum.server.ownership.ConversationArrived;
 import fabulum.server.ownership.ConversationHanded;
 import fabulum.server.people.People;
+import fabulum.server.schedule.PlanHeld;
 import fabulum.server.undo.StepTakenBack;
 import fabulum.server.writing.ColleagueMentioned;
 import fabulum.server.writing.TextReturned;
@@ -138,6 +139,24 @@ class NoticeTriggers {
     ConversationView view = inbox.find(new ConversationId(toDo.conversation())).orElseThrow();
     String about = "to do " + toDo.note();
     telling.tell(toDo.staff(), new Notice(Kind.MINE, view, about, "To do: " + toDo.words(), false));
+  }
+
+  /** A planned text did not go: its writer is told, else the owner and the team, else the leads. */
+  @EventListener
+  void held(PlanHeld plan) {
+    ConversationView view = inbox.find(plan.id()).orElseThrow();
+    Set<Long> told = whoIsTold.of(List.of(plan.writer()), view);
+    if (told.isEmpty()) {
+      Long owner = view.owner() == null ? null : view.owner().id();
+      List<Long> instead =
+          owner == null
+              ? whoIsTold.atWork(view.teamId(), new LineId(view.lineId()))
+              : List.of(owner);
+      told = whoIsTold.of(instead, view);
+    }
+    String words = "A planned text was not sent. " + plan.why();
+    Notice notice = new Notice(Kind.UNDELIVERED, view, "planned " + plan.plan(), words, true);
+    (told.isEmpty() ? whoIsTold.leads() : told).forEach(who -> telling.tell(who, notice));
   }
 
   @EventListener

@@ -13,7 +13,8 @@
       "presence",
       "writing",
       "undo",
-      "messaging"
+      "messaging",
+      "schedule"
     })
 @NullMarked
 package fabulum.server.notices;

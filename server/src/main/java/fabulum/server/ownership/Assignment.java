@@ -43,6 +43,7 @@ public class Assignment {
   private final Lines lines;
   private final People people;
   private final ApplicationEventPublisher events;
+  private final List<AnswerGoesTo> asking;
 
   Assignment(
       OwnershipMapper owners,
@@ -50,7 +51,9 @@ public class Assignment {
       Eligible eligible,
       Lines lines,
       People people,
-      ApplicationEventPublisher events) {
+      ApplicationEventPublisher events,
+      List<AnswerGoesTo> asking) {
+    this.asking = List.copyOf(asking);
     this.owners = owners;
     this.books = books;
     this.eligible = eligible;
@@ -71,7 +74,8 @@ public class Assignment {
     if (row.apart()) {
       return touched;
     }
-    Long owner = row.ownerId();
+    askedFor(row).ifPresent(touched::add);
+    Long owner = books.row(id).ownerId();
     if (owner != null) {
       cover(row, owner).ifPresent(touched::add);
     }
@@ -92,6 +96,20 @@ public class Assignment {
       books.sightChanged(id, row.spot());
     }
     return touched;
+  }
+
+  /** Who asked for the answer gets it; while they are away, their cover does. */
+  private Optional<Long> askedFor(Conversation row) {
+    return asking.stream()
+        .flatMap(each -> each.take(row).stream())
+        .findFirst()
+        .map(StaffId::value)
+        .filter(who -> !who.equals(row.ownerId()) && eligible.mayOwn(who, row))
+        .map(who -> {
+          books.setOwner(row, who);
+          return handedEvent(
+              row, EventKind.GIVEN, who, name(who) + " asked for the answer to a planned text");
+        });
   }
 
   private Optional<Long> cover(Conversation row, long owner) {

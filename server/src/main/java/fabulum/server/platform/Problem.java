@@ -49,6 +49,16 @@ public final class Problem extends RuntimeException {
     return new Problem(Kind.BAD_FIELDS, fields.get(0).why(), fields);
   }
 
+  /**
+   * Reasons that speak against something.
+   *
+   * @param reasons their codes and sentences; at least one
+   * @param kept what was not done and what is kept, as a sentence
+   */
+  public static Problem reasons(Kind kind, List<FieldProblem> reasons, String kept) {
+    return new Problem(kind, reasons.get(0).why() + " " + kept, reasons);
+  }
+
   /** Which kind it is. */
   public Kind kind() {
     return kind;

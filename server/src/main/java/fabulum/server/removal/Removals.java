@@ -301,6 +301,8 @@ public class Removals {
       rows.deleteDrafts(all);
       rows.deleteToDos(all);
       rows.deleteSecondLooks(all);
+      rows.deletePlannedRuns(all);
+      rows.deletePlanned(all);
       rows.deleteNotices(all);
       rows.deleteUndoSteps(all);
       rows.deleteTopics(all);

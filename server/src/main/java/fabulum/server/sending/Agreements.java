@@ -23,6 +23,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -34,8 +35,10 @@ public class Agreements {
 
   private final AgreementMapper changes;
   private final Clock clock;
+  private final ApplicationEventPublisher events;
 
-  Agreements(AgreementMapper changes, Clock clock) {
+  Agreements(AgreementMapper changes, Clock clock, ApplicationEventPublisher events) {
+    this.events = events;
     this.changes = changes;
     this.clock = clock;
   }
@@ -93,6 +96,9 @@ public class Agreements {
             by == null ? null : by.value(),
             null,
             noted.words()));
+    if (!noted.given() && noted.kinds().contains(TextKind.SERVICE)) {
+      events.publishEvent(new OptedOut(number, line));
+    }
   }
 
   /** Numbers whose holders opted out of everything on one line or more. */

@@ -50,8 +50,12 @@ class Circumstances {
 
   /** Whether a text of theirs waits, or came within a day. */
   boolean isAnswered(Conversation row) {
-    return row.state().waitingSince().isPresent()
-        || lately.existsReceived(row.id(), clock.instant().minus(ANSWERING));
+    return row.state().waitingSince().isPresent() || isAnsweredAt(row, clock.instant());
+  }
+
+  /** Whether a text of theirs came within a day before a moment ahead. */
+  boolean isAnsweredAt(Conversation row, Instant at) {
+    return lately.existsReceived(row.id(), at.minus(ANSWERING));
   }
 
   /** The last time the same words went to a number. */

@@ -75,13 +75,15 @@ public class Decisions {
    *
    * @param reference of the text, when it has one already; null while it is being written
    * @param answered a colleague's answer that its writer has not seen
+   * @param at when it is to go; null for now
    */
   public record Wanted(
       String words,
       Author author,
       @Nullable String reference,
       Optional<Sent> answered,
-      List<Attachment> attachments) {
+      List<Attachment> attachments,
+      @Nullable Instant at) {
     public Wanted {
       attachments = List.copyOf(attachments);
     }
@@ -89,7 +91,7 @@ public class Decisions {
     /** A text that crosses no colleague's answer. */
     public static Wanted of(
         String words, Author author, @Nullable String reference, List<Attachment> attachments) {
-      return new Wanted(words, author, reference, Optional.empty(), attachments);
+      return new Wanted(words, author, reference, Optional.empty(), attachments, null);
     }
 
     /** A text without attachments that crosses no colleague's answer. */
@@ -99,12 +101,17 @@ public class Decisions {
 
     /** The same text with attachments. */
     public Wanted with(List<Attachment> others) {
-      return new Wanted(words, author, reference, answered, others);
+      return new Wanted(words, author, reference, answered, others, at);
     }
 
     /** The same text, crossing a colleague's answer. */
     public Wanted crossing(Optional<Sent> other) {
-      return new Wanted(words, author, reference, other, attachments);
+      return new Wanted(words, author, reference, other, attachments, at);
+    }
+
+    /** The same text, to go at a time. */
+    public Wanted at(Instant time) {
+      return new Wanted(words, author, reference, answered, attachments, time);
     }
   }
 
@@ -137,7 +144,8 @@ public class Decisions {
   /** Whether a text may go from a line to a number, in the conversation they have, if any. */
   public Decided decide(
       Wanted wanted, LineId line, Sender other, Optional<Conversation> conversation) {
-    Instant now = clock.instant();
+    Instant planned = wanted.at();
+    Instant now = planned == null ? clock.instant() : planned;
     SendSettings settings = setup.get();
     LineView from = lines.get(line);
     Optional<NumberFacts> facts =
@@ -151,7 +159,7 @@ public class Decisions {
             content,
             wanted.author(),
             from(from),
-            to(other, from, facts, conversation, now),
+            to(other, from, facts, isAnswer(conversation, planned), now),
             new Lately(
                 circumstances.same(wanted, facts, settings.policy()),
                 wanted.answered(),
@@ -225,12 +233,18 @@ public class Decisions {
         line.mostOctets());
   }
 
+  /** Whether the customer's own text precedes it; who waits now has had an answer by then. */
+  private boolean isAnswer(Optional<Conversation> conversation, @Nullable Instant planned) {
+    return conversation
+        .filter(row ->
+            planned == null
+                ? circumstances.isAnswered(row)
+                : circumstances.isAnsweredAt(row, planned))
+        .isPresent();
+  }
+
   private To to(
-      Sender other,
-      LineView line,
-      Optional<NumberFacts> facts,
-      Optional<Conversation> conversation,
-      Instant now) {
+      Sender other, LineView line, Optional<NumberFacts> facts, boolean isAnswer, Instant now) {
     Optional<PhoneNumber> number = other.answerable();
     LineId id = new LineId(line.id());
     ZoneId there = number.flatMap(whereabouts::zone).orElseGet(() -> ZoneId.of(line.zone()));
@@ -240,7 +254,7 @@ public class Decisions {
         facts.map(NumberFacts::state).orElse(NumberState.GOOD),
         facts.map(known -> agreements.of(known, id)).orElse(Agreement.UNKNOWN),
         facts.map(NumberFacts::firstWroteAt).isPresent(),
-        conversation.filter(circumstances::isAnswered).isPresent(),
+        isAnswer,
         there,
         lines.promise(id).hours().closedDays().contains(LocalDate.ofInstant(now, there)));
   }

@@ -92,7 +92,9 @@ public class SecondLooks {
     looks.insert(row.id(), by.value(), said, books.now());
     drafts.waitWith(
         looks.findByReference(said.reference().value()).orElseThrow(), said.attachments());
-    drafts.discard(id, Paper.REPLY, by);
+    if (said.author().leavesPaper()) {
+      drafts.discard(id, Paper.REPLY, by);
+    }
     changed(row, List.of());
   }
 

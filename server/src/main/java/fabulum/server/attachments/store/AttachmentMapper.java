@@ -32,6 +32,14 @@ public interface AttachmentMapper {
 
   int putToLook(long id, long staff, long look, int place);
 
+  int putToPlanned(long id, long staff, long planned, int place);
+
+  /** What goes with planned texts. */
+  List<Attachment> listOfPlanned(List<Long> planned);
+
+  /** Puts it on the paper of a person. */
+  int takeFromPlanned(long planned, long staff);
+
   int takeFromEntry(long entry);
 
   int takeFromLook(long look);
@@ -57,6 +65,8 @@ public interface AttachmentMapper {
   void deleteOfConversations(List<Long> conversations);
 
   void deleteOfEntries(List<Long> entries);
+
+  void deleteOfPlanned(long planned);
 
   boolean isUsed(String hash);
 

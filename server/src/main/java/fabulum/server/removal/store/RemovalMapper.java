@@ -53,6 +53,10 @@ public interface RemovalMapper {
 
   void deleteSecondLooks(List<Long> conversations);
 
+  void deletePlannedRuns(List<Long> conversations);
+
+  void deletePlanned(List<Long> conversations);
+
   void deleteNotices(List<Long> conversations);
 
   void deleteUndoSteps(List<Long> conversations);

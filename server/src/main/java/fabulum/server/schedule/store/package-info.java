@@ -1,0 +1,4 @@
+@NullMarked
+package fabulum.server.schedule.store;
+
+import org.jspecify.annotations.NullMarked;

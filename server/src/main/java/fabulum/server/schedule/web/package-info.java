@@ -1,0 +1,4 @@
+@NullMarked
+package fabulum.server.schedule.web;
+
+import org.jspecify.annotations.NullMarked;
