@@ -23,6 +23,7 @@ const KEYS: [string, string][] = [
   ['F', 'another line or number to send with; Alt+F while you write'],
   ['Alt+T', 'the templates beside the script, while you write'],
   ['Alt+E', 'an emoji, while you write'],
+  ['Alt+L', 'send later, or again and again, while you write'],
   ['Alt+A', 'attach a file or a voice message, while you write'],
   ['← →', 'from one opened picture to the next'],
   ['Tab', 'after a short name: its template; then to what is missing in it'],

@@ -18,6 +18,7 @@ const ImportPage = lazy(() =>
 const TemplatesPlace = lazy(() =>
   import('../features/templates').then((feature) => ({ default: feature.TemplatesPlace })),
 );
+const PlannedPlace = lazy(() => import('../features/later').then((feature) => ({ default: feature.PlannedPlace })));
 const Me = lazy(() => import('../features/me').then((feature) => ({ default: feature.Me })));
 
 function InboxPlace({ toIdentify = false }: { toIdentify?: boolean }) {
@@ -52,6 +53,7 @@ export const routes: RouteObject[] = [
       place('customers/import', <LeadsPlace place="import" />),
       place('customers/:id', <CustomerPage />),
       place('templates/:id?', <TemplatesPlace />),
+      place('planned', <PlannedPlace />),
       place('me/*', <MyPlace />),
       place('office', <LeadsPlace place="office" />),
       place('setup/*', <LeadsPlace place="setup" />),

@@ -3,7 +3,9 @@ import { Box } from '@mui/material';
 import { Suspense } from 'react';
 import type { Dossier } from '../../shared/api';
 import { IdentifyBand } from '../identify';
-import { SummaryBand } from './SummaryBand';
+
+/** Fetched with the first one that was handed over. */
+const SummaryBand = part(() => import('./SummaryBand').then((part) => part.SummaryBand));
 
 /** Fetched with the first script. */
 const ToDoBand = part(() => import('../to-do').then((part) => part.ToDoBand));
@@ -42,8 +44,8 @@ export function Bands({ dossier: { conversation, summary, left }, me, zone, name
       <Suspense fallback={null}>
         <LookBand conversation={conversation} zone={zone} />
         <ToDoBand conversation={conversation} me={me} zone={zone} />
+        {told && <SummaryBand summary={summary} conversation={conversation} zone={zone} customer={name} />}
       </Suspense>
-      {told && <SummaryBand summary={summary} conversation={conversation} zone={zone} customer={name} />}
       {left.map((draft) => (
         <Box
           key={draft.by + draft.paper}

@@ -20,8 +20,6 @@ import { Dossier } from './Dossier';
 import { Bands } from './Bands';
 import { quoted } from './model/copy';
 import { Lines } from './Lines';
-import { SetAsideMenu } from './SetAsideMenu';
-import { TopicPicker } from './TopicPicker';
 import { useActs } from './useActs';
 import { useSheet } from './useSheet';
 import { useTypedLately } from './useTypedLately';
@@ -29,6 +27,15 @@ import { useWatch } from './useWatch';
 
 /** Fetched with the first script. */
 const WrongNumberBand = part(() => import('../wrong-number').then((part) => part.WrongNumberBand));
+
+/** Fetched with the first script. */
+const SetAsideMenu = part(() => import('./SetAsideMenu').then((part) => part.SetAsideMenu));
+
+/** Fetched with the first script. */
+const TopicPicker = part(() => import('./TopicPicker').then((part) => part.TopicPicker));
+
+/** Fetched with the first script. */
+const PlannedHere = part(() => import('../later').then((part) => part.PlannedHere));
 
 /** Fetched with the first handing over. */
 const HandOver = part(() => import('./HandOver').then((part) => part.HandOver));
@@ -164,22 +171,26 @@ export const Script = memo(function Script({ id, session, onBack }: Props) {
           <HandOver id={id} name={name} zone={zone} onClose={() => setHanding(false)} onHandOver={acts.handOver} />
         </Suspense>
       )}
-      <SetAsideMenu
-        id={id}
-        zone={zone}
-        anchor={asideAnchor}
-        onClose={() => setAsideAnchor(null)}
-        onChoose={acts.setAside}
-      />
-      <TopicPicker
-        anchor={aboutAnchor}
-        topics={topics.filter((topic) => topic.teamId === line?.teamId && (!topic.retired || given.includes(topic.id)))}
-        given={given}
-        onClose={() => setAboutAnchor(null)}
-        onToggle={(topic) =>
-          given.includes(topic.id) ? acts.removeTopic(topic.id, topic.name) : acts.addTopic(topic.id)
-        }
-      />
+      <Suspense fallback={null}>
+        <SetAsideMenu
+          id={id}
+          zone={zone}
+          anchor={asideAnchor}
+          onClose={() => setAsideAnchor(null)}
+          onChoose={acts.setAside}
+        />
+        <TopicPicker
+          anchor={aboutAnchor}
+          topics={topics.filter(
+            (topic) => topic.teamId === line?.teamId && (!topic.retired || given.includes(topic.id)),
+          )}
+          given={given}
+          onClose={() => setAboutAnchor(null)}
+          onToggle={(topic) =>
+            given.includes(topic.id) ? acts.removeTopic(topic.id, topic.name) : acts.addTopic(topic.id)
+          }
+        />
+      </Suspense>
       {acts.problem && <ProblemNote problem={acts.problem} />}
       <Bands
         dossier={dossier.data}
@@ -221,6 +232,9 @@ export const Script = memo(function Script({ id, session, onBack }: Props) {
           line={conversation.lineId}
           numbers={dossier.data.customer?.otherNumbers ?? NONE}
         />
+        <Suspense fallback={null}>
+          <PlannedHere conversation={conversation} />
+        </Suspense>
       </Beside>
       {!conversation.toIdentify && conversation.answerable && (
         <Suspense fallback={null}>

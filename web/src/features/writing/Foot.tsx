@@ -17,6 +17,8 @@ interface Props {
   secondLook: boolean;
   enterSends: boolean;
   onPlain: (words: string) => void;
+  /** Opens what sends it later; none where that cannot be. */
+  onLater: (() => void) | undefined;
   onGo: (finish: boolean) => void;
 }
 
@@ -31,6 +33,7 @@ export function Foot({
   secondLook,
   enterSends,
   onPlain,
+  onLater,
   onGo,
 }: Props) {
   const parts = words === '' ? undefined : check?.parts;
@@ -57,6 +60,11 @@ export function Foot({
         <Box sx={{ flex: { xs: '1 0 100%', sm: 1 }, minWidth: 0 }}>
           {!isNote && <PartMeter parts={parts} check={check} onPlain={onPlain} />}
         </Box>
+        {onLater && (
+          <ActButton hint="Alt+L" refusal={refusal} onClick={onLater}>
+            Later…
+          </ActButton>
+        )}
         {!isNote && !secondLook && (
           <ActButton hint="Alt+Enter" refusal={refusal} onClick={() => onGo(true)} disabled={disabled}>
             {looksFirst ? 'Look, then done' : 'Send and done'}

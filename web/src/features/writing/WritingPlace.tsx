@@ -39,6 +39,8 @@ import { HeldTab } from './useTab';
 const MentionPicker = part(() => import('./MentionPicker').then((part) => part.MentionPicker));
 /** Fetched with the first attachment. */
 const OnPaper = part(() => import('../attachments').then((part) => part.OnPaper));
+/** Fetched when something is first sent later. */
+const LaterDialog = part(() => import('../later').then((part) => part.LaterDialog));
 /** Fetched by those who look first. */
 const LookFirst = part(() => import('./LookFirst').then((part) => part.LookFirst));
 
@@ -139,6 +141,7 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting, onTe
   }, [looksFirst]);
   const [looking, setLooking] = useState<'send' | 'finish'>();
   const [choosing, setChoosing] = useState(false);
+  const [later, setLater] = useState(false);
   // For which reasons sending was pressed by keys already.
   const [pressedFor, setPressedFor] = useState('');
   const empty = sheet.words.trim() === '' && attached.length === 0;
@@ -240,6 +243,18 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting, onTe
     };
   });
   const mayAttach = !isNote && conversation.answerable && refusal === '';
+  const mayLater = !isNote && conversation.answerable && refusal === '' && !empty && !attaching.isGoing;
+  const planLater = () => {
+    reply.going();
+    setLater(true);
+  };
+  const planned = () => {
+    setLater(false);
+    reply.sent(reply.sheet.words, reply.sheet.reference);
+    attaching.sent(attachments);
+    flushSync(() => send.reset());
+    field.current?.focus();
+  };
   const heldTab = (from: number) => {
     const before = (field.current?.value ?? '').slice(0, from);
     return tab.holds(before, isNote ? begunName(before, from) !== undefined : mayBeShortName(before));
@@ -254,6 +269,9 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting, onTe
     } else if (event.key.toLowerCase() === 'a' && event.altKey && mayAttach) {
       event.preventDefault();
       head.current?.attach();
+    } else if (event.key.toLowerCase() === 'l' && event.altKey && mayLater) {
+      event.preventDefault();
+      planLater();
     } else if (onTemplates && event.key.toLowerCase() === 't' && event.altKey && !isNote) {
       event.preventDefault();
       onTemplates();
@@ -419,6 +437,25 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting, onTe
       )}
       {!isNote && attaching.refused !== undefined && <ProblemNote problem={attaching.refused} />}
       {!isNote && <Objections id={conversation.id} check={check} pressed={pressedFor !== ''} />}
+      {later && (
+        <Suspense fallback={null}>
+          <LaterDialog
+            conversation={conversation.id}
+            zone={line?.zone ?? 'UTC'}
+            paper={{
+              words: sheet.words,
+              template: sheet.template?.id,
+              attachments,
+              reference: sheet.reference,
+            }}
+            onClose={() => {
+              setLater(false);
+              reply.stays(false);
+            }}
+            onPlanned={planned}
+          />
+        </Suspense>
+      )}
       {!looking && (
         <Foot
           isNote={isNote}
@@ -430,6 +467,7 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting, onTe
           secondLook={secondLook}
           enterSends={enterSends}
           onPlain={reply.write}
+          onLater={mayLater ? planLater : undefined}
           onGo={lookOrGo}
         />
       )}

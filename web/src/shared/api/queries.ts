@@ -34,6 +34,7 @@ export const keys = {
   templates: ['templates'] as const,
   desk: ['desk'] as const,
   files: ['files'] as const,
+  planned: ['planned'] as const,
 };
 
 /** Working time runs on without anyone's touch, so what shows it is read again now and then. */

@@ -107,3 +107,6 @@ export type TemplateVersion = Schemas['VersionView'];
 export type OfferedTemplate = Schemas['OfferedTemplate'];
 export type BusinessLink = Schemas['Link'];
 export type TemplatesTaken = Schemas['Taken'];
+export type PlannedText = Schemas['PlannedView'];
+export type PlanText = Schemas['PlanRequest'];
+export type WhenClosed = PlanText['whenClosed'];

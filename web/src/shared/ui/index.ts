@@ -28,7 +28,7 @@ export {
   type WordsBack,
 } from './undo';
 export { readAgainAfterUndo, useTakeBack } from './useTakeBack';
-export { TimeDialog } from './TimeDialog';
+export { TimeDialog } from './AskTime';
 export { MarkPicker } from './MarkPicker';
 export { PlaceTabs } from './PlaceTabs';
 export { useTitle, useUnseenInTitle } from './title';

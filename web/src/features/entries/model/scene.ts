@@ -64,6 +64,25 @@ function approved(who: string, words: string): string {
     : `${who} looked at this text by ${words} and sent it.`;
 }
 
+/** What became of a text that goes later; the words of the event begin with its time. */
+function planned(entry: Entry, who: string, now: Date, zone: string): string {
+  const [time = '', ...rest] = (entry.words ?? '').split(' ');
+  const at = moment(new Date(time), now, zone);
+  const said = rest.length === 0 ? '' : `: “${rest.join(' ')}”`;
+  switch (entry.event) {
+    case 'PLAN_CHANGED':
+      return entry.speaker ? `${who} changed a planned text; it goes ${at}.` : `A planned text goes ${at} now.`;
+    case 'PLAN_SKIPPED':
+      return `${who} skips the planned text of ${at}.`;
+    case 'PLAN_CANCELLED':
+      return `${who} cancels the text planned for ${at}${said}`;
+    case 'PLAN_NOT_NEEDED':
+      return `The text planned for ${at} was not sent, because the customer wrote before${said}`;
+    default:
+      return `${who} planned a text for ${at}.`;
+  }
+}
+
 /** What happened, as a stage direction. */
 export function direction(
   entry: Entry,
@@ -133,6 +152,14 @@ export function direction(
       return approved(who, entry.words ?? '');
     case 'RETURNED':
       return `${who} returns a text to its writer: ${entry.words ?? ''}`;
+    case 'PLANNED':
+    case 'PLAN_CHANGED':
+    case 'PLAN_SKIPPED':
+    case 'PLAN_CANCELLED':
+    case 'PLAN_NOT_NEEDED':
+      return planned(entry, who, now, zone);
+    case 'PLAN_HELD':
+      return `A planned text was not sent and waits for someone to decide. ${entry.words ?? ''}`;
     case 'TOPIC_ADDED':
       return `About ${entry.words ?? ''}, says ${who}.`;
     case 'TOPIC_REMOVED':

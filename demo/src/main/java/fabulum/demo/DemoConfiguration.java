@@ -7,6 +7,8 @@ import fabulum.server.ownership.Ownership;
 import fabulum.server.people.People;
 import fabulum.server.people.Teams;
 import fabulum.server.platform.DataSettings;
+import fabulum.server.schedule.PlanList;
+import fabulum.server.schedule.Plans;
 import fabulum.server.templates.Links;
 import fabulum.server.templates.TemplateFiles;
 import fabulum.server.topics.Topics;
@@ -53,6 +55,8 @@ class DemoConfiguration {
       TemplateFiles templates,
       KeptFiles kept,
       Attachments attachments,
+      Plans plans,
+      PlanList planList,
       DataSource database,
       TransactionTemplate transactions,
       JsonMapper json,
@@ -71,11 +75,13 @@ class DemoConfiguration {
     ThisMorning morning = new ThisMorning(owning, notes, looks, new JdbcTemplate(database));
     DemoTemplates book = new DemoTemplates(links, templates, new JdbcTemplate(database));
     DemoFiles files = new DemoFiles(kept, attachments, new JdbcTemplate(database));
+    DemoPlans planned = new DemoPlans(plans, planList, new JdbcTemplate(database));
     return () -> {
       if (loader.loadInto(clock.instant())) {
         book.write();
         files.write();
         morning.happen(clock.instant());
+        planned.write(clock.instant());
       }
     };
   }

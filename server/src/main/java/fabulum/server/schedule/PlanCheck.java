@@ -79,10 +79,15 @@ class PlanCheck {
    */
   record Checked(String words, String filled, When when, SendDecision decision, Instant at) {}
 
+  /** The words as they are kept. */
+  String kept(PlanWanted wanted, Conversation row, StaffId writer) {
+    return fills.kept(wanted.words(), wanted.template(), row, writer);
+  }
+
   /** Looks at a text that is to go later, in the name of its writer. */
   Checked look(Conversation row, PlanWanted wanted, StaffId writer) {
     When when = times.when(row, wanted);
-    String words = fills.kept(wanted.words(), wanted.template(), row, writer);
+    String words = kept(wanted, row, writer);
     if (words.length() > LONGEST) {
       throw Problem.fields(
           List.of(new FieldProblem("words", "At most " + LONGEST + " characters go later.")));

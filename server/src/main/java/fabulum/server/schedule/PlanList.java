@@ -69,27 +69,13 @@ public class PlanList {
   }
 
   /**
-   * A page of what is planned.
-   *
-   * @param held what did not go, on the first page only, the longest due first
-   * @param waiting the soonest first
-   * @param next where the next page begins; null when this is the last
-   */
-  public record Page(List<PlannedView> held, List<PlannedView> waiting, @Nullable String next) {
-    public Page {
-      held = List.copyOf(held);
-      waiting = List.copyOf(waiting);
-    }
-  }
-
-  /**
    * What is planned in all conversations that a person sees.
    *
    * @param writer only what goes in this person's name; null for everyone's
    * @param team only in conversations that a team has; null for all
    * @param from where a page begins, as the page before it said; null for the first
    */
-  public Page listAll(
+  public PlannedPage listAll(
       @Nullable Long writer, @Nullable Long team, @Nullable String from, StaffId asking) {
     Predicate<PlannedView> fits = fits(team);
     List<PlannedView> held =
@@ -111,7 +97,7 @@ public class PlanList {
       }
       views.of(some, asking).stream().filter(fits).forEach(waiting::add);
     }
-    return new Page(held, waiting, more ? afterDue + " " + afterId : null);
+    return new PlannedPage(held, waiting, more ? afterDue + " " + afterId : null);
   }
 
   private Predicate<PlannedView> fits(@Nullable Long team) {

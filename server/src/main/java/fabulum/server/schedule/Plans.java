@@ -62,9 +62,7 @@ public class Plans {
     checks.requireMay(by);
     var known = rows.findByReference(reference);
     if (known.isPresent()) {
-      if (known.get().conversation() != id.value()) {
-        throw Problem.conflict(Kind.SENT_WITH_OTHER_WORDS, "This reference is used already.");
-      }
+      requireSame(known.get(), row, wanted, by);
       return known.get().id();
     }
     if (rows.list(id.value(), MOST).size() >= MOST) {
@@ -79,6 +77,17 @@ public class Plans {
     drafts.discard(id, Paper.REPLY, by);
     keeping.tell(row, EventKind.PLANNED, by, checked.when().dueAt().toString());
     return plan;
+  }
+
+  private void requireSame(Planned known, Conversation row, PlanWanted wanted, StaffId by) {
+    boolean over = known.state() == Planned.State.ENDED;
+    boolean same = over || known.words().equals(checks.kept(wanted, row, by));
+    if (known.conversation() != row.id() || !same) {
+      throw Problem.conflict(
+          Kind.SENT_WITH_OTHER_WORDS,
+          "An earlier try was planned with other words. These words are kept: change the planned"
+              + " text, or plan these as well.");
+    }
   }
 
   private Planned planned(

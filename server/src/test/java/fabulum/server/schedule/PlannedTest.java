@@ -185,6 +185,9 @@ class PlannedTest {
     long first = priya.post(address, wanted).require(200).json().path("id").asLong();
     assertThat(priya.post(address, wanted).require(200).json().path("id").asLong())
         .isEqualTo(first);
+    Map<String, Object> other = new HashMap<>(wanted);
+    other.put("text", later("thrice", in(Duration.ofHours(1))));
+    assertThat(priya.post(address, other).problem()).endsWith("sent-with-other-words");
     assertThat(planned(id)).hasSize(1);
   }
 

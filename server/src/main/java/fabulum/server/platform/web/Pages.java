@@ -21,6 +21,7 @@ class Pages {
     "/identify/**",
     "/customers",
     "/customers/**",
+    "/planned",
     "/templates",
     "/templates/**",
     "/office",

@@ -11,6 +11,7 @@ import fabulum.server.platform.Problem.Kind;
 import fabulum.server.platform.web.Problems;
 import fabulum.server.schedule.PlanList;
 import fabulum.server.schedule.PlanWanted;
+import fabulum.server.schedule.PlannedPage;
 import fabulum.server.schedule.PlannedView;
 import fabulum.server.schedule.Plans;
 import jakarta.validation.Valid;
@@ -59,7 +60,7 @@ class PlannedController {
    * @param from where the page begins, as the page before it said
    */
   @GetMapping("/api/planned")
-  PlanList.Page allPlanned(
+  PlannedPage allPlanned(
       @AuthenticationPrincipal SignedIn me,
       @RequestParam @Nullable Long writer,
       @RequestParam @Nullable Long team,
@@ -142,15 +143,15 @@ class PlannedController {
    * @param zone by whose clocks, IANA name
    * @param theirZone of the clocks where the customer is
    */
-  record PreviewResponse(
+  record PlanPreviewResponse(
       String words,
       @Nullable String repeats,
       List<Instant> dates,
       String zone,
       String theirZone,
       List<AheadResponse> objections) {
-    static PreviewResponse of(PlanList.Preview preview) {
-      return new PreviewResponse(
+    static PlanPreviewResponse of(PlanList.Preview preview) {
+      return new PlanPreviewResponse(
           preview.words(),
           preview.repeats(),
           preview.dates(),
@@ -165,11 +166,11 @@ class PlannedController {
 
   /** Says when a text would go, and what speaks against it ahead of that. */
   @PostMapping("/api/conversations/{id}/planned/check")
-  PreviewResponse checkPlanned(
+  PlanPreviewResponse checkPlanned(
       @AuthenticationPrincipal SignedIn me,
       @PathVariable long id,
       @Valid @RequestBody PlanRequest text) {
-    return PreviewResponse.of(list.preview(new ConversationId(id), text.wanted(), me.id()));
+    return PlanPreviewResponse.of(list.preview(new ConversationId(id), text.wanted(), me.id()));
   }
 
   /**
