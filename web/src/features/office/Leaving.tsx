@@ -128,7 +128,8 @@ export function Leaving({ staff, forGood = false, onClose, onLeft }: Props) {
         {forGood && (
           <Box component="p" sx={{ color: 'text.secondary', mb: 0 }}>
             {first} is signed out everywhere at once. What {first} wrote stays theirs; what they had begun to write is
-            kept for leads.
+            kept for leads. Texts they planned for later are not sent until a colleague decides; you are notified of
+            each.
           </Box>
         )}
         {go.error && <ProblemNote problem={go.error} />}

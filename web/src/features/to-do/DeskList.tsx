@@ -1,9 +1,10 @@
-import { Box, ButtonBase } from '@mui/material';
-import { useQuery } from '@tanstack/react-query';
+import { Box, ButtonBase, Link as MuiLink } from '@mui/material';
+import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { type Conversation, linesQuery, staffQuery } from '../../shared/api';
 import { Answered, Moment, useMe } from '../../shared/ui';
+import { allPlannedQuery } from '../later';
 import { deskQuery } from './queries';
 
 function Heading({ children }: { children: ReactNode }) {
@@ -61,6 +62,7 @@ export function DeskList({ onGo }: { onGo: () => void }) {
   const lines = useQuery(linesQuery).data ?? [];
   const navigate = useNavigate();
   const me = useMe().staff.id;
+  const planned = useInfiniteQuery(allPlannedQuery({ writer: me, team: undefined })).data?.pages[0];
   const colleagues = useQuery(staffQuery).data ?? [];
   const nameOf = (id: number) => colleagues.find((one) => one.id === id)?.name ?? 'a colleague';
   const zone = (conversation: Conversation) => lines.find(({ id }) => id === conversation.lineId)?.zone ?? 'UTC';
@@ -87,6 +89,17 @@ export function DeskList({ onGo }: { onGo: () => void }) {
               onOpen={() => open(conversation.id)}
             />
           ))}
+          {planned && planned.held.length > 0 && <Heading>Planned texts that were not sent</Heading>}
+          {planned?.held.map((plan) => (
+            <Line
+              key={`planned ${plan.id}`}
+              conversation={plan.conversation}
+              when={<Moment at={plan.dueAt} zone={plan.zone} />}
+              words={`${plan.held ?? ''} “${plan.filled}”`}
+              strong
+              onOpen={() => open(plan.conversation.id)}
+            />
+          ))}
           <Heading>To do</Heading>
           {toDos.length === 0 && (
             <Box sx={{ px: 2, py: 1, color: 'text.secondary' }}>
@@ -103,6 +116,13 @@ export function DeskList({ onGo }: { onGo: () => void }) {
               onOpen={() => open(conversation.id)}
             />
           ))}
+          <Box sx={{ px: 2, pt: 0.5 }}>
+            <MuiLink component={Link} to="/planned" onClick={onGo}>
+              {planned === undefined || planned.waiting.length === 0
+                ? 'All planned texts'
+                : `All planned texts, ${planned.waiting.length}${planned.next === undefined ? '' : '+'} of them mine`}
+            </MuiLink>
+          </Box>
           <Heading>Drafts</Heading>
           {drafts.length === 0 && (
             <Box sx={{ px: 2, py: 1, color: 'text.secondary' }}>No drafts. What you begin to write is kept here.</Box>

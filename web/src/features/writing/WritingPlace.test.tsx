@@ -388,6 +388,32 @@ describe('the writing place', () => {
     expect(paper().value).toBe('Half a reply\nand more');
   });
 
+  it('sends later by key, and the paper is empty then', async () => {
+    const address = '/api/conversations/7/planned';
+    const page = lay({
+      [`GET ${address}/time`]: { at: '2026-06-11T19:30:00Z', open: true },
+      [`POST ${address}/check`]: {
+        words: 'Tomorrow then.',
+        dates: ['2026-06-11T19:30:00Z'],
+        zone: 'America/Chicago',
+        theirZone: 'America/Chicago',
+        objections: [],
+      },
+      [`POST ${address}`]: { id: 4 },
+    });
+    press('l', { altKey: true });
+    expect(screen.queryByRole('dialog')).toBeNull();
+    write('Tomorrow then.');
+    press('l', { altKey: true });
+    fireEvent.change(await screen.findByLabelText('When'), { target: { value: 'Thu 14:30' } });
+    const go = () => screen.getByRole<HTMLButtonElement>('button', { name: 'Send Thu 11 Jun 14:30' });
+    await waitFor(() => expect(go().disabled).toBe(false));
+    fireEvent.click(go());
+    await waitFor(() => expect(paper().value).toBe(''));
+    expect(page.told('POST', address)).toMatchObject([{ text: { words: 'Tomorrow then.', whenClosed: 'SEND' } }]);
+    expect(page.told('POST', '/api/conversations/7/texts')).toEqual([]);
+  });
+
   it('keeps a Tab for a name until the colleagues are known, and what was typed behind it; a second Tab goes on', async () => {
     const staff = later();
     lay({ 'GET /api/staff': staff.answer });

@@ -57,6 +57,13 @@ describe('the script', () => {
   it.each([
     ['TAKEN', undefined, 'Priya Nandakumar takes it.'],
     ['DONE_UNANSWERED', undefined, 'Done without an answer, by Priya Nandakumar.'],
+    ['PLANNED', '2026-06-11T19:30:00Z', 'Priya Nandakumar planned a text for Thu 11 Jun 14:30.'],
+    ['PLAN_SKIPPED', '2026-06-11T19:30:00Z', 'Priya Nandakumar skips the planned text of Thu 11 Jun 14:30.'],
+    [
+      'PLAN_CANCELLED',
+      '2026-06-11T19:30:00Z See you then.',
+      'Priya Nandakumar cancels the text planned for Thu 11 Jun 14:30: “See you then.”',
+    ],
     ['SET_ASIDE', '2026-06-10T12:00:00Z', 'Priya Nandakumar sets it aside until tomorrow 07:00.'],
     ['SET_ASIDE', undefined, 'Priya Nandakumar sets it aside until the customer writes.'],
     ['BACK', 'CUSTOMER_WROTE', 'It is back: the customer wrote.'],
