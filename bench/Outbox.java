@@ -6,7 +6,11 @@ import fabulum.core.hours.Hours;
 import fabulum.core.phone.PhoneNumber;
 import fabulum.core.phone.Region;
 import fabulum.core.promise.Promise;
+import fabulum.core.schedule.RepeatText;
+import fabulum.core.schedule.Series;
+import fabulum.core.schedule.WhenClosed;
 import fabulum.core.sending.Author;
+import fabulum.core.sending.Reason;
 import fabulum.server.FabulumApplication;
 import fabulum.server.conversations.ConversationId;
 import fabulum.server.conversations.Conversations;
@@ -20,14 +24,21 @@ import fabulum.server.people.NewStaff;
 import fabulum.server.people.People;
 import fabulum.server.access.StaffId;
 import fabulum.server.people.Teams;
+import fabulum.server.schedule.PlanWanted;
+import fabulum.server.schedule.Plans;
 import java.io.IOException;
 import java.net.InetSocketAddress;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.Arrays;
+import java.util.EnumSet;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
@@ -43,6 +54,11 @@ import org.springframework.jdbc.core.JdbcTemplate;
 public final class Outbox {
   private static final int MANY = 12_000;
   private static final int ANSWERS = 100;
+
+  /** So many planned texts fall due in one moment. */
+  private static final int PLANNED = 10_000;
+
+  private static final int REPEATS = 1_000;
   private static final long NETWORK_MILLIS = 100;
   private static final Map<String, CountDownLatch> awaited = new ConcurrentHashMap<>();
 
@@ -123,13 +139,72 @@ public final class Outbox {
     double[] alone = answers(messaging, all, MANY, priya, "alone");
     say("an answer, the outbox empty", alone, median(alone));
     for (int i = 0; i < MANY; i++) {
-      messaging.send(Recipient.in(all[i]), Said.by(new Author.Several(priya.value(), texts), "Storm at six.", new ClientReference("several-" + i)));
+      messaging.send(Recipient.in(all[i]), Said.by(new Author.Several(priya.value(), MANY), "Storm at six.", new ClientReference("several-" + i)));
     }
     JdbcTemplate tables = program.getBean(JdbcTemplate.class);
     System.out.printf(Locale.ROOT, "%,d texts of one act wait%n", tables.queryForObject("select count(*) from outbox", Integer.class));
     double[] beside = answers(messaging, all, MANY + ANSWERS, priya, "beside");
     System.out.printf(Locale.ROOT, "%,d still wait%n", tables.queryForObject("select count(*) from outbox", Integer.class));
     say("an answer beside them", beside, median(alone));
+    planned(program, all, priya, median(alone));
+    repeats();
+  }
+
+  /** Ten thousand planned texts fall due in one moment, and a person answers. */
+  private static void planned(ConfigurableApplicationContext program, ConversationId[] all, StaffId by, double alone) throws Exception {
+    JdbcTemplate tables = program.getBean(JdbcTemplate.class);
+    while (waits(tables, "select count(*) from outbox") > 0) {
+      Thread.sleep(500);
+    }
+    Plans plans = program.getBean(Plans.class);
+    Instant at = Instant.now().plusSeconds(120);
+    for (int i = 0; i < PLANNED; i++) {
+      PlanWanted wanted =
+          new PlanWanted("Storm at six.", null, List.of(), at, null, null, WhenClosed.SEND, false, false, EnumSet.allOf(Reason.class));
+      plans.add(all[i], "planned-text-" + i, wanted, by);
+    }
+    Thread.sleep(Math.max(0, Duration.between(Instant.now(), at).toMillis()));
+    String open = "select count(*) from planned where state = 'WAITING'";
+    double[] beside = answers(program.getBean(Messaging.class), all, PLANNED, by, "planned");
+    System.out.printf(Locale.ROOT, "%,d planned texts fell due in one moment; %,d were still to go out after the answers%n", PLANNED, waits(tables, open) + waits(tables, "select count(*) from outbox"));
+    say("an answer beside planned texts", beside, alone);
+  }
+
+  private static int waits(JdbcTemplate tables, String count) {
+    Integer found = tables.queryForObject(count, Integer.class);
+    return found == null ? 0 : found;
+  }
+
+  /** A thousand series of all kinds, each worked out a year ahead, beside as many bare dates. */
+  private static void repeats() {
+    String[] rules = {
+      "FREQ=DAILY", "FREQ=WEEKLY;BYDAY=MO,WE,FR", "FREQ=MONTHLY;BYMONTHDAY=-1", "FREQ=MONTHLY;BYDAY=2TU", "FREQ=YEARLY;BYMONTH=2;BYMONTHDAY=29"
+    };
+    ZoneId zone = ZoneId.of("America/Chicago");
+    Instant from = Instant.parse("2026-06-09T19:05:00Z");
+    Instant until = from.plus(Duration.ofDays(365));
+    Hours always = Hours.always(zone);
+    double[] taken = new double[21];
+    double[] bare = new double[taken.length];
+    long dates = 0;
+    for (int round = 0; round < taken.length; round++) {
+      long began = System.nanoTime();
+      dates = 0;
+      for (int i = 0; i < REPEATS; i++) {
+        LocalDate first = LocalDate.of(2026, 1, 1).plusDays(i % 300);
+        Series series = new Series(first, LocalTime.of(9, 30), zone, RepeatText.read(rules[i % rules.length]), WhenClosed.NEXT_OPEN_DAY);
+        dates += series.after(from, always).takeWhile(then -> then.isBefore(until)).count();
+      }
+      taken[round] = (System.nanoTime() - began) / 1e6;
+      began = System.nanoTime();
+      long sum = 0;
+      for (long i = 0; i < dates; i++) {
+        sum += LocalDate.of(2026, 6, 9).plusDays(i % 365).atTime(9, 30).atZone(zone).toInstant().getEpochSecond();
+      }
+      bare[round] = (System.nanoTime() - began) / 1e6 + (sum == 0 ? 1 : 0);
+    }
+    System.out.printf(Locale.ROOT, "%,d dates of %,d series in a year%n", dates, REPEATS);
+    say("a year of all of them", taken, median(bare));
   }
 
   private static double[] answers(Messaging messaging, ConversationId[] all, int from, StaffId by, String name) throws Exception {

@@ -17,6 +17,7 @@ import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.ResultSet;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
@@ -41,8 +42,9 @@ import org.junit.jupiter.api.io.TempDir;
 /**
  * The real programs, as they are packed: handsets text the business and the business answers, all
  * texts numbered, while Fabulum is killed with {@code kill -9} at bad moments: while the network is
- * still answering what it took, and in a burst of texts coming in. Then what was acknowledged is
- * compared with what is stored and with what the handsets got.
+ * still answering what it took, and in a burst of texts coming in. Meanwhile texts are planned that
+ * fall due every moment. Then what was acknowledged is compared with what is stored and with what
+ * the handsets got.
  */
 class CrashTest {
   /** So many kills; more of them with {@code -Dcrash.kills}. */
@@ -54,6 +56,10 @@ class CrashTest {
   private static final int BURST = 12;
   private static final long SEED = 99;
   private static final String DOCK = "+19205550101";
+
+  /** Conversations in which texts are planned; each takes 50. */
+  private static final int PLANNED_IN = 6;
+
   private static final Duration PATIENCE = Duration.ofMinutes(5);
 
   /** From this JDK on, archives of classes are made and renewed by themselves. */
@@ -70,6 +76,7 @@ class CrashTest {
   private final Set<String> textedByHandsets = new ConcurrentSkipListSet<>();
   private final Set<String> acknowledgedAnswers = new ConcurrentSkipListSet<>();
   private final Set<String> triedAnswers = new ConcurrentSkipListSet<>();
+  private final Set<String> acknowledgedPlans = new ConcurrentSkipListSet<>();
   private final AtomicInteger next = new AtomicInteger();
   private volatile boolean going = true;
   private volatile String token = "";
@@ -104,9 +111,10 @@ class CrashTest {
       fabulum.waitFor();
     }
     startFabulum("server");
-    ExecutorService people = Executors.newFixedThreadPool(2);
+    ExecutorService people = Executors.newFixedThreadPool(3);
     people.execute(this::textAsCustomers);
     people.execute(this::answerAsStaff);
+    people.execute(this::planAsStaff);
     Random random = new Random(SEED);
     for (int kill = 0; kill < KILLS; kill++) {
       waitFor("some traffic", progress(8 + random.nextInt(20)));
@@ -129,6 +137,7 @@ class CrashTest {
     assertThat(people.awaitTermination(30, TimeUnit.SECONDS)).isTrue();
 
     waitFor("every handset text to be shown", () -> shown().containsAll(textedByHandsets));
+    waitFor("all that was planned to go", this::nothingIsPlanned);
     waitFor("the outbox to be empty", this::outboxIsEmpty);
     fabulum.destroy();
     fabulum.waitFor();
@@ -149,13 +158,22 @@ class CrashTest {
             query(
                 "select words from entry where kind = 'OUT' and delivery in ('WAITING', 'NOT_DELIVERED')"))
         .isEmpty();
+    List<String> planned =
+        query("select words from entry where kind = 'OUT' and words regexp '^later [0-9]+$'");
+    assertThat(planned)
+        .doesNotHaveDuplicates()
+        .containsExactlyInAnyOrderElementsOf(acknowledgedPlans);
+    assertThat(planned.size()).isGreaterThan(5 * KILLS);
     List<String> arrived = carriedByTheNetwork();
-    assertThat(arrived).doesNotHaveDuplicates().containsExactlyInAnyOrderElementsOf(written);
+    assertThat(arrived)
+        .doesNotHaveDuplicates()
+        .containsExactlyInAnyOrderElementsOf(
+            Stream.concat(written.stream(), planned.stream()).toList());
     assertThat(received.size()).isGreaterThan(20 * KILLS);
     assertThat(written.size()).isGreaterThan(5 * KILLS);
     System.out.printf(
-        "%d texts in, %d out, %d kills: none missing, none twice%n",
-        received.size(), written.size(), KILLS);
+        "%d texts in, %d out, %d planned, %d kills: none missing, none twice%n",
+        received.size(), written.size(), planned.size(), KILLS);
   }
 
   /** The journal's newest word on each text the network took: one a network id. */
@@ -221,6 +239,42 @@ class CrashTest {
         acknowledgedAnswers.add(words);
       }
     }
+  }
+
+  /** Plans texts that fall due after a second or two, while the program runs or does not. */
+  private void planAsStaff() {
+    int n = 0;
+    while (going) {
+      String words = "later " + ++n;
+      String at = Instant.now().plusMillis(700 + 37 * (n % 40)).toString();
+      String text =
+          "{\"words\":\"%s\",\"at\":\"%s\",\"whenClosed\":\"SEND\",\"unlessWritten\":false,"
+              + "\"comesToMe\":false,\"confirmed\":[\"night\",\"day-off\"]}";
+      String body =
+          "{\"reference\":\"%s\",\"text\":%s}"
+              .formatted(UUID.randomUUID(), text.formatted(words, at));
+      String address = "/api/conversations/" + (1 + n % PLANNED_IN) + "/planned";
+      String answer = "no answer";
+      // Without an answer it is planned again under its reference, unless its time has passed.
+      while (answer.startsWith("no answer") || answer.startsWith("4")) {
+        answer = call("POST", port, address, body);
+        if (answer.startsWith("422") || answer.startsWith("409") || answer.startsWith("404")) {
+          break;
+        }
+        if (answer.startsWith("4")) {
+          signIn();
+        }
+        pause(60);
+      }
+      if (answer.startsWith("200")) {
+        acknowledgedPlans.add(words);
+      }
+    }
+  }
+
+  private boolean nothingIsPlanned() {
+    String planned = call("GET", port, "/api/planned", null);
+    return planned.startsWith("200") && !planned.contains("\"later ");
   }
 
   private void startFabulum(String program) throws Exception {

@@ -15,7 +15,7 @@ create table planned (
   when_closed varchar(20) not null,
   unless_written boolean default false not null,
   comes_to_me boolean default false not null,
-  confirmed varchar(400) default '' not null,
+  confirmed varchar(1000) default '' not null,
   planned_at timestamp(3) with time zone not null,
   -- The entry since which a text of the customer counts as written by then, and the moment after which the next date is.
   watched_from bigint not null,
