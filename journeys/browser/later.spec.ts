@@ -36,6 +36,7 @@ test('a text that is sent later repeats, is changed, skipped and sent now, and a
   await expect.poll(() => office.arrivedOn(number)).toEqual(['Please read both meters.']);
 
   await page.getByRole('link', { name: 'all planned texts' }).click();
+  await expect(page.getByRole('heading', { name: 'Planned texts', exact: true })).toBeVisible();
   const place = page.getByRole('main');
   await expect(place.getByRole('listitem')).toContainText('Please read both meters.');
   await withoutBarriers(page, 'light', 'main');
@@ -44,12 +45,19 @@ test('a text that is sent later repeats, is changed, skipped and sent now, and a
   await expect(place).toContainText('Nothing is planned here.');
 
   await office.text('And the key?', number);
-  const list = await office.lead.ask<{ conversations: { id: number; lastAt: string }[] }>('GET', '/api/conversations?group=OUR_TURN');
-  const [row] = list.conversations;
+  const list = await office.lead.ask<{ rows: { id: number; lastAt: string }[] }>('GET', '/api/conversations?group=OUR_TURN');
+  const [row] = list.rows;
   const at = new Date(Date.parse(row?.lastAt ?? '') + 8_000).toISOString();
   await office.lead.ask('POST', `/api/conversations/${row?.id ?? 0}/planned`, {
     reference: `journey-${office.tag}`,
-    text: { words: 'It lies on the desk.', at, whenClosed: 'SEND', unlessWritten: false, comesToMe: false, confirmed: ['night', 'day-off'] },
+    text: {
+      words: 'It lies on the desk.',
+      at,
+      whenClosed: 'SEND',
+      unlessWritten: false,
+      comesToMe: false,
+      confirmed: ['night', 'day-off'],
+    },
   });
   await open(page, number);
   await expect(planned).toContainText('It lies on the desk.');
