@@ -90,16 +90,21 @@ await picture('office', {}, async (page) => {
   await page.getByRole('row', { name: /^Nobody’s/ }).waitFor();
   await page.getByRole('region', { name: /^On our turn/ }).getByRole('listitem').first().waitFor();
 });
-await picture('hand-over', {}, async (page) => {
-  await page.getByRole('button', { name: /^Notices/ }).click();
-  await page.getByRole('dialog', { name: 'Notices' }).getByText('handed it to you').first().click();
-  await page.getByRole('complementary', { name: 'Hand-over summary' }).waitFor();
+await picture('send-later', {}, async (page) => {
+  await row(page, /charged twice/);
+  await write(page, 'r', 'The second copy is void now. I will check once more that nothing is charged.');
+  await page.keyboard.press('Alt+l');
+  const dialog = page.getByRole('dialog', { name: 'Send later' });
+  await dialog.getByLabel('When').fill('Thu 14:30');
+  await dialog.getByRole('button', { name: /^How often/ }).click();
+  await page.getByRole('menuitem', { name: 'every month', exact: true }).click();
+  await dialog.getByRole('button', { name: /^On which day/ }).click();
+  await page.getByRole('menuitem', { name: 'the last day', exact: true }).click();
+  await dialog.getByText(/^Then every month on the last day/).waitFor();
 });
-await picture('people', {}, async (page) => {
-  await page.goto(`${APP}/setup/people`);
-  await page.getByRole('link', { name: /^Wen Zhao/ }).click();
-  await page.getByRole('button', { name: 'Availability of Wen' }).click();
-  await page.getByText('Who covers').waitFor();
+await picture('planned', {}, async (page) => {
+  await page.goto(`${APP}/planned`);
+  await page.getByRole('region', { name: 'Not sent' }).waitFor();
 });
 await picture('line-setup', { viewport: { width: 1280, height: 1180 } }, async (page) => {
   await page.goto(`${APP}/setup/lines/2`);

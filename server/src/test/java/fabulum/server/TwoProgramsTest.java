@@ -9,9 +9,11 @@ import fabulum.server.testing.Browser;
 import fabulum.server.testing.Fabulum;
 import fabulum.server.testing.LiveReader;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Tag;
@@ -62,6 +64,37 @@ class TwoProgramsTest {
     second.network.handed.forEach(text -> handed.add(text.words()));
     assertThat(handed).hasSize(TEXTS);
     assertThat(new HashSet<>(handed)).hasSize(TEXTS);
+  }
+
+  @Test
+  void everyPlannedTextGoesOnceWhicheverOfThemSendsIt() {
+    Browser writer = first.signedIn("maren");
+    String at = first.clock.instant().plusSeconds(600).toString();
+    for (int i = 0; i < TEXTS; i++) {
+      String number = first.freshNumber();
+      first.webhook().text(number, Fabulum.DOCK, "hello").require(200);
+      long id = writer.conversationOf(number).path("id").asLong();
+      Map<String, Object> text =
+          Map.of(
+              "words", "planned " + i,
+              "at", at,
+              "whenClosed", "SEND",
+              "unlessWritten", false,
+              "comesToMe", false);
+      writer
+          .post(
+              "/api/conversations/" + id + "/planned",
+              Map.of("reference", Fabulum.reference(), "text", text))
+          .require(200);
+    }
+    first.clock.advance(Duration.ofMinutes(11));
+    second.clock.advance(Duration.ofMinutes(11));
+    assertThat(first.comesTo("select count(*) from planned where state <> 'ENDED'", "0")).isTrue();
+    assertThat(first.comesTo("select count(*) from outbox", "0")).isTrue();
+    List<String> handed = new ArrayList<>();
+    first.network.handed.forEach(text -> handed.add(text.words()));
+    second.network.handed.forEach(text -> handed.add(text.words()));
+    assertThat(handed).hasSize(TEXTS).doesNotHaveDuplicates();
   }
 
   @Test
