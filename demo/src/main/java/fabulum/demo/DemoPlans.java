@@ -61,7 +61,7 @@ final class DemoPlans {
                 morning,
                 null,
                 "FREQ=MONTHLY;BYMONTHDAY=-1",
-                SAMIR));
+                MAREN));
     first(
         OF_BOX,
         List.of("THEIR_TURN", "Yard%"),

@@ -76,11 +76,16 @@ class TwoProgramsTest {
       long id = writer.conversationOf(number).path("id").asLong();
       Map<String, Object> text =
           Map.of(
-              "words", "planned " + i,
-              "at", at,
-              "whenClosed", "SEND",
-              "unlessWritten", false,
-              "comesToMe", false);
+              "words",
+              "planned " + i,
+              "at",
+              at,
+              "whenClosed",
+              "SEND",
+              "unlessWritten",
+              false,
+              "comesToMe",
+              false);
       writer
           .post(
               "/api/conversations/" + id + "/planned",

@@ -3,6 +3,8 @@ package fabulum.server.schedule;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fabulum.core.access.Role;
+import fabulum.server.access.StaffId;
+import fabulum.server.schedule.store.PlannedMapper;
 import fabulum.server.testing.Answer;
 import fabulum.server.testing.Browser;
 import fabulum.server.testing.Fabulum;
@@ -10,6 +12,7 @@ import fabulum.server.testing.TwoTeams;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneOffset;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -174,6 +177,23 @@ class PlannedTest {
     }
     all.shutdown();
     assertThat(sent(id)).containsExactly("once only");
+  }
+
+  @Test
+  void whatWasCancelledAMomentAgoDoesNotGo() {
+    long id = conversation();
+    plan(priya, id, later("too late to stop?", in(Duration.ofMinutes(5)))).require(200);
+    Planned before =
+        fabulum
+            .context
+            .getBean(PlannedMapper.class)
+            .find(planned(id).get(0).path("id").asLong())
+            .orElseThrow();
+    act(priya, planned(id).get(0), "cancel").require(204);
+    PlanRun run = fabulum.context.getBean(PlanRun.class);
+    assertThat(run.go(before, new StaffId(before.staff()), before.reasons(), false))
+        .isInstanceOf(PlanRun.Outcome.Raced.class);
+    assertThat(sent(id)).isEmpty();
   }
 
   @Test
@@ -425,6 +445,23 @@ class PlannedTest {
     fabulum.context.getBean(PlanRunner.class).lookAtAll();
     assertThat(planned(id).stream().map(plan -> plan.path("dueAt").asString()).toList())
         .isEqualTo(before.stream().map(plan -> plan.path("dueAt").asString()).toList());
+  }
+
+  @Test
+  void whatIsDueByRulesThatHoldNoMoreWaitsForItsTime() {
+    long id = conversation();
+    Instant at = in(Duration.ofHours(2));
+    plan(priya, id, later("Not an hour early.", at)).require(200);
+    fabulum.tables.update(
+        "update planned set due_at = ? where conversation_id = ?",
+        at.minusSeconds(3_600).atOffset(ZoneOffset.UTC),
+        id);
+    timePasses(Duration.ofHours(1));
+    assertThat(sent(id)).isEmpty();
+    assertThat(planned(id).get(0).path("dueAt").asString())
+        .isEqualTo(at.truncatedTo(ChronoUnit.SECONDS).toString());
+    timePasses(Duration.ofHours(1));
+    assertThat(sent(id)).containsExactly("Not an hour early.");
   }
 
   @Test
