@@ -129,7 +129,6 @@ class PlanRun {
       return new Outcome.Raced();
     }
     result.text().ifPresent(text -> rows.insertRun(text.value(), plan));
-    books.changed(row.id(), List.of());
     return new Outcome.Went();
   }
 

@@ -11,6 +11,8 @@ import fabulum.server.testing.Fabulum;
 import fabulum.server.testing.TwoTeams;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
@@ -33,6 +35,8 @@ import tools.jackson.databind.JsonNode;
 /** Texts that go later, and again. */
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
 class PlannedTest {
+  private static final ZoneId ZONE = ZoneId.of("America/Chicago");
+
   private final TwoTeams office = TwoTeams.start("--fabulum.page.address=http://localhost");
   private final Fabulum fabulum = office.fabulum;
   private final Browser maren = fabulum.signedIn("maren");
@@ -596,6 +600,18 @@ class PlannedTest {
     plan(priya, id, later("At night.", night, "confirmed", List.of("night"))).require(200);
     assertThat(plan(priya, id, later(" ", in(Duration.ofHours(1)))).problem())
         .endsWith("may-not-be-sent");
+  }
+
+  @Test
+  void aSeriesAtNightIsAskedAboutAlsoWhereTheFirstAnswersSomebody() {
+    long id = conversation();
+    Instant now = fabulum.clock.instant();
+    Instant today = LocalDate.ofInstant(now, ZONE).atTime(3, 0).atZone(ZONE).toInstant();
+    Instant night = today.isAfter(now) ? today : today.plus(Duration.ofDays(1));
+    Map<String, Object> text = later("Every night.", night, "confirmed", List.of());
+    plan(priya, id, text).require(200);
+    text.put("rule", "FREQ=DAILY");
+    assertThat(plan(priya, id, text).problem()).endsWith("needs-confirmation");
   }
 
   @Test
