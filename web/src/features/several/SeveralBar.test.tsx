@@ -146,7 +146,7 @@ describe('several at once', () => {
 
     fireEvent.click(screen.getByRole('button', { name: 'Set aside…' }));
     fireEvent.click(screen.getByRole('menuitem', { name: 'At a time…' }));
-    const time = screen.getByLabelText('or choose it (time in Chicago)');
+    const time = await screen.findByLabelText('or choose it (time in Chicago)');
     fireEvent.change(time, { target: { value: '2026-06-09T14:00' } });
     expect(screen.getByText('That time has passed already.')).toBeTruthy();
     fireEvent.change(screen.getByLabelText('When'), { target: { value: 'someday' } });
