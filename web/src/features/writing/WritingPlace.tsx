@@ -20,7 +20,7 @@ import {
   shownNow,
 } from '../../shared/api';
 import { useQueryClient } from '@tanstack/react-query';
-import { offerUndo, ProblemNote, useMe, useRefusal, part } from '../../shared/ui';
+import { offerUndo, ProblemNote, useMe, useRefusal, useStable, part } from '../../shared/ui';
 import { StopWish } from '../agreement';
 import { Foot } from './Foot';
 import { Head, type HeadHandle } from './Head';
@@ -226,22 +226,19 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting, onTe
     flushSync(() => setLooking(undefined));
     field.current?.focus();
   };
-  const lookOrGo = (finish: boolean) => {
-    if (tab.delays(() => goNow.current(finish, paper))) return;
+  const lookOrGoNow = (finish: boolean) => {
     // What waits for a colleague's yes is not done.
     const finishes = finish && !secondLook;
     if (looksFirst && !isNote && check && !cannot) setLooking(finishes ? 'finish' : 'send');
     else go(finishes);
   };
   // What is asked for behind a held Tab goes with the words as they stand once that is answered.
-  const goNow = useRef((finish: boolean, of: Paper) => {
-    if (of === paper) lookOrGo(finish);
+  const goNow = useStable((finish: boolean, of: Paper) => {
+    if (of === paper) lookOrGoNow(finish);
   });
-  useEffect(() => {
-    goNow.current = (finish, of) => {
-      if (of === paper) lookOrGo(finish);
-    };
-  });
+  const lookOrGo = (finish: boolean) => {
+    if (!tab.delays(() => goNow(finish, paper))) lookOrGoNow(finish);
+  };
   const mayAttach = !isNote && conversation.answerable && refusal === '';
   const mayLater = !isNote && conversation.answerable && refusal === '' && !empty && !attaching.isGoing;
   const planLater = () => {
