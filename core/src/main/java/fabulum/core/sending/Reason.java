@@ -1,6 +1,10 @@
 package fabulum.core.sending;
 
+import java.util.Arrays;
+import java.util.Collection;
 import java.util.Locale;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * What can speak against a text, in the order in which it is said. Its {@link #code()} is stable
@@ -67,6 +71,13 @@ public enum Reason {
   /** The name in the API: {@code opted-out}. */
   public String code() {
     return name().toLowerCase(Locale.ROOT).replace('_', '-');
+  }
+
+  /** Those with these codes; a code that is not known here names none. */
+  public static Set<Reason> ofCodes(Collection<String> codes) {
+    return Arrays.stream(values())
+        .filter(reason -> codes.contains(reason.code()))
+        .collect(Collectors.toUnmodifiableSet());
   }
 
   /** How much it weighs unless a lead says otherwise. */

@@ -7,7 +7,6 @@ import fabulum.core.sending.Reason;
 import java.time.Instant;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -85,10 +84,7 @@ public record Planned(
 
   /** What its writer knows to speak against it. */
   Set<Reason> reasons() {
-    List<String> codes = List.of(confirmed.split(" "));
-    return Arrays.stream(Reason.values())
-        .filter(reason -> codes.contains(reason.code()))
-        .collect(Collectors.toUnmodifiableSet());
+    return Reason.ofCodes(List.of(confirmed.split(" ")));
   }
 
   /** Codes as they are kept. */

@@ -1,21 +1,15 @@
 package fabulum.server.templates;
 
 import fabulum.core.template.Filled;
-import fabulum.core.template.TemplateReader;
 import fabulum.core.template.TemplateReader.Good;
 import fabulum.server.access.StaffId;
 import fabulum.server.conversations.Conversation;
-import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** Fills words with placeholders that are kept and sent later. */
 @Component
 public class Fills {
-  /** What a placeholder names may be gone by now; then it is a gap. */
-  private static final TemplateReader LENIENT =
-      new TemplateReader((whose, name) -> Optional.of(name));
-
   private final TemplateBook book;
   private final ConversationValues values;
 
@@ -26,7 +20,8 @@ public class Fills {
 
   /** Words as they go in a conversation now, in a person's name; what is missing is a gap. */
   public String fill(String words, Conversation row, StaffId by) {
-    return LENIENT.read(words) instanceof Good good && !good.text().placeholders().isEmpty()
+    return TemplateBook.LENIENT.read(words) instanceof Good good
+            && !good.text().placeholders().isEmpty()
         ? good.text().fill(values.of(row, by)).words()
         : words;
   }

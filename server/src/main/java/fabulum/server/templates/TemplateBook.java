@@ -32,8 +32,7 @@ import org.springframework.stereotype.Component;
 @Component
 class TemplateBook implements CachedSetUp {
   /** What a placeholder names may be gone by now; then it is a gap, and the rest still reads. */
-  private static final TemplateReader LENIENT =
-      new TemplateReader((whose, name) -> Optional.of(name));
+  static final TemplateReader LENIENT = new TemplateReader((whose, name) -> Optional.of(name));
 
   private final TemplateMapper rows;
   private final Lines lines;

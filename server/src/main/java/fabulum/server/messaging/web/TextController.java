@@ -24,10 +24,8 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Pattern;
 import jakarta.validation.constraints.Size;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -92,10 +90,7 @@ class TextController {
 
   /** A reason that this program does not know cannot speak against a text, either. */
   static Set<Reason> reasons(@Nullable List<String> confirmed) {
-    Set<String> codes = confirmed == null ? Set.of() : Set.copyOf(confirmed);
-    return Arrays.stream(Reason.values())
-        .filter(reason -> codes.contains(reason.code()))
-        .collect(Collectors.toUnmodifiableSet());
+    return confirmed == null ? Set.of() : Reason.ofCodes(Set.copyOf(confirmed));
   }
 
   /**

@@ -19,10 +19,8 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Pattern;
 import jakarta.validation.constraints.Size;
 import java.time.Instant;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -125,10 +123,7 @@ class PlannedController {
   }
 
   private static Set<Reason> reasons(@Nullable List<String> confirmed) {
-    Set<String> codes = confirmed == null ? Set.of() : Set.copyOf(confirmed);
-    return Arrays.stream(Reason.values())
-        .filter(reason -> codes.contains(reason.code()))
-        .collect(Collectors.toUnmodifiableSet());
+    return confirmed == null ? Set.of() : Reason.ofCodes(Set.copyOf(confirmed));
   }
 
   /** What speaks against a text, ahead of its time. */
