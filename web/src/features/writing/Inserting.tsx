@@ -5,6 +5,7 @@ import { ask, type OfferedTemplate, offeredQuery } from '../../shared/api';
 import { ProblemNote } from '../../shared/ui';
 import { nextGap, shortNameBefore } from './model/typed';
 import { shortNamesQuery, sinceQuery } from './queries';
+import { useCursor } from './useCursor';
 import { type HeldTab, useTab } from './useTab';
 
 interface Props {
@@ -36,13 +37,8 @@ export function Inserting({ id, version, field, tab, words, template, onInsert }
     element?.addEventListener('focus', begun);
     return () => element?.removeEventListener('focus', begun);
   }, [field, id, version, queries]);
-  const [at, setAt] = useState(0);
+  const at = useCursor(field);
   const [problem, setProblem] = useState<unknown>();
-  useEffect(() => {
-    const moved = () => setAt(field.current?.selectionStart ?? 0);
-    document.addEventListener('selectionchange', moved);
-    return () => document.removeEventListener('selectionchange', moved);
-  }, [field]);
   const put = (text: string, cursor: number, typed: string) => {
     setProblem(undefined);
     const from = cursor - typed.length;

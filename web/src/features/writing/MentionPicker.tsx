@@ -1,10 +1,11 @@
 import { Box, ButtonBase } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
-import { type RefObject, useEffect, useState } from 'react';
+import type { RefObject } from 'react';
 import { flushSync } from 'react-dom';
 import { staffQuery } from '../../shared/api';
 import { StaffMark } from '../../shared/ui';
 import { begunName, completed } from './model/mention';
+import { useCursor } from './useCursor';
 import { type HeldTab, useTab } from './useTab';
 
 const MOST = 5;
@@ -19,12 +20,7 @@ interface Props {
 /** While an at sign and a few letters stand before the cursor: the colleagues they may mean. Tab takes the first. */
 export function MentionPicker({ field, tab, words, onWrite }: Props) {
   const { data: staff } = useQuery(staffQuery);
-  const [at, setAt] = useState(0);
-  useEffect(() => {
-    const moved = () => setAt(field.current?.selectionStart ?? 0);
-    document.addEventListener('selectionchange', moved);
-    return () => document.removeEventListener('selectionchange', moved);
-  }, [field]);
+  const at = useCursor(field);
   const meant = (text: string, cursor: number) => {
     const begun = begunName(text, cursor)?.toLowerCase();
     return begun === undefined || !staff

@@ -559,6 +559,17 @@ describe('the writing place', () => {
       await screen.findByText('“Lift slots” was changed after you put it in.');
     });
 
+    it('offers a short name that stood there before the templates were fetched', async () => {
+      const names = later();
+      lay({ ...answers, 'GET /api/conversations/7/templates/short-names': names.answer });
+      write('Hi. lift');
+      paper().setSelectionRange(8, 8);
+      await names.give(['lift']);
+      fireEvent.click(await screen.findByRole('button', { name: 'Tab inserts the template “lift”' }));
+      await waitFor(() => expect(paper().value).toBe('Hi. Ada, {Boat} goes up {day}.'));
+      await screen.findByText('“Lift slots” was changed after you put it in.');
+    });
+
     it('lets Tab go on where no short name stands', async () => {
       lay(answers);
       write('Thanks for the lift.');
