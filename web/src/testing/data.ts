@@ -87,6 +87,7 @@ export function conversation(id: number, more: Partial<Conversation> = {}): Conv
     lineId: 1,
     number: `(312) 555-0${100 + id}`,
     address: `+131255501${id}`,
+    numbers: 1,
     answerable: true,
     toIdentify: false,
     notForUs: false,
@@ -110,6 +111,7 @@ export const checked: Check = {
   to: '(312) 555-0107',
   allowances: [],
   pauseSeconds: 0,
+  copies: 1,
 };
 
 /** Vera Lund's page. */

@@ -1,10 +1,10 @@
 import { Box, Tooltip } from '@mui/material';
 import { memo, type ReactNode, Suspense } from 'react';
-import type { Entry } from '../../shared/api';
+import type { Entry, Member } from '../../shared/api';
 import { day, fullMoment, money } from '../../shared/format';
 import { Moment, part, StaffMark, useNow } from '../../shared/ui';
 import { notePaper } from '../../theme';
-import { deliveryWords, direction, type Printed } from './model/scene';
+import { deliveryOfEach, deliveryWords, direction, type Printed, writerName } from './model/scene';
 import { LinkedWords } from './LinkedWords';
 import { NoteWords } from './NoteWords';
 
@@ -19,17 +19,21 @@ interface Props {
   customer: string;
   me: number;
   teamName: (id: number) => string;
+  /** Everybody in a group; not needed where there is one number. */
+  members?: Member[];
   /** What one can do with a text that was not delivered. */
   children?: ReactNode;
   /** What one can do with any text; it shows while one is at it. */
   menu?: ReactNode;
 }
 
+const NOBODY: Member[] = [];
+
 const MARGINS = { xs: '44px 1fr 28px', sm: '56px 112px minmax(0, 68ch) 28px' };
 
 function speakerName(entry: Entry, customer: string): string {
   if (entry.kind === 'IN') {
-    const name = entry.writer?.name ?? customer;
+    const name = customer;
     return /^[\d+(]/.test(name) ? name : (name.split(' ')[0] ?? name);
   }
   if (!entry.speaker) return entry.author ?? (entry.kind === 'OUT' && !entry.automatic ? 'Our office' : 'Fabulum');
@@ -49,9 +53,10 @@ function Aside({ children }: { children: ReactNode }) {
 
 /** One line: the time margin, the speaker margin, the words. */
 export const EntryLine = memo(function EntryLine(props: Props) {
-  const { line, isFirstNew, zone, customer, me, teamName, children, menu } = props;
+  const { line, isFirstNew, zone, me, teamName, members = NOBODY, children, menu } = props;
   const now = useNow();
   const { entry, newDay, named } = line;
+  const customer = writerName(entry, members, props.customer);
   const note = entry.kind === 'NOTE';
   return (
     <>
@@ -126,7 +131,7 @@ export const EntryLine = memo(function EntryLine(props: Props) {
           </Box>
         ) : (
           <>
-            <Tooltip title={entry.speaker?.name ?? entry.author ?? entry.writer?.name ?? customer}>
+            <Tooltip title={entry.speaker?.name ?? entry.author ?? customer}>
               <Box
                 sx={{
                   typography: 'caption',
@@ -180,7 +185,7 @@ export const EntryLine = memo(function EntryLine(props: Props) {
                 </Suspense>
               )}
               {entry.delivery && (
-                <Tooltip title={costWords(entry)}>
+                <Tooltip title={[...deliveryOfEach(entry, members), costWords(entry)].filter(Boolean).join(' ')}>
                   <Box
                     className="figures"
                     sx={{
@@ -189,7 +194,7 @@ export const EntryLine = memo(function EntryLine(props: Props) {
                       color: entry.delivery === 'NOT_DELIVERED' ? 'error.main' : 'text.secondary',
                     }}
                   >
-                    {deliveryWords(entry)}
+                    {deliveryWords(entry, members)}
                     {entry.parts !== undefined && entry.parts > 1 && ` · ${entry.parts} parts`}
                   </Box>
                 </Tooltip>

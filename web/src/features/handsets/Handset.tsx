@@ -1,4 +1,4 @@
-import { Box, Button } from '@mui/material';
+import { Box, Button, InputBase } from '@mui/material';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useRef, useState } from 'react';
 import { clock } from '../../shared/format';
@@ -10,6 +10,12 @@ const STATES: { value: HandsetState; words: string }[] = [
   { value: 'OFF', words: 'switched off' },
   { value: 'GONE', words: 'no longer in service' },
 ];
+/** Numbers as somebody lists them. */
+const numbersOf = (typed: string) =>
+  typed
+    .split(',')
+    .map((one) => one.trim())
+    .filter(Boolean);
 const ZONE = Intl.DateTimeFormat().resolvedOptions().timeZone;
 
 interface Spoken {
@@ -19,9 +25,13 @@ interface Spoken {
   words: string;
   media: Media[];
   at: string;
+  /** The other numbers that see it. */
+  group: string[];
 }
 
 function spoken(script: HandsetScript): Spoken[] {
+  const others = (group: string[] | null | undefined, from?: string) =>
+    group ? [...new Set([...group, ...(from ? [from] : [])])].filter((one) => one !== script.number) : [];
   const arrived = script.arrived.map((text) => ({
     id: text.id,
     mine: false,
@@ -29,6 +39,16 @@ function spoken(script: HandsetScript): Spoken[] {
     words: text.body,
     media: text.media ?? [],
     at: text.acceptedAt,
+    group: others(text.group),
+  }));
+  const heard = script.heard.map((text) => ({
+    id: text.id,
+    mine: false,
+    line: text.from,
+    words: text.body,
+    media: text.media ?? [],
+    at: text.receivedAt,
+    group: others(text.group, text.from),
   }));
   const sent = script.sent.map((text) => ({
     id: text.id,
@@ -37,8 +57,9 @@ function spoken(script: HandsetScript): Spoken[] {
     words: text.body,
     media: text.media ?? [],
     at: text.receivedAt,
+    group: others(text.group),
   }));
-  return [...arrived, ...sent].sort((a, b) => a.at.localeCompare(b.at));
+  return [...arrived, ...heard, ...sent].sort((a, b) => a.at.localeCompare(b.at));
 }
 
 /** What goes with a text, as a handset shows it. */
@@ -65,18 +86,34 @@ function OnHandset({ media }: { media: Media }) {
 }
 
 /** One handset: what it sent and got, and a text to write. */
-export function Handset({ number, name, lines }: { number: string; name: string; lines: Named[] }) {
+export function Handset({
+  number,
+  name,
+  lines,
+  people,
+}: {
+  number: string;
+  name: string;
+  lines: Named[];
+  people: Named[];
+}) {
   const queries = useQueryClient();
   const path = `/handsets/${encodeURIComponent(number)}`;
   const script = useQuery({ queryKey: ['handset', number], queryFn: () => call<HandsetScript>('GET', path) });
   const [chosen, setTo] = useState<string>();
   const to = chosen ?? lines[0]?.number;
   const [words, setWords] = useState('');
+  const [also, setAlso] = useState('');
   const [files, setFiles] = useState<File[]>([]);
   const chooser = useRef<HTMLInputElement>(null);
   const send = useMutation({
     mutationFn: async () =>
-      call('POST', `${path}/texts`, { to, body: words, media: await Promise.all(files.map(asMedia)) }),
+      call('POST', `${path}/texts`, {
+        to,
+        body: words,
+        media: await Promise.all(files.map(asMedia)),
+        group: numbersOf(also),
+      }),
     onSuccess: () => {
       setWords('');
       setFiles([]);
@@ -91,7 +128,7 @@ export function Handset({ number, name, lines }: { number: string; name: string;
     event.preventDefault();
     if (words.trim() !== '' || files.length > 0) send.mutate();
   };
-  const lineName = (line: string) => lines.find((one) => one.number === line)?.name ?? line;
+  const lineName = (line: string) => [...lines, ...people].find((one) => one.number === line)?.name ?? line;
   return (
     <Box
       component="section"
@@ -137,6 +174,14 @@ export function Handset({ number, name, lines }: { number: string; name: string;
                   }}
                 >
                   {line.words}
+                  {line.group.length > 0 && (
+                    <Box sx={{ typography: 'caption', fontStyle: 'normal', color: 'text.secondary' }}>
+                      in a group with {line.group.map(lineName).join(', ')}{' '}
+                      <Button sx={{ p: 0, fontSize: 'inherit' }} onClick={() => setAlso(line.group.join(', '))}>
+                        Reply to all
+                      </Button>
+                    </Box>
+                  )}
                   {line.media.map((each, i) => (
                     <OnHandset key={i} media={each} />
                   ))}
@@ -157,6 +202,14 @@ export function Handset({ number, name, lines }: { number: string; name: string;
             value={to}
             options={lines.map((line) => ({ value: line.number, words: line.name }))}
             onChange={setTo}
+          />{' '}
+          and{' '}
+          <InputBase
+            value={also}
+            onChange={(event) => setAlso(event.target.value)}
+            placeholder="nobody else"
+            inputProps={{ 'aria-label': 'Also to these numbers, as a group' }}
+            sx={{ width: 320, typography: 'body2', borderBottom: 1, borderColor: 'text.secondary' }}
           />
         </Box>
         <Box

@@ -108,7 +108,13 @@ export function Handsets() {
           Pick a number on the left, or type a new one.
         </Box>
       ) : (
-        <Handset key={number} number={number} name={name} lines={overview.data?.directory.lines ?? []} />
+        <Handset
+          key={number}
+          number={number}
+          name={name}
+          lines={overview.data?.directory.lines ?? []}
+          people={people}
+        />
       )}
       {overview.data && <Misbehave faults={overview.data.faults} />}
     </Box>

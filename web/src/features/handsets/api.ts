@@ -42,11 +42,30 @@ export interface Overview {
   faults: Faults;
 }
 
+export interface Sent {
+  id: string;
+  from: string;
+  to: string;
+  body: string;
+  receivedAt: string;
+  media?: Media[] | null;
+  group?: string[] | null;
+}
+
 export interface HandsetScript {
   number: string;
   state: HandsetState;
-  arrived: { id: string; from: string; body: string; acceptedAt: string; media?: Media[] | null }[];
-  sent: { id: string; to: string; body: string; receivedAt: string; media?: Media[] | null }[];
+  arrived: {
+    id: string;
+    from: string;
+    body: string;
+    acceptedAt: string;
+    media?: Media[] | null;
+    group?: string[] | null;
+  }[];
+  sent: Sent[];
+  /** What others sent to a group this handset is in. */
+  heard: Sent[];
 }
 
 export async function call<T>(method: string, path: string, body?: unknown): Promise<T> {

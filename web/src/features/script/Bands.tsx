@@ -2,6 +2,7 @@ import { part } from '../../shared/ui';
 import { Box } from '@mui/material';
 import { Suspense } from 'react';
 import type { Dossier } from '../../shared/api';
+import { GroupBand } from '../group';
 import { IdentifyBand } from '../identify';
 
 /** Fetched with the first one that was handed over. */
@@ -24,10 +25,12 @@ interface Props {
 }
 
 /** What must be known or decided before answering. All of it together scrolls rather than take the room of the script. */
-export function Bands({ dossier: { conversation, summary, left }, me, zone, name, onAsk }: Props) {
+export function Bands({ dossier, me, zone, name, onAsk }: Props) {
+  const { conversation, summary, left } = dossier;
   // Who handed it over knows what they know.
   const told = summary && summary.handed.speaker?.id !== me;
-  const identifies = conversation.toIdentify || conversation.notForUs;
+  const several = conversation.numbers > 1;
+  const identifies = !several && (conversation.toIdentify || conversation.notForUs);
   return (
     <Box
       sx={{
@@ -46,6 +49,11 @@ export function Bands({ dossier: { conversation, summary, left }, me, zone, name
         <ToDoBand conversation={conversation} me={me} zone={zone} />
         {told && <SummaryBand summary={summary} conversation={conversation} zone={zone} customer={name} />}
       </Suspense>
+      {several && (
+        <Suspense fallback={null}>
+          <GroupBand dossier={dossier} />
+        </Suspense>
+      )}
       {left.map((draft) => (
         <Box
           key={draft.by + draft.paper}

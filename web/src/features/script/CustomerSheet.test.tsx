@@ -21,6 +21,7 @@ const DOSSIER: Dossier = {
   drafts: [],
   attached: [],
   holders: ['Vera Lund'],
+  members: [],
   left: [],
   lost: [],
   newest: 40,

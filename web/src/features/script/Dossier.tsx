@@ -44,6 +44,7 @@ export function Dossier(props: Props) {
   const { dossier, line, me, open, onFold, onBack, acts, topics, setAsideButton, aboutButton } = props;
   const { conversation, customer } = dossier;
   const mine = conversation.owner?.id === me;
+  const several = conversation.numbers > 1;
   const zone = line?.zone ?? 'UTC';
   const refusal = useRefusal('WORK');
   return (
@@ -146,7 +147,7 @@ export function Dossier(props: Props) {
               {conversation.topics.length === 0 ? 'add a topic…' : 'change…'}
             </ActButton>
           </Box>
-          {conversation.answerable && <AgreementFact conversation={conversation} onOpen={props.onSheet} />}
+          {conversation.answerable && !several && <AgreementFact conversation={conversation} onOpen={props.onSheet} />}
           {customer && <Fact name="writes from">{conversation.number}</Fact>}
           <Fact name="to">{line ? `${line.name}, ${line.shownNumber}` : '…'}</Fact>
           {customer?.details.map((detail) => (
@@ -166,14 +167,16 @@ export function Dossier(props: Props) {
             </Fact>
           ))}
           {customer?.email && <Fact name="e-mail">{customer.email}</Fact>}
-          <ActButton
-            hint="C"
-            aria-expanded={props.sheetOpen}
-            onClick={props.onSheet}
-            sx={{ p: 0, fontSize: 'inherit' }}
-          >
-            {customer ? 'customer…' : 'this number…'}
-          </ActButton>
+          {!several && (
+            <ActButton
+              hint="C"
+              aria-expanded={props.sheetOpen}
+              onClick={props.onSheet}
+              sx={{ p: 0, fontSize: 'inherit' }}
+            >
+              {customer ? 'customer…' : 'this number…'}
+            </ActButton>
+          )}
         </Box>
       )}
       {conversation.group === 'SET_ASIDE' && (

@@ -1,6 +1,6 @@
 import { part } from '../../shared/ui';
 import { useInfiniteQuery } from '@tanstack/react-query';
-import type { Entry } from '../../shared/api';
+import type { Entry, Member } from '../../shared/api';
 import { memo, Suspense, useMemo } from 'react';
 import { scriptQuery } from './queries';
 import { EntryLine, firstUnread, printed, ScriptScroll } from '../entries';
@@ -30,6 +30,8 @@ interface Props {
   line: number;
   /** Other numbers of the customer, in E.164. */
   numbers: string[];
+  /** Everybody in a group. */
+  members: Member[];
 }
 
 function isText({ kind, words }: Entry): boolean {
@@ -81,6 +83,7 @@ export const Lines = memo(function Lines({
                 entry={each.entry}
                 line={line}
                 numbers={numbers}
+                members={shown.members}
                 onWriteAgain={onWriteAgain}
                 onLeave={onLeave}
               />

@@ -1,7 +1,7 @@
 // @vitest-environment jsdom
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
-import type { Entry } from '../../shared/api';
+import type { Entry, Member } from '../../shared/api';
 import { session } from '../../testing/data';
 import { type Answers, show } from '../../testing/show';
 import { LostText } from './LostText';
@@ -18,14 +18,50 @@ const ENTRY: Entry = {
   mentions: [],
 };
 
-function lay(answers: Answers = {}, numbers: string[] = []) {
+function lay(answers: Answers = {}, numbers: string[] = [], members: Member[] = [], more: Partial<Entry> = {}) {
   const onWriteAgain = vi.fn();
   const onLeave = vi.fn();
-  const part = <LostText entry={ENTRY} line={2} numbers={numbers} onWriteAgain={onWriteAgain} onLeave={onLeave} />;
+  const part = (
+    <LostText
+      entry={{ ...ENTRY, ...more }}
+      line={2}
+      numbers={numbers}
+      members={members}
+      onWriteAgain={onWriteAgain}
+      onLeave={onLeave}
+    />
+  );
   return { ...show(part, answers, session), onWriteAgain, onLeave };
 }
 
 describe('a text that was not delivered', () => {
+  it('went to others of a group, so only those who missed it are written to, each alone', async () => {
+    const member = (name: string, address: string): Member => ({
+      name,
+      number: address,
+      address,
+      toIdentify: false,
+      optedOut: false,
+      state: 'GOOD',
+    });
+    const page = lay(
+      { 'POST /api/write-to': { id: 12 } },
+      [],
+      [member('Ada Pell', '+14145550101'), member('Ben Moss', '+14145550102')],
+      {
+        deliveries: [
+          { number: '+14145550101', delivery: 'DELIVERED' },
+          { number: '+14145550102', delivery: 'NOT_DELIVERED' },
+        ],
+      },
+    );
+    expect(screen.queryByRole('button', { name: 'Send again' })).toBeNull();
+    expect(screen.queryByRole('button', { name: 'Write to Ada Pell alone' })).toBeNull();
+    fireEvent.click(screen.getByRole('button', { name: 'Write to Ben Moss alone' }));
+    await waitFor(() => expect(page.address()).toBe('/inbox/12'));
+    expect(page.told('POST', '/api/write-to')).toMatchObject([{ number: '+14145550102' }]);
+  });
+
   it('is sent again once, however often that is pressed', async () => {
     const page = lay({ 'POST /api/conversations/7/texts': {} });
     const again = screen.getByRole('button', { name: 'Send again' });

@@ -2,7 +2,7 @@ import { Box, Menu, MenuItem } from '@mui/material';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { ask, type Entry } from '../../shared/api';
+import { ask, type Entry, type Member } from '../../shared/api';
 import { ActButton, ProblemNote, useRefusal } from '../../shared/ui';
 import { WriteTo } from '../write-to';
 import { useSend } from '../writing';
@@ -11,6 +11,7 @@ interface Props {
   entry: Entry;
   line: number;
   numbers: string[];
+  members: Member[];
   onWriteAgain: (words: string, again: number) => void;
   onLeave: (text: number) => void;
 }
@@ -18,7 +19,7 @@ interface Props {
 const small = { p: 0, minWidth: 0 } as const;
 
 /** What one can do with a text that was not delivered: until one of it is done, the conversation is our turn. */
-export function LostText({ entry, line, numbers, onWriteAgain, onLeave }: Props) {
+export function LostText({ entry, line, numbers, members, onWriteAgain, onLeave }: Props) {
   const navigate = useNavigate();
   const mayText = useRefusal('TEXT');
   const mayWork = useRefusal('WORK');
@@ -41,24 +42,43 @@ export function LostText({ entry, line, numbers, onWriteAgain, onLeave }: Props)
       again: entry.id,
     });
   const problem = send.error ?? open.error;
+  const missed = members.filter(({ address }) =>
+    entry.deliveries?.some(({ number, delivery }) => number === address && delivery === 'NOT_DELIVERED'),
+  );
   return (
     <Box role="group" aria-label="Not delivered" sx={{ typography: 'body2' }}>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 1.75 }}>
-        <ActButton sx={small} refusal={mayText} disabled={send.isPending} onClick={go}>
-          Send again
-        </ActButton>
-        <ActButton sx={small} refusal={mayText} onClick={() => onWriteAgain(words, entry.id)}>
-          Change and send
-        </ActButton>
-        <ActButton
-          sx={small}
-          refusal={mayText}
-          aria-haspopup="menu"
-          disabled={open.isPending}
-          onClick={(event) => (numbers.length > 0 ? setAnchor(event.currentTarget) : setElsewhere(true))}
-        >
-          Send to another number…
-        </ActButton>
+        {missed.map((member) => (
+          // The others have it; to send it to all again would double it for them.
+          <ActButton
+            key={member.address}
+            sx={small}
+            refusal={mayText}
+            disabled={open.isPending}
+            onClick={() => open.mutate(member.address)}
+          >
+            Write to {member.name} alone
+          </ActButton>
+        ))}
+        {members.length === 0 && (
+          <>
+            <ActButton sx={small} refusal={mayText} disabled={send.isPending} onClick={go}>
+              Send again
+            </ActButton>
+            <ActButton sx={small} refusal={mayText} onClick={() => onWriteAgain(words, entry.id)}>
+              Change and send
+            </ActButton>
+            <ActButton
+              sx={small}
+              refusal={mayText}
+              aria-haspopup="menu"
+              disabled={open.isPending}
+              onClick={(event) => (numbers.length > 0 ? setAnchor(event.currentTarget) : setElsewhere(true))}
+            >
+              Send to another number…
+            </ActButton>
+          </>
+        )}
         <ActButton sx={small} refusal={mayWork} onClick={() => onLeave(entry.id)}>
           Leave it
         </ActButton>

@@ -103,6 +103,7 @@ export const Script = memo(function Script({ id, session, onBack }: Props) {
     setOpen(!open);
   };
   const group = conversation?.group;
+  const several = (conversation?.numbers ?? 1) > 1;
   const inSight = group === 'OUR_TURN' || group === 'THEIR_TURN';
   const works = session.may.includes('WORK');
   useKeys({
@@ -125,7 +126,7 @@ export const Script = memo(function Script({ id, session, onBack }: Props) {
     n: () => writing.current?.begin('NOTE'),
     f: () => writing.current?.choose(),
     i: fold,
-    c: () => sheet.toggle('customer'),
+    c: several ? undefined : () => sheet.toggle('customer'),
     escape: onBack,
   });
 
@@ -231,12 +232,13 @@ export const Script = memo(function Script({ id, session, onBack }: Props) {
           onLeave={leave}
           line={conversation.lineId}
           numbers={dossier.data.customer?.otherNumbers ?? NONE}
+          members={dossier.data.members}
         />
         <Suspense fallback={null}>
           <PlannedHere conversation={conversation} />
         </Suspense>
       </Beside>
-      {!conversation.toIdentify && conversation.answerable && (
+      {!conversation.toIdentify && conversation.answerable && !several && (
         <Suspense fallback={null}>
           <WrongNumberBand conversation={conversation} name={name} onWriteAgain={writeAgain} />
         </Suspense>

@@ -93,6 +93,29 @@ describe('writing to someone', () => {
     expect(page.onClose).not.toHaveBeenCalled();
   });
 
+  it('makes a group of people found and of numbers typed, within what the line allows', async () => {
+    const page = begin(({ query }: Asked) =>
+      query.get('words') === 'tansy'
+        ? { people: [greta(1)] }
+        : { people: [], number: '+13125550177', shownNumber: '(312) 555-0177' },
+    );
+    fireEvent.click(await screen.findByRole('button', { name: /^To one or to a group/ }));
+    fireEvent.click(await screen.findByRole('menuitem', { name: 'a group' }));
+    const go = () => screen.getByRole<HTMLButtonElement>('button', { name: /as a group$|to the group$/ });
+    type('tansy');
+    fireEvent.click(await screen.findByRole('menuitem', { name: /Greta Moss.*Add to the group/ }));
+    expect(go().disabled).toBe(true);
+    type('312 555 0177');
+    await screen.findByRole('button', { name: 'Add (312) 555-0177' });
+    enter();
+    fireEvent.click(await screen.findByRole('button', { name: 'Write to these 2 as a group' }));
+    await waitFor(() =>
+      expect(page.opened()).toMatchObject([{ number: '+14145550150', others: ['+13125550177'], makeCustomer: false }]),
+    );
+    fireEvent.click(screen.getByRole('button', { name: 'Remove Greta Moss' }));
+    expect(go().disabled).toBe(true);
+  });
+
   it('says so to somebody who answers on no line', async () => {
     begin({ people: [] }, { 'GET /api/write-to/lines': [] });
     expect(await screen.findByText(/^You have no line to write from/)).toBeTruthy();

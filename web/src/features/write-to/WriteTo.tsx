@@ -14,14 +14,19 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { ask } from '../../shared/api';
 import { writeLinesQuery } from './queries';
+import { type Chosen, GroupOf } from './GroupOf';
 import { Field, Blank, ProblemNote } from '../../shared/ui';
 
 /** As long as no line is chosen, each customer is written to from the line they last wrote to, or one of their site. */
 const USUAL = 0;
 
+const ONE = 1;
+const GROUP = 2;
+
 interface Whom {
   line: number;
   number: string;
+  others?: string[];
   makeCustomer: boolean;
   name: string;
 }
@@ -39,6 +44,8 @@ export function WriteTo({ carry, onClose }: Props) {
   const lines = mine.data ?? [];
   const [chosenLine, setLine] = useState<number>();
   const [words, setWords] = useState('');
+  const [toGroup, setToGroup] = useState(false);
+  const [group, setGroup] = useState<Chosen[]>([]);
   const [makeCustomer, setMakeCustomer] = useState(true);
   const [name, setName] = useState('');
   const line = chosenLine === undefined || chosenLine === USUAL ? (lines[0]?.id ?? 0) : chosenLine;
@@ -60,8 +67,14 @@ export function WriteTo({ carry, onClose }: Props) {
     },
   });
   const people = words.trim() === '' ? [] : (found?.people ?? []);
+  const add = (one: Chosen) => {
+    setGroup((had) => [...had.filter(({ address }) => address !== one.address), one]);
+    setWords('');
+  };
   const goOn = ({ address, usualLine }: (typeof people)[number]) =>
     open.mutate({ line: lineOf(usualLine), number: address, makeCustomer: false, name: '' });
+  const choose = (person: (typeof people)[number]) =>
+    toGroup ? add({ address: person.address, name: person.name ?? person.number }) : goOn(person);
   const typed = words.trim() === '' ? undefined : found?.number;
   const digits = words.replace(/\D/g, '').length;
   return (
@@ -82,7 +95,10 @@ export function WriteTo({ carry, onClose }: Props) {
           onSubmit={(event) => {
             event.preventDefault();
             const first = people[0];
-            if (typed) open.mutate({ line, number: typed, makeCustomer, name });
+            if (toGroup) {
+              if (typed) add({ address: typed, name: found?.shownNumber ?? typed });
+              else if (first) choose(first);
+            } else if (typed) open.mutate({ line, number: typed, makeCustomer, name });
             else if (first) goOn(first);
             else open.mutate({ line, number: words, makeCustomer, name });
           }}
@@ -98,6 +114,16 @@ export function WriteTo({ carry, onClose }: Props) {
                 ...lines.map((each) => ({ value: each.id, words: `${each.name}, ${each.shownNumber}` })),
               ]}
               onChange={setLine}
+            />
+            {' to '}
+            <Blank
+              name="To one or to a group"
+              value={toGroup ? GROUP : ONE}
+              options={[
+                { value: ONE, words: 'one person' },
+                { value: GROUP, words: 'a group' },
+              ]}
+              onChange={(to) => setToGroup(to === GROUP)}
             />
           </Box>
           <Field
@@ -118,23 +144,30 @@ export function WriteTo({ carry, onClose }: Props) {
               {people.map((person) => (
                 <MenuItem
                   key={`${person.address} ${person.name ?? ''}`}
-                  onClick={() => goOn(person)}
+                  onClick={() => choose(person)}
                   sx={{ gap: 1.5, px: 1, alignItems: 'baseline', whiteSpace: 'normal' }}
                 >
                   <Box sx={{ fontWeight: 650 }}>{person.name ?? 'unknown number'}</Box>
                   <Box className="figures">{person.number}</Box>
                   <Box sx={{ flex: 1, color: 'text.secondary', typography: 'caption' }}>{person.detail}</Box>
                   <Box sx={{ color: 'text.secondary', typography: 'caption' }}>
-                    {person.conversations.some((each) => each.lineId === lineOf(person.usualLine))
-                      ? 'Open conversation'
-                      : 'New conversation'}
-                    {!chosen && `, ${nameOf(lineOf(person.usualLine))}`}
+                    {toGroup
+                      ? 'Add to the group'
+                      : person.conversations.some((each) => each.lineId === lineOf(person.usualLine))
+                        ? 'Open conversation'
+                        : 'New conversation'}
+                    {!toGroup && !chosen && `, ${nameOf(lineOf(person.usualLine))}`}
                   </Box>
                 </MenuItem>
               ))}
             </MenuList>
           )}
-          {typed && (
+          {typed && toGroup && (
+            <Button type="submit" variant="outlined">
+              Add {found?.shownNumber ?? typed}
+            </Button>
+          )}
+          {typed && !toGroup && (
             <Box sx={{ display: 'grid', gap: 1 }}>
               <FormControlLabel
                 control={
@@ -162,6 +195,23 @@ export function WriteTo({ carry, onClose }: Props) {
                 ? 'Not a valid phone number in the country of this line. Please check the digits.'
                 : 'No customer with that name. Type the whole number to write to someone new.'}
             </Box>
+          )}
+          {toGroup && (
+            <GroupOf
+              chosen={group}
+              limit={lines.find(({ id }) => id === line)?.groupLimit ?? 8}
+              busy={open.isPending}
+              onRemove={(address) => setGroup((had) => had.filter((one) => one.address !== address))}
+              onOpen={() =>
+                open.mutate({
+                  line,
+                  number: group[0]?.address ?? '',
+                  others: group.slice(1).map(({ address }) => address),
+                  makeCustomer: false,
+                  name: '',
+                })
+              }
+            />
           )}
           {mine.data?.length === 0 && (
             <Box sx={{ color: 'text.secondary', typography: 'body2' }}>

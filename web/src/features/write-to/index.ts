@@ -1,1 +1,1 @@
-export { WriteTo } from './WriteTo';
+export { prefetchWriteTo, WriteTo } from './LateWriteTo';

@@ -38,7 +38,7 @@ export function Foot({
 }: Props) {
   const parts = words === '' ? undefined : check?.parts;
   const appended = isNote ? '' : below(check, words);
-  const go = secondLook ? 'Ask for a second look' : sendWords(parts, asking(check).length > 0);
+  const go = secondLook ? 'Ask for a second look' : sendWords(parts, asking(check).length > 0, check?.copies);
   const label = looksFirst ? 'Look at it' : go;
   return (
     <>

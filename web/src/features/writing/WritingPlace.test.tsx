@@ -13,6 +13,7 @@ const dossier: Dossier = {
   drafts: [],
   attached: [],
   holders: [],
+  members: [],
   left: [],
   lost: [17],
   newest: 40,

@@ -412,7 +412,7 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting, onTe
         )}
       </Suspense>
       <Suspense fallback={null}>
-        {conversation.group === 'OUR_TURN' && <StopWish conversation={conversation} />}
+        {conversation.group === 'OUR_TURN' && conversation.numbers === 1 && <StopWish conversation={conversation} />}
       </Suspense>
       {send.error && (
         <ProblemNote

@@ -1,4 +1,4 @@
-import type { Entry } from '../../../shared/api/types';
+import type { Entry, Member } from '../../../shared/api/types';
 import { moment, sameDay } from '../../../shared/format';
 
 /** A line of the script as it is printed. */
@@ -12,7 +12,7 @@ export interface Printed {
 
 function speaker(entry: Entry): string {
   return entry.kind === 'IN'
-    ? `customer ${entry.writer?.id ?? ''}`
+    ? `customer ${entry.writer?.id ?? entry.number ?? ''}`
     : `${entry.kind} ${entry.speaker?.id ?? entry.author ?? 'program'}`;
 }
 
@@ -132,6 +132,8 @@ export function direction(
       return entry.speaker
         ? `${who} notes that the customer agrees to ${entry.words === 'NEWS' ? 'news and offers' : 'texts'}.`
         : 'The customer opts in to texts again.';
+    case 'GROUP_LEFT':
+      return `${entry.words ?? 'One of them'} opted out and gets no more texts of this group; the others go on.`;
     case 'NUMBER_WRONG':
       return `${who} marks the number as wrong.`;
     case 'NUMBER_RIGHT':
@@ -171,8 +173,38 @@ export function direction(
   }
 }
 
+/** What a text's writer is called: in a group, whose number it came from. */
+export function writerName(entry: Entry, members: Member[], customer: string): string {
+  const member = members.find(({ address }) => address === entry.number);
+  return entry.writer?.name ?? member?.name ?? customer;
+}
+
+const STATES = {
+  WAITING: 'waiting',
+  SENT: 'sent',
+  DELIVERED: 'delivered',
+  READ: 'read',
+  NOT_DELIVERED: 'not delivered',
+} as const;
+
+const nameOf = (number: string, members: Member[]) => members.find(({ address }) => address === number)?.name ?? number;
+
+/** How far a text of ours to a group has come with each. */
+export function deliveryOfEach({ deliveries }: Entry, members: Member[]): string[] {
+  return (deliveries ?? []).map(({ number, delivery, failureReason }) => {
+    const why = failureReason === undefined ? '' : ` (${failureReason.replace(/\.$/, '')})`;
+    return `${nameOf(number, members)}: ${STATES[delivery]}${why}.`;
+  });
+}
+
 /** How far a text of ours has come, in a word with its shape. */
-export function deliveryWords(entry: Entry): string {
+export function deliveryWords(entry: Entry, members: Member[] = []): string {
+  const each = entry.deliveries ?? [];
+  const lost = each.filter(({ delivery }) => delivery === 'NOT_DELIVERED');
+  if (lost.length > 0) {
+    const who = lost.map(({ number }) => nameOf(number, members)).join(', ');
+    return `× not delivered to ${who}; to ${each.length - lost.length} of ${each.length} it went`;
+  }
   switch (entry.delivery) {
     case 'WAITING':
       return '○ waiting to go';

@@ -32,7 +32,8 @@ export function offerWords(parts: Parts): string {
 }
 
 /** What the button says it will do. */
-export function sendWords(parts: Parts | undefined, anyway = false): string {
-  const what = parts && parts.parts > 1 ? `Send ${parts.parts} parts` : 'Send';
+export function sendWords(parts: Parts | undefined, anyway = false, copies = 1): string {
+  const to = copies > 1 ? ` to ${copies}` : '';
+  const what = (parts && parts.parts > 1 ? `Send ${parts.parts} parts` : 'Send') + (parts ? to : '');
   return anyway ? `${what} anyway` : what;
 }

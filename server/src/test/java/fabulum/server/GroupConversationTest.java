@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import fabulum.core.arrival.Arrival;
 import fabulum.core.conversation.Participants;
+import fabulum.core.delivery.Gateway.OutgoingText;
 import fabulum.core.phone.PhoneNumber;
 import fabulum.server.conversations.ConversationId;
 import fabulum.server.conversations.Conversations;
@@ -19,14 +20,17 @@ import fabulum.server.testing.Webhook;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
 
 /** Conversations of one line with several numbers, as far as the tables and the network go. */
 @OnSharedProgram
 class GroupConversationTest {
   private static final LineId LINE = new LineId(1);
+  private static final JsonMapper JSON = JsonMapper.builder().build();
 
   private final Fabulum fabulum;
   private final Browser maren;
@@ -149,5 +153,203 @@ class GroupConversationTest {
                 + to.e164()
                 + "\",\"code\":\"gone\",\"reason\":\"Out of service.\"}")
         .require(status);
+  }
+
+  private long groupOf(List<PhoneNumber> numbers) {
+    Map<String, Object> wanted =
+        Map.of(
+            "line",
+            1,
+            "number",
+            numbers.get(0).e164(),
+            "others",
+            numbers.stream().skip(1).map(PhoneNumber::e164).toList(),
+            "makeCustomer",
+            false,
+            "name",
+            "");
+    return maren.post("/api/write-to", wanted).require(200).json().path("id").asLong();
+  }
+
+  private Map<String, Object> text(String words, String... confirmed) {
+    return Map.of(
+        "words", words, "reference", Fabulum.reference(), "confirmed", List.of(confirmed));
+  }
+
+  private void arrives(PhoneNumber from, List<PhoneNumber> group, String words) {
+    fabulum
+        .webhook()
+        .told(
+            JSON.writeValueAsString(
+                Map.of(
+                    "type",
+                    "text.received",
+                    "id",
+                    Webhook.id(),
+                    "from",
+                    from.e164(),
+                    "to",
+                    Fabulum.DOCK,
+                    "group",
+                    group.stream().map(PhoneNumber::e164).toList(),
+                    "body",
+                    words,
+                    "receivedAt",
+                    fabulum.clock.instant().toString())))
+        .require(200);
+  }
+
+  private long idOf(String number) {
+    return maren.conversationOf(number).path("id").asLong();
+  }
+
+  private List<String> words(long id) {
+    return StreamSupport.stream(maren.script(id).spliterator(), false)
+        .map(entry -> entry.path("event").asString("") + entry.path("words").asString(""))
+        .toList();
+  }
+
+  private List<String> handedTo(String words) {
+    fabulum.network.awaitHanded(words, 1, () -> {});
+    OutgoingText text =
+        fabulum.network.handed.stream().filter(one -> one.words().equals(words)).findFirst().get();
+    assertThat(text.group()).isTrue();
+    return text.to().stream().map(PhoneNumber::e164).toList();
+  }
+
+  private static List<String> e164(PhoneNumber... numbers) {
+    return Stream.of(numbers).map(PhoneNumber::e164).sorted().toList();
+  }
+
+  @Test
+  void theFirstTextWarnsAndThenOneTextGoesToAll() {
+    List<PhoneNumber> three = numbers(3);
+    long id = groupOf(three);
+    JsonNode refused = maren.post("/api/conversations/" + id + "/texts", text("All three.")).json();
+    assertThat(refused.path("fields").get(0).path("field").asString()).isEqualTo("group-begins");
+    maren
+        .post("/api/conversations/" + id + "/texts", text("All three.", "group-begins"))
+        .require(200);
+
+    assertThat(handedTo("All three."))
+        .containsExactlyElementsOf(e164(three.toArray(PhoneNumber[]::new)));
+    assertThat(fabulum.network.timesHanded("All three.")).isEqualTo(1);
+    assertThat(lastEntry(id).path("parts").asInt()).as("a part for each number").isEqualTo(3);
+    maren.post("/api/conversations/" + id + "/texts", text("Not asked again.")).require(200);
+    assertThat(maren.get("/api/conversations/" + id).require(200).json().path("members"))
+        .hasSize(3);
+  }
+
+  @Test
+  void whoOptsOutInAGroupGetsNoMoreOfItAndTheOthersGoOnInTheSameConversation() {
+    List<PhoneNumber> three = numbers(3);
+    PhoneNumber first = three.get(0);
+    PhoneNumber second = three.get(1);
+    PhoneNumber third = three.get(2);
+    arrives(first, three, "Are we all here?");
+    long id = idOf(first.e164());
+    arrives(second, List.of(first, third), "STOP");
+
+    assertThat(words(id))
+        .contains(
+            "GROUP_LEFT"
+                + maren
+                    .get("/api/conversations/" + id)
+                    .require(200)
+                    .json()
+                    .path("members")
+                    .get(1)
+                    .path("name")
+                    .asString());
+    assertThat(
+            fabulum.becomes(() ->
+                fabulum.network.handed.stream()
+                    .anyMatch(one -> !one.group() && one.to().equals(List.of(second)))))
+        .as("the answer to STOP goes to that number alone")
+        .isTrue();
+    maren.post("/api/conversations/" + id + "/texts", text("Just you two.")).require(200);
+    assertThat(handedTo("Just you two.")).containsExactlyElementsOf(e164(first, third));
+    assertThat(lastEntry(id).path("deliveries")).hasSize(2);
+    arrives(third, List.of(first), "Fine with us.");
+    assertThat(words(id)).endsWith("Fine with us.");
+  }
+
+  @Test
+  void ourOwnLineAndImpossibleNumbersAreRefusedTogetherAndNothingIsMade() {
+    JsonNode refused =
+        maren
+            .post(
+                "/api/write-to",
+                Map.of(
+                    "line",
+                    1,
+                    "number",
+                    fabulum.freshNumber(),
+                    "others",
+                    List.of(Fabulum.YARD, "12"),
+                    "makeCustomer",
+                    false,
+                    "name",
+                    ""))
+            .json();
+    assertThat(
+            StreamSupport.stream(refused.path("fields").spliterator(), false)
+                .map(one -> one.path("field").asString()))
+        .containsExactly("others[0]", "others[1]");
+    assertThat(refused.path("fields").get(0).path("why").asString())
+        .isEqualTo("This is the number of one of our own lines. Nothing was made.");
+  }
+
+  @Test
+  void aReplyToUsAloneIsAConversationOfItsOwnAndOurLinesAreNobodyInAGroup() {
+    List<PhoneNumber> two = numbers(2);
+    arrives(two.get(0), List.of(two.get(1), new PhoneNumber(Fabulum.YARD)), "to all");
+    arrives(two.get(1), two, "to all as well");
+    arrives(two.get(1), List.of(), "between us");
+    assertThat(words(idOf(two.get(0).e164()))).containsExactly("to all", "to all as well");
+  }
+
+  @Test
+  void aGroupIsIdentifiedNumberByNumberAndNothingIsNotedOfAllAtOnce() {
+    List<PhoneNumber> two = numbers(2);
+    arrives(two.get(0), two, "who are we");
+    long id = idOf(two.get(0).e164());
+    assertThat(
+            maren
+                .get("/api/conversations/" + id)
+                .require(200)
+                .json()
+                .path("conversation")
+                .path("toIdentify")
+                .asBoolean())
+        .isTrue();
+    for (PhoneNumber each : two) {
+      maren
+          .post(
+              "/api/write-to",
+              Map.of(
+                  "line",
+                  1,
+                  "number",
+                  each.e164(),
+                  "makeCustomer",
+                  true,
+                  "name",
+                  "Member " + each.e164()))
+          .require(200);
+    }
+    JsonNode dossier = maren.get("/api/conversations/" + id).require(200).json();
+    assertThat(dossier.path("conversation").path("toIdentify").asBoolean()).isFalse();
+    assertThat(dossier.path("conversation").path("number").asString())
+        .isEqualTo(
+            "Member "
+                + e164(two.toArray(PhoneNumber[]::new)).get(0)
+                + " and Member "
+                + e164(two.toArray(PhoneNumber[]::new)).get(1));
+    assertThat(
+            maren
+                .put("/api/conversations/" + id + "/agreement/number", Map.of("wrong", true))
+                .problem())
+        .isEqualTo("changed-meanwhile");
   }
 }

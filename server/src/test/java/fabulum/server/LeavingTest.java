@@ -201,7 +201,15 @@ class LeavingTest {
     pause(priya, 20);
     long text =
         priya
-            .post("/api/conversations/" + group + "/texts", said("Both of you, " + group))
+            .post(
+                "/api/conversations/" + group + "/texts",
+                Map.of(
+                    "words",
+                    "Both of you, " + group,
+                    "reference",
+                    Fabulum.reference(),
+                    "confirmed",
+                    List.of("group-begins", "night")))
             .require(200)
             .json()
             .path("text")
@@ -605,5 +613,56 @@ class LeavingTest {
         .filter(each -> each.kind() == Troubles.Kind.PARTS)
         .map(Troubles.Trouble::sentence)
         .toList();
+  }
+
+  @Test
+  void whoOptsOutOfAGroupWhileATextWaitsDoesNotGetItAndTheOthersDo() {
+    String stays = fabulum.freshNumber();
+    String leaves = fabulum.freshNumber();
+    Map<String, Object> group =
+        Map.of(
+            "line",
+            1,
+            "number",
+            stays,
+            "others",
+            List.of(leaves),
+            "makeCustomer",
+            false,
+            "name",
+            "");
+    long id = maren.post("/api/write-to", group).require(200).json().path("id").asLong();
+    pause(maren, 20);
+    try {
+      maren
+          .post(
+              "/api/conversations/" + id + "/texts",
+              Map.of(
+                  "words",
+                  "Still on its way.",
+                  "reference",
+                  Fabulum.reference(),
+                  "confirmed",
+                  List.of("group-begins", "night")))
+          .require(200);
+      fabulum.webhook().text(leaves, Fabulum.DOCK, "STOP").require(200);
+    } finally {
+      pause(maren, 0);
+    }
+    fabulum.clock.advance(Duration.ofSeconds(21));
+
+    handed("Still on its way.");
+    assertThat(
+            fabulum.network.handed.stream()
+                .filter(text -> text.words().startsWith("Still on its way."))
+                .flatMap(text -> text.to().stream())
+                .map(PhoneNumber::e164))
+        .containsExactly(stays);
+    assertThat(
+            fabulum.tables.queryForList(
+                "select d.state from delivery d join number n on n.id = d.number_id where n.address = ?",
+                String.class,
+                leaves))
+        .containsExactly("NOT_DELIVERED");
   }
 }

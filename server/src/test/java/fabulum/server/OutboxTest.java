@@ -218,7 +218,8 @@ class OutboxTest {
             String.class,
             last);
     fabulum.network.held =
-        text -> text.words().equals("Storm at six.") && !text.to().e164().equals(numberOfLast);
+        text ->
+            text.words().equals("Storm at six.") && !text.to().get(0).e164().equals(numberOfLast);
     Map<String, Object> act = Map.of("ids", many, "what", "TEXT", "words", "Storm at six.");
     maren.post("/api/several", Map.of("act", act, "reference", Fabulum.reference())).require(200);
     assertThat(fabulum.comesTo("select count(*) from outbox", "20")).isTrue();
@@ -231,7 +232,7 @@ class OutboxTest {
     assertThat(comesTo("And yours.", "SENT")).isTrue();
     assertThat(
             fabulum.network.handed.stream()
-                .filter(text -> text.to().e164().equals(numberOfLast))
+                .filter(text -> text.to().get(0).e164().equals(numberOfLast))
                 .map(Gateway.OutgoingText::words))
         .as("in the order they were written")
         .containsExactly("Storm at six.", "And yours.");

@@ -62,7 +62,7 @@ class SendingTest {
         .anySatisfy(text -> {
           assertThat(text.words()).isEqualTo("Tuesday at 9");
           assertThat(text.from().e164()).isEqualTo(Fabulum.DOCK);
-          assertThat(text.to().e164()).isEqualTo(number);
+          assertThat(text.to().get(0).e164()).isEqualTo(number);
         });
   }
 
@@ -135,7 +135,7 @@ class SendingTest {
 
     List<String> order =
         fabulum.network.handed.stream()
-            .filter(t -> t.to().e164().equals(number))
+            .filter(t -> t.to().get(0).e164().equals(number))
             .map(t -> t.words())
             .toList();
     assertThat(order).containsExactly("one", "one", "two");

@@ -4,7 +4,12 @@ import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
-/** A text the network carries to a handset. */
+/**
+ * A text the network carries to a handset.
+ *
+ * @param group the numbers that see each other's texts; null for a text to one. Of such a text each
+ *     number has a copy, with the same id and reference
+ */
 public record Carried(
     String id,
     String reference,
@@ -15,7 +20,8 @@ public record Carried(
     State state,
     @Nullable String code,
     @Nullable String reason,
-    @Nullable List<Media> media) {
+    @Nullable List<Media> media,
+    @Nullable List<String> group) {
 
   /** How far it has come. */
   public enum State {
@@ -25,11 +31,16 @@ public record Carried(
     FAILED
   }
 
+  /** What tells it from every other copy. */
+  String key() {
+    return group == null ? id : id + " " + to;
+  }
+
   Carried now(State next, @Nullable String why, @Nullable String words) {
-    return new Carried(id, reference, from, to, body, acceptedAt, next, why, words, media);
+    return new Carried(id, reference, from, to, body, acceptedAt, next, why, words, media, group);
   }
 
   Carried with(List<Media> kept) {
-    return new Carried(id, reference, from, to, body, acceptedAt, state, code, reason, kept);
+    return new Carried(id, reference, from, to, body, acceptedAt, state, code, reason, kept, group);
   }
 }

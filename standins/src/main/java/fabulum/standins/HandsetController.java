@@ -63,7 +63,10 @@ class HandsetController {
   record Overview(Directory directory, List<String> handsets, Faults faults) {}
 
   record HandsetText(
-      @Nullable String to, @Nullable String body, @Nullable List<HandsetFile> media) {}
+      @Nullable String to,
+      @Nullable String body,
+      @Nullable List<HandsetFile> media,
+      @Nullable List<String> group) {}
 
   /**
    * A file on the handset.
@@ -107,7 +110,12 @@ class HandsetController {
           .body(new Refused("A text has 1 to 40,000 characters, or a file."));
     }
     return ResponseEntity.ok(
-        network.send(numbers.read(number), to, body, media.stream().map(this::kept).toList()));
+        network.send(
+            numbers.read(number),
+            to,
+            body,
+            media.stream().map(this::kept).toList(),
+            text.group() == null ? List.of() : text.group().stream().map(numbers::read).toList()));
   }
 
   private Media kept(HandsetFile file) {

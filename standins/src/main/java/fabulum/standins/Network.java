@@ -27,7 +27,7 @@ class Network {
   private final Clock clock;
   private final Settings settings;
   private final Map<String, Carried> carried = new LinkedHashMap<>();
-  private final Map<String, String> idByReference = new LinkedHashMap<>();
+  private final Map<String, List<String>> keysByReference = new LinkedHashMap<>();
   private final Map<String, Received> received = new LinkedHashMap<>();
   private final Map<String, HandsetState> handsets = new LinkedHashMap<>();
   private final ScheduledExecutorService carrying = Executors.newSingleThreadScheduledExecutor();
@@ -84,16 +84,29 @@ class Network {
   }
 
   private void keep(Carried text) {
-    carried.put(text.id(), text);
-    idByReference.put(text.reference(), text.id());
+    if (carried.put(text.key(), text) == null) {
+      keysByReference.computeIfAbsent(text.reference(), none -> new ArrayList<>()).add(text.key());
+    }
   }
 
+  /**
+   * Takes a text over, once.
+   *
+   * @param numbers those it goes to
+   * @param group whether they see each other's texts
+   */
   synchronized Acceptance accept(
-      String reference, String from, String to, String body, List<Media> media) {
-    String known = idByReference.get(reference);
+      String reference,
+      String from,
+      List<String> numbers,
+      boolean group,
+      String body,
+      List<Media> media) {
+    List<String> known = keysByReference.get(reference);
     if (known != null) {
-      return new Acceptance(carried.get(known), true, false, null);
+      return new Acceptance(carried.get(known.get(0)), true, false, null);
     }
+    String to = numbers.get(0);
     Faults faults = misbehaviour.towards(to);
     if (faults.refuse() > 0) {
       misbehaviour.use(to, now -> now.oneLess(1, 0, 0));
@@ -105,21 +118,27 @@ class Network {
       return new Acceptance(
           null, false, false, new Refusal(422, "barred", "The network does not carry this text."));
     }
-    Carried text =
-        new Carried(
-            "n" + UUID.randomUUID(),
-            reference,
-            from,
-            to,
-            body,
-            clock.instant(),
-            State.SENT,
-            null,
-            null,
-            media);
-    journal.add(new Line(text, null, null));
-    keep(text);
-    carryOn(text);
+    String id = "n" + UUID.randomUUID();
+    List<Carried> copies =
+        numbers.stream()
+            .map(number ->
+                new Carried(
+                    id,
+                    reference,
+                    from,
+                    number,
+                    body,
+                    clock.instant(),
+                    State.SENT,
+                    null,
+                    null,
+                    media,
+                    group ? numbers : null))
+            .toList();
+    copies.forEach(copy -> journal.add(new Line(copy, null, null)));
+    copies.forEach(this::keep);
+    copies.forEach(this::carryOn);
+    Carried text = copies.get(0);
     boolean lost = faults.loseAnswers() > 0;
     if (lost) {
       misbehaviour.use(to, now -> now.oneLess(0, 0, 1));
@@ -129,12 +148,12 @@ class Network {
 
   private void carryOn(Carried text) {
     carrying.schedule(
-        () -> bring(text.id()), settings.carrying().toMillis(), TimeUnit.MILLISECONDS);
+        () -> bring(text.key()), settings.carrying().toMillis(), TimeUnit.MILLISECONDS);
   }
 
   /** What goes with it is fetched first; the network does nothing else for others meanwhile. */
-  private void bring(String id) {
-    Carried text = find(id);
+  private void bring(String key) {
+    Carried text = find(key);
     if (text == null || text.state() != State.SENT) {
       return;
     }
@@ -147,11 +166,11 @@ class Network {
       }
       kept.add(each.keptAs(file.get()));
     }
-    arrive(id, kept);
+    arrive(key, kept);
   }
 
-  private synchronized @Nullable Carried find(String id) {
-    return carried.get(id);
+  private synchronized @Nullable Carried find(String key) {
+    return carried.get(key);
   }
 
   private synchronized void notFetched(Carried text) {
@@ -159,8 +178,8 @@ class Network {
     pages.changed();
   }
 
-  private synchronized void arrive(String id, List<Media> kept) {
-    Carried before = carried.get(id);
+  private synchronized void arrive(String key, List<Media> kept) {
+    Carried before = carried.get(key);
     if (before == null || before.state() != State.SENT) {
       return;
     }
@@ -184,13 +203,23 @@ class Network {
     teller.report(text);
   }
 
-  synchronized Optional<Carried> findByReference(String reference) {
-    return Optional.ofNullable(idByReference.get(reference)).map(carried::get);
+  /** The copies of a text, one for each number; none where it is not known. */
+  synchronized List<Carried> findByReference(String reference) {
+    return keysByReference.getOrDefault(reference, List.of()).stream().map(carried::get).toList();
   }
 
   /** A handset sends a text. */
-  synchronized Received send(String from, String to, String body, List<Media> media) {
-    Received text = new Received("r" + UUID.randomUUID(), from, to, body, clock.instant(), media);
+  synchronized Received send(
+      String from, String to, String body, List<Media> media, List<String> group) {
+    Received text =
+        new Received(
+            "r" + UUID.randomUUID(),
+            from,
+            to,
+            body,
+            clock.instant(),
+            media,
+            group.isEmpty() ? null : group);
     journal.add(new Line(null, text, null));
     received.put(text.id(), text);
     tell(text);
@@ -222,12 +251,26 @@ class Network {
             .toList();
     List<Received> sent =
         received.values().stream().filter(text -> text.from().equals(number)).toList();
-    return new HandsetScript(number, handsets.getOrDefault(number, HandsetState.ON), arrived, sent);
+    List<Received> heard =
+        received.values().stream()
+            .filter(text -> text.group() != null && text.group().contains(number))
+            .filter(text -> !text.from().equals(number))
+            .toList();
+    return new HandsetScript(
+        number, handsets.getOrDefault(number, HandsetState.ON), arrived, sent, heard);
   }
 
-  /** What a handset shows. */
+  /**
+   * What a handset shows.
+   *
+   * @param heard what others sent to a group it is in
+   */
   record HandsetScript(
-      String number, HandsetState state, List<Carried> arrived, List<Received> sent) {}
+      String number,
+      HandsetState state,
+      List<Carried> arrived,
+      List<Received> sent,
+      List<Received> heard) {}
 
   /** Every handset that sent or got a text, the busiest lately first. */
   synchronized List<String> listHandsets() {

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.concurrent.TimeUnit;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -25,6 +26,7 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/network")
 class NetworkController {
   private static final Pattern E164 = Pattern.compile("\\+[1-9]\\d{6,14}");
+  private static final int MOST_IN_A_GROUP = 20;
   private static final Pattern REFERENCE = Pattern.compile("[A-Za-z0-9-]{8,64}");
 
   private final Network network;
@@ -44,11 +46,20 @@ class NetworkController {
       @Nullable String reference,
       @Nullable String from,
       @Nullable String to,
+      @Nullable List<String> group,
       @Nullable String body,
       @Nullable List<Media> media) {}
 
   record TextAnswer(
-      String id, String reference, String state, @Nullable String code, @Nullable String reason) {}
+      String id,
+      String reference,
+      String state,
+      @Nullable String code,
+      @Nullable String reason,
+      @Nullable List<OneAnswer> each) {}
+
+  /** How far a text has come with one number of a group. */
+  record OneAnswer(String to, String state, @Nullable String code, @Nullable String reason) {}
 
   record RefusalAnswer(String code, String reason) {}
 
@@ -65,7 +76,8 @@ class NetworkController {
     }
     String reference = wanted.reference();
     String from = wanted.from();
-    String to = wanted.to();
+    List<String> group = wanted.group();
+    List<String> to = group != null ? group : Stream.ofNullable(wanted.to()).toList();
     String body = wanted.body();
     List<Media> media = wanted.media() == null ? List.of() : wanted.media();
     if (reference == null
@@ -76,11 +88,12 @@ class NetworkController {
     }
     if (from == null
         || !E164.matcher(from).matches()
-        || to == null
-        || !E164.matcher(to).matches()) {
+        || to.isEmpty()
+        || to.size() > MOST_IN_A_GROUP
+        || to.stream().anyMatch(number -> !E164.matcher(number).matches())) {
       return refused(422, "no-such-number", "There can be no such number.");
     }
-    Network.Acceptance acceptance = network.accept(reference, from, to, body, media);
+    Network.Acceptance acceptance = network.accept(reference, from, to, group != null, body, media);
     if (acceptance.refusal() != null) {
       Network.Refusal refusal = acceptance.refusal();
       return refused(refusal.status(), refusal.code(), refusal.reason());
@@ -89,7 +102,7 @@ class NetworkController {
       return refused(500, "lost", "The answer was lost on the way.");
     }
     return ResponseEntity.status(acceptance.repeated() ? HttpStatus.OK : HttpStatus.ACCEPTED)
-        .body(answer(acceptance.text()));
+        .body(answer(List.of(acceptance.text())));
   }
 
   @GetMapping("/texts/by-reference/{reference}")
@@ -101,8 +114,8 @@ class NetworkController {
     if (closed != null) {
       return closed;
     }
-    Carried found = network.findByReference(reference).orElse(null);
-    return found == null
+    List<Carried> found = network.findByReference(reference);
+    return found.isEmpty()
         ? refused(404, "unknown", "No text has this reference.")
         : ResponseEntity.ok(answer(found));
   }
@@ -149,13 +162,23 @@ class NetworkController {
         : refused(401, "unknown-key", "The key is not known.");
   }
 
-  private static TextAnswer answer(Carried text) {
+  private static TextAnswer answer(List<Carried> copies) {
+    Carried first = copies.get(0);
     return new TextAnswer(
-        text.id(),
-        text.reference(),
-        text.state().name().toLowerCase(Locale.ROOT),
-        text.code(),
-        text.reason());
+        first.id(),
+        first.reference(),
+        said(first),
+        first.code(),
+        first.reason(),
+        first.group() == null
+            ? null
+            : copies.stream()
+                .map(one -> new OneAnswer(one.to(), said(one), one.code(), one.reason()))
+                .toList());
+  }
+
+  private static String said(Carried text) {
+    return text.state().name().toLowerCase(Locale.ROOT);
   }
 
   private static ResponseEntity<RefusalAnswer> refused(int status, String code, String reason) {

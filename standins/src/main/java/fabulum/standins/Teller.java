@@ -56,7 +56,8 @@ class Teller {
       String to,
       String body,
       Instant receivedAt,
-      @Nullable List<MediaTold> media) {}
+      @Nullable List<MediaTold> media,
+      @Nullable List<String> group) {}
 
   /** What came with a text, as the protocol says it. */
   record MediaTold(
@@ -79,6 +80,7 @@ class Teller {
       String type,
       String id,
       String reference,
+      @Nullable String to,
       String state,
       @Nullable String code,
       @Nullable String reason,
@@ -94,7 +96,8 @@ class Teller {
                 text.to(),
                 text.body(),
                 text.receivedAt(),
-                MediaTold.all(text.media())));
+                MediaTold.all(text.media()),
+                text.group()));
     tell(body, misbehaviour.towards(text.from()).repeat(), 0, whenTold);
   }
 
@@ -106,6 +109,7 @@ class Teller {
                 "text.report",
                 text.id(),
                 text.reference(),
+                text.group() == null ? null : text.to(),
                 state,
                 text.code(),
                 text.reason(),

@@ -2,6 +2,7 @@ package fabulum.core.conversation;
 
 import fabulum.core.phone.PhoneNumber;
 import fabulum.core.phone.Sender;
+import java.util.Arrays;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
@@ -40,6 +41,12 @@ public record Participants(Channel channel, List<Sender> members) {
   /** A group of numbers, by text; a number said twice counts once. */
   public static Participants group(Collection<PhoneNumber> numbers) {
     return new Participants(Channel.TEXT, List.copyOf(numbers));
+  }
+
+  /** Those whose {@link #key()} this is. */
+  public static Participants ofKey(Channel channel, String key) {
+    return new Participants(
+        channel, Arrays.stream(key.split(BETWEEN)).map(Sender::ofAddress).toList());
   }
 
   /** Whether there are several. */

@@ -46,15 +46,25 @@ public interface Gateway {
   /** Something in a list that is no text, as it came. */
   record Unreadable(String asItCame, String why) {}
 
-  /** A text to hand over; with media it may have no words. */
+  /**
+   * A text to hand over; with media it may have no words.
+   *
+   * @param to one number, or those of a group that get it
+   * @param group whether they see each other's texts; a group can have come down to one
+   */
   record OutgoingText(
       ClientReference reference,
       PhoneNumber from,
-      PhoneNumber to,
+      List<PhoneNumber> to,
+      boolean group,
       String words,
       List<Media> media) {
     public OutgoingText {
+      to = List.copyOf(to);
       media = List.copyOf(media);
+      if (to.isEmpty() || to.size() > 1 && !group) {
+        throw new IllegalArgumentException("A text goes to one number, or to a group");
+      }
     }
   }
 
@@ -64,6 +74,8 @@ public interface Gateway {
    * @param networkId the network's name for it, the same however often it is told
    * @param from as the network gave it, a number or a name
    * @param to the number of our line, as the network gave it
+   * @param group the numbers that see each other's texts, as the network gave them; empty for a
+   *     text to us alone. Whether the sender and our line are among them does not matter
    */
   record IncomingText(
       String networkId,
@@ -71,8 +83,10 @@ public interface Gateway {
       String to,
       String words,
       Instant receivedAt,
-      List<Media> media) {
+      List<Media> media,
+      List<String> group) {
     public IncomingText {
+      group = List.copyOf(group);
       media = List.copyOf(media);
     }
   }
@@ -84,10 +98,23 @@ public interface Gateway {
      *
      * @param state how far it has come, as far as the network says
      * @param code why it was not delivered, with its reason; null otherwise
+     * @param each of a text to a group: how far it has come with each number
      */
     record Known(
-        String networkId, DeliveryState state, @Nullable String code, @Nullable String reason)
-        implements LookUp {}
+        String networkId,
+        DeliveryState state,
+        @Nullable String code,
+        @Nullable String reason,
+        List<KnownOf> each)
+        implements LookUp {
+      public Known {
+        each = List.copyOf(each);
+      }
+    }
+
+    /** How far a text has come with one number of a group, in E.164. */
+    record KnownOf(
+        String to, DeliveryState state, @Nullable String code, @Nullable String reason) {}
 
     record NotKnown() implements LookUp {}
 

@@ -45,6 +45,10 @@ public enum Reason {
   NO_AGREEMENT(Severity.TELL, Severity.IGNORE),
   /** A colleague answered while it was written. */
   ANSWERED_MEANWHILE(Severity.ASK, Severity.ASK),
+  /** It is the first to a group, whose numbers see each other's texts. */
+  GROUP_BEGINS(Severity.ASK, Severity.IGNORE),
+  /** Some numbers of a group do not get it. */
+  NOT_ALL_REACHED(Severity.TELL, Severity.TELL),
   /** The same text went to this number a moment ago. */
   SAME_TEXT(Severity.ASK, Severity.IGNORE),
   /** It is night where the customer is. */
@@ -106,6 +110,6 @@ public enum Reason {
 
   /** Whether a lead can say how much it weighs. */
   public boolean isSettable() {
-    return this != ANSWERED_MEANWHILE && mildest != Severity.REFUSE;
+    return this != ANSWERED_MEANWHILE && this != NOT_ALL_REACHED && mildest != Severity.REFUSE;
   }
 }

@@ -30,6 +30,10 @@ import org.jspecify.annotations.Nullable;
 
 /** An ordinary answer, to which single reasons against it are added. */
 final class Asking {
+  /** What can speak against a text to one number. */
+  static final Set<Reason> ABOUT_ONE =
+      EnumSet.complementOf(EnumSet.of(Reason.GROUP_BEGINS, Reason.NOT_ALL_REACHED));
+
   private static final long LINE = 3;
   private static final ZoneId CENTRAL = ZoneId.of("America/Chicago");
   private static final Instant NOON = Instant.parse("2026-06-09T17:00:00Z");
@@ -138,6 +142,8 @@ final class Asking {
       }
       case MANY_RECIPIENTS -> recipients = 25;
       case NETWORK_WAITING -> waits = true;
+      case GROUP_BEGINS, NOT_ALL_REACHED ->
+          throw new IllegalArgumentException("It is about several numbers");
     }
     return this;
   }

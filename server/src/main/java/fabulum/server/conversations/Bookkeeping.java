@@ -12,6 +12,7 @@ import fabulum.server.conversations.store.ConversationMapper;
 import fabulum.server.conversations.store.EntryMapper;
 import fabulum.server.conversations.store.StandingRow;
 import fabulum.server.conversations.store.TopicRow;
+import fabulum.server.customers.NumberId;
 import fabulum.server.feed.Change;
 import fabulum.server.feed.ChangeFeed;
 import fabulum.server.lines.LineId;
@@ -234,11 +235,15 @@ public class Bookkeeping {
     return entries.insert(entry);
   }
 
-  /** Adds a text of ours to a script: to a group, it waits to go to each of its numbers. */
-  public long appendText(Conversation row, Entry text) {
+  /**
+   * Adds a text of ours to a script.
+   *
+   * @param to the numbers of a group to which it waits to go; not needed for one number
+   */
+  public long appendText(Conversation row, Entry text, List<NumberId> to) {
     long id = entries.insert(text);
-    if (row.isGroup()) {
-      entries.insertDeliveries(id, row.id());
+    if (row.isGroup() && !to.isEmpty()) {
+      entries.insertDeliveries(id, row.id(), to.stream().map(NumberId::value).toList());
     }
     return id;
   }

@@ -113,6 +113,19 @@ public class Conversations {
     return lock(line, others).flatMap(conversations::find);
   }
 
+  /** The groups of a line in which the first of some numbers takes part, the latest first. */
+  public List<Participants> listGroups(LineId line, Participants others) {
+    String address = others.members().get(0).address();
+    return conversations.listGroups(line.value(), others.channel(), address).stream()
+        .map(key -> Participants.ofKey(others.channel(), key))
+        .toList();
+  }
+
+  /** The groups of all lines in which a number takes part. */
+  public List<ConversationId> listGroupsOf(NumberId number) {
+    return conversations.listGroupsOf(number.value()).stream().map(ConversationId::new).toList();
+  }
+
   private Optional<Long> lock(LineId line, Participants others) {
     return conversations.lockByParticipants(line.value(), others.channel(), others.key());
   }

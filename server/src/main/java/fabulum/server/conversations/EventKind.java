@@ -39,6 +39,8 @@ public enum EventKind {
   OPTED_OUT,
   /** The customer agrees to texts, by their own text or as a colleague noted; words as above. */
   OPTED_IN,
+  /** A number of a group opted out, and the others go on; its words are the member's name. */
+  GROUP_LEFT,
   /** The number belongs to someone else. */
   NUMBER_WRONG,
   /** The number is right after all. */

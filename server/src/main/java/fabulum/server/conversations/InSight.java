@@ -95,6 +95,16 @@ public class InSight {
     return books.lock(id);
   }
 
+  /** A conversation with one number, for what is said of that number. */
+  public static Conversation requireOneNumber(Conversation row) {
+    if (row.isGroup()) {
+      throw Problem.conflict(
+          Problem.Kind.CHANGED_MEANWHILE,
+          "A group has several numbers. Open the conversation of one of them; nothing was changed.");
+    }
+    return row;
+  }
+
   private Conversation seen(Conversation row, StaffId asking) {
     if (!sights.of(asking).sees(row.spot())) {
       throw Problem.notFound("conversation");

@@ -1,7 +1,9 @@
 package fabulum.server.conversations;
 
 import fabulum.core.cost.Money;
+import fabulum.server.customers.NumberId;
 import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
 
 /**
@@ -11,5 +13,11 @@ import java.util.Optional;
  * @param parts billed parts it takes
  * @param at not before; a writer can take it back until then
  * @param cost what it costs; empty where no price holds
+ * @param numbers to which it goes
  */
-public record Leaving(String words, int parts, Instant at, Optional<Money> cost) {}
+public record Leaving(
+    String words, int parts, Instant at, Optional<Money> cost, List<NumberId> numbers) {
+  public Leaving {
+    numbers = List.copyOf(numbers);
+  }
+}

@@ -30,6 +30,11 @@ public record ReceivedText(
     }
   }
 
+  /** The same text in another conversation of its writer. */
+  public ReceivedText in(Participants others) {
+    return new ReceivedText(networkId, line, from, others, words, when, media);
+  }
+
   /** A text of one sender to us alone, with nothing but words. */
   public static ReceivedText of(
       String networkId, LineId line, Sender from, String words, Arrival when) {

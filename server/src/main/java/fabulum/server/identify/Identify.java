@@ -222,11 +222,7 @@ public class Identify {
     return RaceRetry.run(() ->
         transactions.execute(status -> {
           Conversation row = inSight.row(id, by);
-          if (row.isGroup()) {
-            throw Problem.conflict(
-                Problem.Kind.CHANGED_MEANWHILE,
-                "A group has several writers; open the conversation of one number.");
-          }
+          InSight.requireOneNumber(row);
           NumberId number = new NumberId(row.numberId());
           // The number first, as a text that comes in holds it: in another order they would wait
           // for each other.

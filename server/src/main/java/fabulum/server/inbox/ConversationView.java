@@ -18,8 +18,9 @@ import org.jspecify.annotations.Nullable;
  *     it was finished
  * @param dueAt on our turn, when an answer is due
  * @param secondsLeft working time left till then at the moment of asking; negative when late
- * @param number as people at home write it, or the sender's name
+ * @param number as people at home write it, or the sender's name; of a group who takes part
  * @param address the number in E.164, or the sender's name
+ * @param numbers how many numbers are on the other side; more than one for a group
  * @param answerable false for names and short codes
  * @param toIdentify nobody, or more than one, is known to hold the number
  * @param notForUs a person said that the texts of this number are not for us
@@ -42,6 +43,7 @@ public record ConversationView(
     long lineId,
     String number,
     String address,
+    int numbers,
     boolean answerable,
     @Nullable Long customerId,
     @Nullable String customerName,

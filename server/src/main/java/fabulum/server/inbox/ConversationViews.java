@@ -8,6 +8,8 @@ import fabulum.core.phone.Region;
 import fabulum.core.phone.Sender;
 import fabulum.server.conversations.Bookkeeping;
 import fabulum.server.conversations.Conversation;
+import fabulum.server.conversations.GroupMembers;
+import fabulum.server.conversations.GroupMembers.Member;
 import fabulum.server.lines.LineId;
 import fabulum.server.lines.Lines;
 import fabulum.server.people.People;
@@ -26,7 +28,12 @@ class ConversationViews {
   /** How many numbers are remembered as people at home write them. */
   private static final int SHOWN_NUMBERS = 20_000;
 
+  /** How many members of a group are named in its title. */
+  private static final int MOST_NAMED = 3;
+
   private final Bookkeeping books;
+  private final GroupMembers members;
+  private final Members each;
   private final Lines lines;
   private final People people;
   private final Clock clock;
@@ -36,7 +43,15 @@ class ConversationViews {
           .maximumSize(SHOWN_NUMBERS)
           .build(shown -> numbers.forPeople(shown.other(), shown.region()));
 
-  ConversationViews(Bookkeeping books, Lines lines, People people, Clock clock) {
+  ConversationViews(
+      Bookkeeping books,
+      GroupMembers members,
+      Members each,
+      Lines lines,
+      People people,
+      Clock clock) {
+    this.each = each;
+    this.members = members;
     this.books = books;
     this.lines = lines;
     this.people = people;
@@ -48,6 +63,8 @@ class ConversationViews {
   List<ConversationView> of(List<Conversation> rows) {
     Map<Long, Set<Long>> topics = books.topicsOf(rows.stream().map(Conversation::id).toList());
     Map<Long, StaffView> staff = people.byId();
+    Map<Long, List<Member>> groups =
+        members.of(rows.stream().filter(Conversation::isGroup).map(Conversation::id).toList());
     Map<Long, Region> regions =
         lines.list().stream()
             .collect(Collectors.toMap(line -> line.id(), line -> new Region(line.region())));
@@ -57,12 +74,17 @@ class ConversationViews {
                 row,
                 staff,
                 regions,
+                groups.getOrDefault(row.id(), List.of()),
                 topics.getOrDefault(row.id(), Set.of()).stream().sorted().toList()))
         .toList();
   }
 
   private ConversationView view(
-      Conversation row, Map<Long, StaffView> staff, Map<Long, Region> regions, List<Long> topics) {
+      Conversation row,
+      Map<Long, StaffView> staff,
+      Map<Long, Region> regions,
+      List<Member> group,
+      List<Long> topics) {
     Sender other = Sender.ofAddress(row.address());
     Region region = regions.getOrDefault(row.lineId(), new Region("ZZ"));
     return new ConversationView(
@@ -73,8 +95,9 @@ class ConversationViews {
         row.dueAt(),
         secondsLeft(row),
         row.lineId(),
-        shownNumbers.get(new Shown(other, region)),
+        group.isEmpty() ? shownNumbers.get(new Shown(other, region)) : title(group, region),
         row.address(),
+        Math.max(1, group.size()),
         other.answerable().isPresent(),
         row.customerId(),
         row.customerName(),
@@ -91,6 +114,25 @@ class ConversationViews {
         row.asideUntil(),
         row.back(),
         topics);
+  }
+
+  /** Everybody on the other side of a group; nobody where there is one number. */
+  List<MemberView> members(Conversation row) {
+    return each.of(row);
+  }
+
+  /** The first names of a group, and how many there are besides. */
+  private String title(List<Member> group, Region region) {
+    int named = group.size() > MOST_NAMED ? MOST_NAMED - 1 : group.size() - 1;
+    int others = group.size() - named;
+    String first =
+        group.stream()
+            .limit(named)
+            .map(one -> members.name(one, region))
+            .collect(Collectors.joining(", "));
+    return first
+        + " and "
+        + (others == 1 ? members.name(group.get(named), region) : others + " others");
   }
 
   private @Nullable Long secondsLeft(Conversation row) {

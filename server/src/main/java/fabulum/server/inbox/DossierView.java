@@ -15,6 +15,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param customer who it is; empty while to be identified
  * @param holders everybody the number belongs to, by name
+ * @param members of a group: everybody on the other side; empty for one number
  * @param drafts what this member of staff has begun to write here
  * @param attached what they have put to the text they write here
  * @param left what those who have left had begun to write here, for leads
@@ -27,6 +28,7 @@ public record DossierView(
     ConversationView conversation,
     @Nullable CustomerView customer,
     List<String> holders,
+    List<MemberView> members,
     List<DraftView> drafts,
     List<AttachmentView> attached,
     List<LeftDraft> left,

@@ -56,7 +56,8 @@ public class Dossiers {
     return new DossierView(
         views.of(List.of(row)).get(0),
         customer,
-        customers.holderNames(number),
+        row.isGroup() ? List.of() : customers.holderNames(number),
+        views.members(row),
         drafts.list(id, asking),
         drafts.listAttached(id, asking),
         drafts.listLeft(id, asking),

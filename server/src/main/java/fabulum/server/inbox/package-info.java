@@ -13,6 +13,7 @@
       "conversations",
       "ownership",
       "presence",
+      "sending",
       "writing"
     })
 @NullMarked

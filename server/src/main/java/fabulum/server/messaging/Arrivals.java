@@ -27,6 +27,7 @@ public class Arrivals {
   private final List<ArrivalStep> steps;
   private final Lines lines;
   private final Costs costs;
+  private final Groups groups;
 
   Arrivals(
       TextMapper texts,
@@ -35,7 +36,8 @@ public class Arrivals {
       Bookkeeping books,
       List<ArrivalStep> steps,
       Lines lines,
-      Costs costs) {
+      Costs costs,
+      Groups groups) {
     this.texts = texts;
     this.conversations = conversations;
     this.assignment = assignment;
@@ -43,6 +45,7 @@ public class Arrivals {
     this.steps = List.copyOf(steps);
     this.lines = lines;
     this.costs = costs;
+    this.groups = groups;
   }
 
   /**
@@ -51,10 +54,11 @@ public class Arrivals {
    * @return false when it was already here
    */
   @Transactional
-  public boolean receive(ReceivedText text) {
-    if (texts.existsReceived(text.networkId())) {
+  public boolean receive(ReceivedText arrived) {
+    if (texts.existsReceived(arrived.networkId())) {
       return false;
     }
+    ReceivedText text = groups.placed(arrived);
     boolean history = text.when().history();
     Optional<Doing> asked = history ? Optional.empty() : asked(text);
     boolean waits = !history && asked.filter(Doing::isSettled).isEmpty();

@@ -12,6 +12,7 @@ import fabulum.core.delivery.ReportPlan;
 import fabulum.core.delivery.RetryPlan;
 import fabulum.core.delivery.SendOutcome;
 import fabulum.core.phone.PhoneNumber;
+import fabulum.core.phone.Sender;
 import fabulum.server.attachments.MediaLinks;
 import fabulum.server.conversations.EntryId;
 import fabulum.server.lines.Lines;
@@ -149,17 +150,39 @@ class Attempt {
   }
 
   private SendOutcome send(OutboxRow row, Outgoing text) {
-    if (!row.owed() && decisions.hasOptedOut(text.to(), text.line())) {
+    List<PhoneNumber> to = row.owed() ? numbers(text.to()) : withoutOptedOut(text);
+    if (to.isEmpty()) {
       return new SendOutcome.RefusedForGood(HeldBack.CODE, HeldBack.REASON);
     }
     PhoneNumber from = new PhoneNumber(lines.get(text.line()).number());
-    PhoneNumber to = text.to().answerable().orElseThrow();
     Optional<List<Media>> media = links.of(text.id().value());
     return media.isEmpty()
         ? new SendOutcome.RefusedForGood(FILE_MISSING, "Its attachment is missing on the server.")
         : gateway.send(
             new OutgoingText(
-                new ClientReference(text.reference()), from, to, text.words(), media.get()));
+                new ClientReference(text.reference()),
+                from,
+                to,
+                text.group(),
+                text.words(),
+                media.get()));
+  }
+
+  private static List<PhoneNumber> numbers(List<Sender> to) {
+    return to.stream().map(one -> one.answerable().orElseThrow()).toList();
+  }
+
+  /** Who of a group opted out since it was written is left out, and that is said. */
+  private List<PhoneNumber> withoutOptedOut(Outgoing text) {
+    List<Sender> out =
+        text.to().stream().filter(one -> decisions.hasOptedOut(one, text.line())).toList();
+    List<Sender> in = text.to().stream().filter(one -> !out.contains(one)).toList();
+    if (!in.isEmpty()) {
+      out.forEach(one ->
+          RaceRetry.run(
+              () -> deliveries.reported(text.reference(), HeldBack.report().about(one.address()))));
+    }
+    return numbers(in);
   }
 
   private boolean settled(OutboxRow row, Outgoing text, NextStep step, TransactionStatus status) {

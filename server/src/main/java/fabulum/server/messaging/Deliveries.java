@@ -14,6 +14,7 @@ import fabulum.server.conversations.Entry;
 import fabulum.server.conversations.EntryId;
 import fabulum.server.conversations.EntryKind;
 import fabulum.server.conversations.EventKind;
+import fabulum.server.conversations.GroupMembers;
 import fabulum.server.conversations.Undelivered;
 import fabulum.server.customers.Customers;
 import fabulum.server.customers.NumberId;
@@ -38,6 +39,7 @@ public class Deliveries {
   private final Undelivered undelivered;
   private final Assignment assignment;
   private final Customers customers;
+  private final GroupMembers members;
   private final ApplicationEventPublisher events;
 
   Deliveries(
@@ -46,12 +48,14 @@ public class Deliveries {
       Undelivered undelivered,
       Assignment assignment,
       Customers customers,
+      GroupMembers members,
       ApplicationEventPublisher events) {
     this.texts = texts;
     this.books = books;
     this.undelivered = undelivered;
     this.assignment = assignment;
     this.customers = customers;
+    this.members = members;
     this.events = events;
   }
 
@@ -65,10 +69,24 @@ public class Deliveries {
       @Nullable String networkId,
       @Nullable String failureCode,
       @Nullable String failureReason,
-      @Nullable String to) {}
+      @Nullable String to) {
+    /** The same of one of several numbers, in E.164. */
+    Report about(String number) {
+      return new Report(state, networkId, failureCode, failureReason, number);
+    }
+  }
 
-  /** A text of ours that is to go out. */
-  public record Outgoing(EntryId id, String reference, String words, LineId line, Sender to) {}
+  /**
+   * A text of ours that is to go out.
+   *
+   * @param to one sender, or those of a group to whom it still waits to go
+   */
+  public record Outgoing(
+      EntryId id, String reference, String words, LineId line, List<Sender> to, boolean group) {
+    public Outgoing {
+      to = List.copyOf(to);
+    }
+  }
 
   /**
    * Moves a text of ours on, forward only.
@@ -105,6 +123,9 @@ public class Deliveries {
       boolean about = report.to() == null || one.address().equals(report.to());
       DeliveryState state = about ? one.state().after(report.state()) : one.state();
       if (state != one.state()) {
+        if (state == DeliveryState.NOT_DELIVERED) {
+          failedFor(new NumberId(one.numberId()), report);
+        }
         texts.setDeliveryTo(one.after(state, report.failureCode(), report.failureReason()));
         moved = true;
       }
@@ -129,9 +150,8 @@ public class Deliveries {
         failed ? report.failureReason() : null);
     List<Long> touched = new ArrayList<>(List.of(text.id()));
     if (failed) {
-      if (report.failureCode() != null && !row.isGroup()) {
-        NumberState.ofFailure(report.failureCode())
-            .ifPresent(state -> customers.failed(new NumberId(row.numberId()), state));
+      if (!row.isGroup()) {
+        failedFor(new NumberId(row.numberId()), report);
       }
       touched.addAll(failed(row, text, report));
     } else if (text.needsHand()) {
@@ -141,10 +161,25 @@ public class Deliveries {
     books.changed(row.id(), touched);
   }
 
+  private void failedFor(NumberId number, Report report) {
+    Optional.ofNullable(report.failureCode())
+        .flatMap(NumberState::ofFailure)
+        .ifPresent(state -> customers.failed(number, state));
+  }
+
+  /** Why a text was not delivered; of one to a group also for whom. */
+  private String reason(Conversation row, Report report) {
+    String why = Objects.requireNonNullElse(report.failureReason(), "The network gave no reason.");
+    return members.of(new ConversationId(row.id())).stream()
+        .filter(one -> one.sender().address().equals(report.to()))
+        .map(one -> members.name(one) + ": " + why)
+        .findFirst()
+        .orElse(why);
+  }
+
   private List<Long> failed(Conversation row, Entry text, Report report) {
     ConversationId id = new ConversationId(row.id());
-    String reason =
-        Objects.requireNonNullElse(report.failureReason(), "The network gave no reason.");
+    String reason = reason(row, report);
     Sending sending = text.oneOfMany() ? Sending.ONE_OF_MANY : Sending.ANSWER;
     Failure failure = new Failure(sending, Optional.ofNullable(text.answeredSince()), books.now());
     List<Long> touched = new ArrayList<>();
@@ -194,12 +229,40 @@ public class Deliveries {
                 .map(row -> outgoing(entry, row)));
   }
 
-  private static Outgoing outgoing(Entry entry, Conversation row) {
+  /**
+   * One number of a group does not get a text that still waits.
+   *
+   * @return whether the text goes to others; false also where it goes to that number alone
+   */
+  boolean leaveOut(EntryId id, NumberId number, Report why) {
+    List<SentToRow> each = texts.listDeliveries(id.value());
+    boolean others =
+        each.stream()
+            .anyMatch(
+                one -> one.numberId() != number.value() && one.state() == DeliveryState.WAITING);
+    if (others) {
+      String reference = String.valueOf(books.findEntry(id.value()).orElseThrow().reference());
+      each.stream()
+          .filter(one -> one.numberId() == number.value())
+          .forEach(one -> reported(reference, why.about(one.address())));
+    }
+    return others;
+  }
+
+  private Outgoing outgoing(Entry entry, Conversation row) {
+    List<Sender> to =
+        row.isGroup()
+            ? texts.listDeliveries(entry.id()).stream()
+                .filter(one -> one.state() == DeliveryState.WAITING)
+                .map(one -> Sender.ofAddress(one.address()))
+                .toList()
+            : List.of(Sender.ofAddress(row.address()));
     return new Outgoing(
         new EntryId(entry.id()),
         String.valueOf(entry.reference()),
         String.valueOf(entry.words()),
         new LineId(row.lineId()),
-        Sender.ofAddress(row.address()));
+        to,
+        row.isGroup());
   }
 }

@@ -24,9 +24,11 @@ class HeldBack {
 
   private final OutboxMapper outbox;
   private final NeverTaken neverTaken;
+  private final Deliveries deliveries;
   private final Clock clock;
 
-  HeldBack(OutboxMapper outbox, NeverTaken neverTaken, Clock clock) {
+  HeldBack(OutboxMapper outbox, NeverTaken neverTaken, Deliveries deliveries, Clock clock) {
+    this.deliveries = deliveries;
     this.outbox = outbox;
     this.neverTaken = neverTaken;
     this.clock = clock;
@@ -41,6 +43,9 @@ class HeldBack {
   void from(NumberId number, @Nullable LineId line) {
     Long only = line == null ? null : line.value();
     for (WaitingRow row : outbox.listWaitingFor(number.value(), only, clock.instant())) {
+      if (deliveries.leaveOut(new EntryId(row.entryId()), number, report())) {
+        continue;
+      }
       if (outbox.deleteUnclaimed(row.id(), clock.instant()) == 1) {
         neverTaken.report(new EntryId(row.entryId()), report());
       }

@@ -1,9 +1,11 @@
 package fabulum.server.messaging;
 
 import fabulum.core.arrival.Arrival;
+import fabulum.core.conversation.Channel;
 import fabulum.core.conversation.Participants;
 import fabulum.core.delivery.Gateway.IncomingText;
 import fabulum.core.phone.NumberReader;
+import fabulum.core.phone.PhoneNumber;
 import fabulum.core.phone.Region;
 import fabulum.core.phone.Sender;
 import fabulum.server.conversations.ReceivedText;
@@ -22,7 +24,9 @@ import java.time.DateTimeException;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Set;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -115,14 +119,16 @@ public class Inbound {
             .orElseThrow(() ->
                 Problem.conflict(
                     Kind.UNKNOWN_LINE, "We have no line with that number. Nothing was changed."));
-    Sender from = sender(text.from(), new Region(line.region()));
+    Region region = new Region(line.region());
+    Sender from = sender(text.from(), region);
+    Participants everyone = everyone(from, text.group(), region);
     return RaceRetry.run(() ->
         arrivals.receive(
             new ReceivedText(
                 text.networkId(),
                 new LineId(line.id()),
                 from,
-                Participants.of(from),
+                everyone,
                 text.words(),
                 Arrival.of(text.receivedAt(), clock.instant()),
                 text.media())));
@@ -133,6 +139,33 @@ public class Inbound {
     if (found.isBlank() || found.length() > longest) {
       bad.add(new FieldProblem(field, "1 to " + longest + " characters are needed."));
     }
+  }
+
+  /** Everyone on the other side: our own lines are not on it. */
+  private Participants everyone(Sender from, List<String> group, Region region) {
+    Set<Sender> others = new LinkedHashSet<>(List.of(from));
+    for (String each : group) {
+      PhoneNumber number =
+          numbers
+              .readNumber(each, region)
+              .orElseThrow(() ->
+                  Problem.fields(
+                      List.of(new FieldProblem("group", "Only phone numbers form a group."))));
+      if (lines.findByNumber(number).isEmpty()) {
+        others.add(number);
+      }
+    }
+    if (others.size() > Participants.LARGEST) {
+      throw Problem.fields(
+          List.of(
+              new FieldProblem(
+                  "group", "A group has at most " + Participants.LARGEST + " numbers.")));
+    }
+    if (others.size() > 1 && from.answerable().isEmpty()) {
+      throw Problem.fields(
+          List.of(new FieldProblem("from", "A name or short code cannot write to a group.")));
+    }
+    return new Participants(Channel.TEXT, List.copyOf(others));
   }
 
   private Sender sender(String from, Region region) {

@@ -72,7 +72,8 @@ public class KeptAside {
       @Nullable String to,
       @Nullable String body,
       @Nullable Instant receivedAt,
-      @Nullable List<@Nullable ReceivedMedia> media) {}
+      @Nullable List<@Nullable ReceivedMedia> media,
+      @Nullable List<@Nullable String> group) {}
 
   /** Keeps a text that could not be taken; keeping it again changes nothing. */
   public void keep(IncomingText text, String why) {
@@ -84,7 +85,8 @@ public class KeptAside {
                 text.to(),
                 text.words(),
                 text.receivedAt(),
-                ReceivedMedia.of(text.media()))),
+                ReceivedMedia.of(text.media()),
+                text.group().isEmpty() ? null : List.copyOf(text.group()))),
         why);
   }
 
@@ -157,7 +159,8 @@ public class KeptAside {
             told.to(),
             told.body(),
             told.receivedAt(),
-            ReceivedMedia.all(told.media()));
+            ReceivedMedia.all(told.media()),
+            GroupNumbers.of(told.group()));
       }
     } catch (JacksonException | IllegalArgumentException notAText) {
       // Told below.

@@ -3,11 +3,13 @@ package fabulum.server.messaging;
 import fabulum.core.agreement.Keyword;
 import fabulum.core.agreement.KeywordReplies;
 import fabulum.core.agreement.Keywords;
+import fabulum.core.conversation.Participants;
 import fabulum.core.delivery.ClientReference;
 import fabulum.core.sending.Author.Purpose;
 import fabulum.core.text.Language;
 import fabulum.server.conversations.Bookkeeping;
 import fabulum.server.conversations.ConversationId;
+import fabulum.server.conversations.Conversations;
 import fabulum.server.conversations.EventKind;
 import fabulum.server.conversations.ReceivedText;
 import fabulum.server.conversations.Said;
@@ -43,6 +45,7 @@ class KeywordAnswers implements ArrivalStep {
   private final Messaging messaging;
   private final Bookkeeping books;
   private final Lines lines;
+  private final Conversations conversations;
 
   KeywordAnswers(
       Agreements agreements,
@@ -52,7 +55,9 @@ class KeywordAnswers implements ArrivalStep {
       HeldBack heldBack,
       Messaging messaging,
       Bookkeeping books,
-      Lines lines) {
+      Lines lines,
+      Conversations conversations) {
+    this.conversations = conversations;
     this.agreements = agreements;
     this.decisions = decisions;
     this.setup = setup;
@@ -99,7 +104,7 @@ class KeywordAnswers implements ArrivalStep {
 
   /** The keyword that a text is. */
   private Optional<Asked> keyword(ReceivedText text) {
-    if (text.participants().isGroup() || text.from().answerable().isEmpty()) {
+    if (text.from().answerable().isEmpty()) {
       return Optional.empty();
     }
     return Keywords.read(text.words(), setup.get().languages())
@@ -115,7 +120,17 @@ class KeywordAnswers implements ArrivalStep {
    *
    * @return the entries that this wrote into the script
    */
-  private List<Long> act(Asked asked, ConversationId id, ReceivedText text) {
+  private List<Long> act(Asked asked, ConversationId heardIn, ReceivedText text) {
+    if (!text.participants().isGroup()) {
+      return actIn(asked, heardIn, text);
+    }
+    // Said in a group, it is about that number alone, and so is the answer.
+    ConversationId own = conversations.open(text.line(), Participants.of(text.from()));
+    books.changed(own.value(), actIn(asked, own, text));
+    return List.of();
+  }
+
+  private List<Long> actIn(Asked asked, ConversationId id, ReceivedText text) {
     NumberId number = customers.numberOf(text.from());
     SendSettings settings = setup.get();
     LineId scope = settings.stopEverywhere() ? null : text.line();

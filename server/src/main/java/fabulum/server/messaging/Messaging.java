@@ -10,6 +10,7 @@ import fabulum.core.sending.SendQuestion;
 import fabulum.server.access.Permits;
 import fabulum.server.access.StaffId;
 import fabulum.server.attachments.Attachment;
+import fabulum.server.conversations.Conversation;
 import fabulum.server.conversations.ConversationId;
 import fabulum.server.conversations.Conversations;
 import fabulum.server.conversations.EntryId;
@@ -141,10 +142,11 @@ public class Messaging {
   /**
    * A text as it would leave.
    *
-   * @param to the number it would go to
+   * @param to the number it would go to; of a group, one of them
+   * @param copies how many numbers would get it
    * @param leavesAfter how long it would wait before it leaves
    */
-  public record Look(Decided decided, LineId line, Sender to, Duration leavesAfter) {}
+  public record Look(Decided decided, LineId line, Sender to, int copies, Duration leavesAfter) {}
 
   /**
    * What would leave, and what speaks against it.
@@ -159,7 +161,10 @@ public class Messaging {
         wanted
             .crossing(saying.answered(ends, seen, author))
             .with(asked(posting.listThere(id, author, attachments)));
-    return new Look(decide(ends, whole), ends.line(), ends.other(), pause(author));
+    Decided decided = decide(ends, whole);
+    boolean group = ends.conversation().filter(Conversation::isGroup).isPresent();
+    int copies = group ? decided.numbers().size() : 1;
+    return new Look(decided, ends.line(), ends.other(), copies, pause(author));
   }
 
   private Decided decide(Ends ends, Wanted wanted) {

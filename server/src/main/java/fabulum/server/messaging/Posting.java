@@ -95,13 +95,18 @@ class Posting {
    */
   Optional<EntryId> post(ConversationId id, Said said, Decided decided, Instant at) {
     Leaving leaving =
-        new Leaving(decided.content().leaving(), decided.decision().parts(), at, decided.cost());
+        new Leaving(
+            decided.content().leaving(),
+            decided.decision().parts(),
+            at,
+            decided.cost(),
+            decided.numbers());
     Optional<EntryId> entry = saying.say(id, said, leaving);
     entry.ifPresent(text -> {
       Author author = said.author();
       putIntoOutbox(text, id, author, at);
       Conversation row = books.row(id);
-      NumberId to = new NumberId(row.numberId());
+      List<NumberId> to = row.isGroup() ? decided.numbers() : List.of(new NumberId(row.numberId()));
       decisions.goes(decided, author, new LineId(row.lineId()), to, text);
       events.publishEvent(new OutboxFilled(text));
       if (author.isAnswering()) {

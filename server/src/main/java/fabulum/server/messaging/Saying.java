@@ -170,7 +170,8 @@ class Saying {
 
   private long append(Conversation row, Said said, Leaving leaving, Instant at) {
     WaitEnded wait = said.author().effect().endsWait() ? waitEnded(row, at) : null;
-    long entry = books.appendText(row, Entry.said(row.id(), at, said, leaving, wait));
+    long entry =
+        books.appendText(row, Entry.said(row.id(), at, said, leaving, wait), leaving.numbers());
     writer(said.author())
         .ifPresent(by -> attachments.goWith(row.id(), entry, by, said.attachments(), said.again()));
     books.setLast(row, at, books.said(said.words(), entry), SpokeLast.US);

@@ -51,7 +51,14 @@ class Unreported {
 
   private void askAbout(UnreportedRow row) {
     LookUp found = gateway.find(new ClientReference(row.reference()));
-    if (found instanceof LookUp.Known known && known.state() != DeliveryState.SENT) {
+    if (found instanceof LookUp.Known known && !known.each().isEmpty()) {
+      known.each().stream()
+          .filter(one -> one.state() != DeliveryState.SENT)
+          .forEach(one ->
+              inbound.report(
+                  row.reference(),
+                  new Report(one.state(), known.networkId(), one.code(), one.reason(), one.to())));
+    } else if (found instanceof LookUp.Known known && known.state() != DeliveryState.SENT) {
       inbound.report(
           row.reference(),
           new Report(known.state(), known.networkId(), known.code(), known.reason(), null));

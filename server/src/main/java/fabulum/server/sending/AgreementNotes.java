@@ -66,7 +66,7 @@ public class AgreementNotes {
 
   /** What the customer of a conversation allows. */
   public AgreementView of(ConversationId id, StaffId asking) {
-    Conversation row = inSight.row(id, asking);
+    Conversation row = InSight.requireOneNumber(inSight.row(id, asking));
     NumberFacts number =
         customers.facts(Sender.ofAddress(row.address()), holder(row)).orElseThrow();
     List<NotedChange> history = agreements.history(new NumberId(number.id()));
@@ -99,7 +99,7 @@ public class AgreementNotes {
    */
   @Transactional
   public void markNumber(ConversationId id, boolean wrong, StaffId by) {
-    Conversation row = inSight.lock(id, by);
+    Conversation row = InSight.requireOneNumber(inSight.lock(id, by));
     NumberId number = new NumberId(row.numberId());
     if (wrong) {
       customers.markWrong(number, holder(row));
@@ -142,7 +142,7 @@ public class AgreementNotes {
    */
   @Transactional
   public void note(ConversationId id, Said said, StaffId by) {
-    Conversation row = inSight.lock(id, by);
+    Conversation row = InSight.requireOneNumber(inSight.lock(id, by));
     Noted noted =
         new Noted(said.given(), said.kinds(), Ground.BY_WORD, until(said, row), said.words());
     agreements.note(new NumberId(row.numberId()), noted, null, by);

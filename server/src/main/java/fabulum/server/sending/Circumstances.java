@@ -1,12 +1,17 @@
 package fabulum.server.sending;
 
 import fabulum.core.agreement.TextKind;
+import fabulum.core.phone.Region;
+import fabulum.core.phone.Sender;
 import fabulum.core.sending.SendPolicy;
 import fabulum.core.sending.SendQuestion.Content;
 import fabulum.core.sending.SendQuestion.Sent;
 import fabulum.server.attachments.MediaLinks;
 import fabulum.server.conversations.Conversation;
+import fabulum.server.conversations.ConversationId;
 import fabulum.server.conversations.EntryId;
+import fabulum.server.conversations.GroupMembers;
+import fabulum.server.customers.Customers;
 import fabulum.server.customers.NumberFacts;
 import fabulum.server.customers.NumberId;
 import fabulum.server.lines.LineView;
@@ -30,9 +35,19 @@ class Circumstances {
   private final LatelyMapper lately;
   private final Troubles troubles;
   private final MediaLinks links;
+  private final GroupMembers groups;
+  private final Customers customers;
   private final Clock clock;
 
-  Circumstances(LatelyMapper lately, Troubles troubles, MediaLinks links, Clock clock) {
+  Circumstances(
+      LatelyMapper lately,
+      Troubles troubles,
+      MediaLinks links,
+      GroupMembers groups,
+      Customers customers,
+      Clock clock) {
+    this.groups = groups;
+    this.customers = customers;
     this.links = links;
     this.lately = lately;
     this.troubles = troubles;
@@ -72,8 +87,7 @@ class Circumstances {
   }
 
   /** The words as they leave: what Fabulum itself says leaves as it is. */
-  Content content(
-      Wanted wanted, LineView line, Optional<NumberFacts> facts, SendSettings settings) {
+  Content content(Wanted wanted, LineView line, List<NumberFacts> facts, SendSettings settings) {
     if (wanted.author().isItself()) {
       return Content.of(wanted.words());
     }
@@ -87,12 +101,39 @@ class Circumstances {
         wanted.attachments());
   }
 
-  private boolean isDue(Appended appended, TextKind kind, Optional<NumberFacts> facts) {
-    Instant now = clock.instant();
-    return facts
-        .flatMap(known -> lately.findAppended(known.id(), kind))
-        .filter(last -> last.plus(Duration.ofDays(appended.days())).isAfter(now))
-        .isEmpty();
+  /** What goes to several at once has them below as soon as they are due for one of them. */
+  private boolean isDue(Appended appended, TextKind kind, List<NumberFacts> facts) {
+    Instant since = clock.instant().minus(Duration.ofDays(appended.days()));
+    return facts.isEmpty()
+        || facts.stream()
+            .anyMatch(known ->
+                lately
+                    .findAppended(known.id(), kind)
+                    .filter(last -> last.isAfter(since))
+                    .isEmpty());
+  }
+
+  /** One number of a group with what is known of it. */
+  record Known(Sender sender, String name, NumberFacts facts) {}
+
+  /**
+   * The numbers of a group.
+   *
+   * @param region in which numbers without holders are written
+   */
+  List<Known> members(Conversation row, Region region) {
+    return groups.of(new ConversationId(row.id())).stream()
+        .map(one ->
+            new Known(
+                one.sender(),
+                groups.name(one, region),
+                customers.facts(one.sender()).orElseThrow()))
+        .toList();
+  }
+
+  /** Whether nothing was said in a group yet. */
+  boolean isFirst(Conversation row) {
+    return !lately.existsText(row.id());
   }
 
   /** The words that must stand there went to a number. */

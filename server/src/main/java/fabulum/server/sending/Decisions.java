@@ -8,6 +8,7 @@ import fabulum.core.phone.Region;
 import fabulum.core.phone.Sender;
 import fabulum.core.phone.Whereabouts;
 import fabulum.core.sending.Author;
+import fabulum.core.sending.GroupDecision;
 import fabulum.core.sending.SendDecision;
 import fabulum.core.sending.SendQuestion;
 import fabulum.core.sending.SendQuestion.Allowance;
@@ -30,10 +31,12 @@ import fabulum.server.customers.NumberId;
 import fabulum.server.lines.LineId;
 import fabulum.server.lines.LineView;
 import fabulum.server.lines.Lines;
+import fabulum.server.sending.Circumstances.Known;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -121,16 +124,17 @@ public class Decisions {
    * @param content as it would leave
    * @param cost what it would cost; empty where no price holds
    * @param allowances those it is counted in
-   * @param number to which it would go; empty for one that was never heard of
+   * @param numbers to which it would go, as far as they were heard of
    */
   public record Decided(
       SendDecision decision,
       Content content,
       Optional<Money> cost,
       List<Allowance> allowances,
-      Optional<NumberId> number) {
+      List<NumberId> numbers) {
     public Decided {
       allowances = List.copyOf(allowances);
+      numbers = List.copyOf(numbers);
     }
 
     boolean hasAppended(SendSettings settings) {
@@ -148,10 +152,13 @@ public class Decisions {
     Instant now = planned == null ? clock.instant() : planned;
     SendSettings settings = setup.get();
     LineView from = lines.get(line);
+    if (conversation.filter(Conversation::isGroup).isPresent()) {
+      return decideGroup(wanted, from, conversation.get(), now);
+    }
     Optional<NumberFacts> facts =
         customers.facts(
             other, conversation.map(Conversation::customerId).map(CustomerId::new).orElse(null));
-    Content content = circumstances.content(wanted, from, facts, settings);
+    Content content = circumstances.content(wanted, from, facts.stream().toList(), settings);
     List<Allowance> counting =
         writer(wanted.author()).map(by -> costs.allowances(by, from)).orElse(List.of());
     SendQuestion question =
@@ -172,7 +179,48 @@ public class Decisions {
         content,
         decision.parts() == 0 ? Optional.empty() : costs.textOut(from, decision.parts(), now),
         counting,
-        facts.map(known -> new NumberId(known.id())));
+        facts.map(known -> new NumberId(known.id())).stream().toList());
+  }
+
+  private Decided decideGroup(Wanted wanted, LineView from, Conversation row, Instant now) {
+    SendSettings settings = setup.get();
+    List<Known> members = circumstances.members(row, new Region(from.region()));
+    Content content =
+        circumstances.content(wanted, from, members.stream().map(Known::facts).toList(), settings);
+    boolean answering = isAnswer(Optional.of(row), wanted.at());
+    List<GroupDecision.Member> asked = new ArrayList<>();
+    for (Known member : members) {
+      Optional<NumberFacts> facts = Optional.of(member.facts());
+      SendQuestion question =
+          new SendQuestion(
+              content,
+              wanted.author(),
+              from(from),
+              to(member.sender(), from, facts, answering, now),
+              new Lately(
+                  circumstances.same(wanted, facts, settings.policy()),
+                  wanted.answered(),
+                  List.of(),
+                  wanted.author().recipients()),
+              now);
+      asked.add(
+          new GroupDecision.Member(
+              member.sender(), member.name(), SendRules.decide(question, settings.policy())));
+    }
+    List<Allowance> counting =
+        writer(wanted.author()).map(by -> costs.allowances(by, from)).orElse(List.of());
+    GroupDecision decided =
+        GroupDecision.of(asked, circumstances.isFirst(row), counting, settings.policy());
+    int parts = decided.decision().parts();
+    return new Decided(
+        decided.decision(),
+        content,
+        parts == 0 ? Optional.empty() : costs.textOut(from, parts, now),
+        counting,
+        members.stream()
+            .filter(one -> decided.reached().contains(one.sender()))
+            .map(one -> new NumberId(one.facts().id()))
+            .toList());
   }
 
   private static Optional<StaffId> writer(Author author) {
@@ -190,11 +238,11 @@ public class Decisions {
   }
 
   /** Counts a text that goes. To be used within the transaction that sends it. */
-  public void goes(Decided decided, Author author, LineId line, NumberId to, EntryId entry) {
+  public void goes(Decided decided, Author author, LineId line, List<NumberId> to, EntryId entry) {
     int parts = decided.decision().parts();
     costs.count(writer(author), lines.get(line), clock.instant(), 1, parts);
     if (decided.hasAppended(setup.get())) {
-      circumstances.appended(to, decided.content().kind(), entry);
+      to.forEach(number -> circumstances.appended(number, decided.content().kind(), entry));
     }
   }
 

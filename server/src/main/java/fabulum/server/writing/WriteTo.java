@@ -20,7 +20,10 @@ import fabulum.server.lines.Lines;
 import fabulum.server.platform.Problem;
 import fabulum.server.platform.Problem.FieldProblem;
 import fabulum.server.platform.RaceRetry;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Set;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 
@@ -58,11 +61,16 @@ public class WriteTo {
   /**
    * Whom to write to.
    *
-   * @param number as someone typed it
-   * @param makeCustomer whether the number becomes a customer's, when nobody holds it
+   * @param numbers as someone typed them; several form a group
+   * @param makeCustomer whether a number becomes a customer's, when nobody holds it; of a group
+   *     none does
    * @param name of that customer; blank for the number as their name
    */
-  public record Wanted(LineId line, String number, boolean makeCustomer, String name) {}
+  public record Wanted(LineId line, List<String> numbers, boolean makeCustomer, String name) {
+    public Wanted {
+      numbers = List.copyOf(numbers);
+    }
+  }
 
   /** The conversation to write in: the one there is, else a new one. */
   public ConversationId open(Wanted wanted, StaffId by) {
@@ -70,7 +78,7 @@ public class WriteTo {
     permits.require(by, Act.TEXT);
     LineView line = lines.get(wanted.line());
     Region region = new Region(line.region());
-    PhoneNumber number = typed(wanted.number(), region);
+    Participants others = others(wanted.numbers(), region);
     if (wanted.name().strip().length() > LONGEST_NAME) {
       throw Problem.fields(List.of(new FieldProblem("name", "A name has at most 160 characters.")));
     }
@@ -78,11 +86,17 @@ public class WriteTo {
         .ifPresent(why -> {
           throw Problem.fields(List.of(new FieldProblem("name", why)));
         });
-    return RaceRetry.run(() -> transactions.execute(status -> open(wanted, number, region, by)));
+    return RaceRetry.run(() -> transactions.execute(status -> open(wanted, others, region, by)));
   }
 
   /** What is a colleague's on a narrowed line is refused, and nobody is made a customer then. */
-  private ConversationId open(Wanted wanted, PhoneNumber number, Region region, StaffId by) {
+  private ConversationId open(Wanted wanted, Participants others, Region region, StaffId by) {
+    if (others.isGroup()) {
+      ConversationId id = conversations.open(wanted.line(), others);
+      inSight.row(id, by);
+      return id;
+    }
+    PhoneNumber number = others.members().get(0).answerable().orElseThrow();
     NumberId known = customers.numberOf(number);
     if (wanted.makeCustomer() && customers.holderNames(known).isEmpty()) {
       String name =
@@ -90,17 +104,49 @@ public class WriteTo {
       customers.add(name, number);
       conversations.matchAgain(known);
     }
-    ConversationId id = conversations.open(wanted.line(), Participants.of(number));
+    ConversationId id = conversations.open(wanted.line(), others);
     inSight.row(id, by);
     return id;
   }
 
-  private PhoneNumber typed(String number, Region region) {
+  /** All that is wrong with any of them is said at once. */
+  private Participants others(List<String> typed, Region region) {
+    List<PhoneNumber> read = new ArrayList<>();
+    List<FieldProblem> bad = new ArrayList<>();
+    for (int i = 0; i < typed.size(); i++) {
+      String field = i == 0 ? "number" : "others[" + (i - 1) + "]";
+      try {
+        read.add(typed(typed.get(i), region, field));
+      } catch (Problem problem) {
+        bad.addAll(problem.fields());
+      }
+    }
+    if (!bad.isEmpty()) {
+      throw Problem.fields(bad);
+    }
+    Set<PhoneNumber> different = new LinkedHashSet<>(read);
+    if (different.size() > Participants.LARGEST) {
+      throw Problem.fields(
+          List.of(
+              new FieldProblem(
+                  "others",
+                  "A group has at most " + Participants.LARGEST + " numbers. Nothing was made.")));
+    }
+    return Participants.group(different);
+  }
+
+  private PhoneNumber typed(String number, Region region, String field) {
     Typed typed = numbers.readTyped(number, region);
     if (typed instanceof Typed.Understood understood) {
+      if (lines.findByNumber(understood.number()).isPresent()) {
+        throw Problem.fields(
+            List.of(
+                new FieldProblem(
+                    field, "This is the number of one of our own lines. Nothing was made.")));
+      }
       return understood.number();
     }
     String why = ((Typed.Impossible) typed).why();
-    throw Problem.fields(List.of(new FieldProblem("number", why + " Nothing was made.")));
+    throw Problem.fields(List.of(new FieldProblem(field, why + " Nothing was made.")));
   }
 }

@@ -126,7 +126,7 @@ public class WrongNumbers {
    */
   @Transactional
   public void stop(ConversationId id, StaffId by) {
-    Conversation row = inSight.lock(id, by);
+    Conversation row = InSight.requireOneNumber(inSight.lock(id, by));
     if (row.customerId() == null) {
       throw Problem.conflict(
           Problem.Kind.CHANGED_MEANWHILE,

@@ -43,7 +43,7 @@ class CatchUpTest {
   }
 
   private IncomingText text(String id, String from, String to, String words) {
-    return new IncomingText(id, from, to, words, fabulum.clock.instant(), List.of());
+    return new IncomingText(id, from, to, words, fabulum.clock.instant(), List.of(), List.of());
   }
 
   @Test

@@ -83,7 +83,7 @@ public final class FakeNetwork implements Gateway {
     return id == null
         ? new LookUp.NotKnown()
         : new LookUp.Known(
-            id, states.getOrDefault(reference.value(), DeliveryState.SENT), null, null);
+            id, states.getOrDefault(reference.value(), DeliveryState.SENT), null, null, List.of());
   }
 
   @Override

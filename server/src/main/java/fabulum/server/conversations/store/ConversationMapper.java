@@ -5,6 +5,7 @@ import fabulum.server.conversations.Conversation;
 import fabulum.server.conversations.SpokeLast;
 import fabulum.server.customers.Match;
 import java.time.Instant;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import org.apache.ibatis.annotations.Mapper;
@@ -58,6 +59,15 @@ public interface ConversationMapper {
 
   /** The numbers that take part in it. */
   List<Long> listParticipants(long id);
+
+  /** The numbers of groups with their holders, by conversation and address. */
+  List<MemberRow> listMembers(Collection<Long> ids);
+
+  /** What the groups of a line began with in which a number takes part, the latest first. */
+  List<String> listGroups(long lineId, Channel channel, String address);
+
+  /** The groups in which a number takes part. */
+  List<Long> listGroupsOf(long numberId);
 
   /**
    * Whether a text of ours was not delivered that nobody has dealt with, and why the last one was

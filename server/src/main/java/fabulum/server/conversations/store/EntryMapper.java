@@ -35,8 +35,8 @@ public interface EntryMapper {
 
   List<NumberRow> listNumbers(List<Long> ids);
 
-  /** A text of ours waits to go to each participant of its conversation. */
-  void insertDeliveries(long id, long conversationId);
+  /** A text of ours waits to go to these participants of its conversation. */
+  void insertDeliveries(long id, long conversationId, List<Long> numbers);
 
   /** How far texts to several numbers have come with each; none for texts to one. */
   List<DeliveryRow> listDeliveries(List<Long> ids);

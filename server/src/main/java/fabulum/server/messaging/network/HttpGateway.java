@@ -6,6 +6,8 @@ import fabulum.core.delivery.DeliveryState;
 import fabulum.core.delivery.Gateway;
 import fabulum.core.delivery.Media;
 import fabulum.core.delivery.SendOutcome;
+import fabulum.core.phone.PhoneNumber;
+import fabulum.server.messaging.GroupNumbers;
 import fabulum.server.messaging.ReceivedMedia;
 import fabulum.server.platform.NetworkSettings;
 import java.io.IOException;
@@ -67,12 +69,25 @@ final class HttpGateway implements Gateway {
 
   @JsonInclude(JsonInclude.Include.NON_NULL)
   record SendRequest(
-      String reference, String from, String to, String body, @Nullable List<Media> media) {}
+      String reference,
+      String from,
+      @Nullable String to,
+      @Nullable List<String> group,
+      String body,
+      @Nullable List<Media> media) {}
 
   record SendAnswer(@Nullable String id) {}
 
   record FoundAnswer(
       @Nullable String id,
+      @Nullable String state,
+      @Nullable String code,
+      @Nullable String reason,
+      @Nullable List<@Nullable FoundOf> each) {}
+
+  /** How far a text has come with one number of a group. */
+  record FoundOf(
+      @Nullable String to,
       @Nullable String state,
       @Nullable String code,
       @Nullable String reason) {}
@@ -95,12 +110,14 @@ final class HttpGateway implements Gateway {
       @Nullable String to,
       @Nullable String body,
       @Nullable Instant receivedAt,
-      @Nullable List<@Nullable ReceivedMedia> media) {
+      @Nullable List<@Nullable ReceivedMedia> media,
+      @Nullable List<@Nullable String> group) {
     IncomingText text() {
       if (id == null || from == null || to == null || body == null || receivedAt == null) {
         throw new IllegalArgumentException("Something is missing");
       }
-      return new IncomingText(id, from, to, body, receivedAt, ReceivedMedia.all(media));
+      return new IncomingText(
+          id, from, to, body, receivedAt, ReceivedMedia.all(media), GroupNumbers.of(group));
     }
   }
 
@@ -110,7 +127,8 @@ final class HttpGateway implements Gateway {
         new SendRequest(
             text.reference().value(),
             text.from().e164(),
-            text.to().e164(),
+            text.group() ? null : text.to().get(0).e164(),
+            text.group() ? text.to().stream().map(PhoneNumber::e164).toList() : null,
             text.words(),
             text.media().isEmpty() ? null : text.media());
     HttpRequest request =
@@ -211,7 +229,18 @@ final class HttpGateway implements Gateway {
     String id = found.id();
     return id == null
         ? new LookUp.NoAnswer("The network gave no id.")
-        : new LookUp.Known(id, state(found.state()), found.code(), found.reason());
+        : new LookUp.Known(
+            id, state(found.state()), found.code(), found.reason(), each(found.each()));
+  }
+
+  private static List<LookUp.KnownOf> each(@Nullable List<@Nullable FoundOf> found) {
+    List<LookUp.KnownOf> each = new ArrayList<>();
+    for (FoundOf one : found == null ? List.<@Nullable FoundOf>of() : found) {
+      if (one != null && one.to() != null) {
+        each.add(new LookUp.KnownOf(one.to(), state(one.state()), one.code(), one.reason()));
+      }
+    }
+    return each;
   }
 
   /** What the network does not say, or says in words we do not know, is no further than sent. */

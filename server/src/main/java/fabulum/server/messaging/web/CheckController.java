@@ -127,6 +127,7 @@ class CheckController {
    * @param cost what it would cost; empty where no price is set
    * @param allowances those it is counted in
    * @param pauseSeconds how long it would wait before it leaves
+   * @param copies how many numbers would get it: more than one in a group
    */
   record CheckResponse(
       PartsResponse parts,
@@ -137,7 +138,8 @@ class CheckController {
       String to,
       @Nullable MoneyResponse cost,
       List<AllowanceResponse> allowances,
-      int pauseSeconds) {}
+      int pauseSeconds,
+      int copies) {}
 
   /**
    * An amount of money.
@@ -219,7 +221,8 @@ class CheckController {
         numbers.forPeople(look.to(), new Region(line.region())),
         MoneyResponse.of(decided.cost().orElse(null)),
         decided.allowances().stream().map(AllowanceResponse::of).toList(),
-        (int) look.leavesAfter().toSeconds());
+        (int) look.leavesAfter().toSeconds(),
+        look.copies());
   }
 
   /** Counts the parts of a text, and names the characters that cost extra. */

@@ -4,6 +4,7 @@ import fabulum.core.delivery.DeliveryState;
 import fabulum.core.delivery.Gateway.IncomingText;
 import fabulum.core.delivery.Media;
 import fabulum.server.messaging.Deliveries.Report;
+import fabulum.server.messaging.GroupNumbers;
 import fabulum.server.messaging.Inbound;
 import fabulum.server.messaging.KeptAside;
 import fabulum.server.messaging.ReceivedMedia;
@@ -58,7 +59,8 @@ class WebhookController {
       @Nullable String state,
       @Nullable String code,
       @Nullable String reason,
-      @Nullable List<@Nullable ReceivedMedia> media) {}
+      @Nullable List<@Nullable ReceivedMedia> media,
+      @Nullable List<@Nullable String> group) {}
 
   /** What we made of it: {@code taken}, or {@code known} when it was already here. */
   record Answer(String result) {}
@@ -144,7 +146,8 @@ class WebhookController {
         required("to", told.to()),
         Objects.requireNonNull(told.body()),
         Objects.requireNonNull(told.receivedAt()),
-        media(told));
+        media(told),
+        GroupNumbers.of(told.group()));
   }
 
   private static List<Media> media(Told told) {

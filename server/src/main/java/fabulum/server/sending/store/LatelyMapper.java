@@ -31,4 +31,7 @@ public interface LatelyMapper {
 
   /** Whether a text came in a conversation since then. */
   boolean existsReceived(long conversationId, Instant since);
+
+  /** Whether any text went or came in a conversation. */
+  boolean existsText(long conversationId);
 }

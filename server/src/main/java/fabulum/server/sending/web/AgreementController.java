@@ -3,6 +3,8 @@ package fabulum.server.sending.web;
 import fabulum.core.agreement.TextKind;
 import fabulum.server.accounts.SignedIn;
 import fabulum.server.conversations.ConversationId;
+import fabulum.server.platform.Problem.Kind;
+import fabulum.server.platform.web.Problems;
 import fabulum.server.sending.AgreementNotes;
 import fabulum.server.sending.AgreementView;
 import jakarta.validation.Valid;
@@ -48,6 +50,7 @@ class AgreementController {
       @Nullable @Size(max = 400, message = "Use at most 400 characters.") String words) {}
 
   /** Says what the customer of a conversation allows, and since when. */
+  @Problems({Kind.CHANGED_MEANWHILE})
   @GetMapping
   AgreementView read(@AuthenticationPrincipal SignedIn me, @PathVariable long id) {
     return agreements.of(new ConversationId(id), me.id());
@@ -64,6 +67,7 @@ class AgreementController {
    * Marks the number of a conversation as wrong for its customer, so that nothing is sent there, or
    * as right.
    */
+  @Problems({Kind.CHANGED_MEANWHILE})
   @PutMapping("/number")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void markNumber(
@@ -74,6 +78,7 @@ class AgreementController {
   }
 
   /** Notes what the customer of a conversation said about our texts. It stays in the history. */
+  @Problems({Kind.CHANGED_MEANWHILE})
   @PostMapping
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void note(

@@ -10,6 +10,7 @@ import fabulum.server.writing.WriteTo;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
+import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -37,6 +38,7 @@ class WriteToController {
    * Whom to write to.
    *
    * @param number as it was typed
+   * @param others further numbers, with which it forms a group whose members see each other's texts
    * @param makeCustomer whether the number becomes a customer's, when nobody holds it
    * @param name of that customer; empty for the number as their name
    */
@@ -44,6 +46,11 @@ class WriteToController {
       long line,
       @NotBlank(message = "Type a number.") @Size(max = 40, message = "No number is this long.")
           String number,
+      @Nullable @Size(max = 50, message = "A group has at most 20 numbers.")
+          List<
+                  @NotBlank(message = "Type a number.")
+                  @Size(max = 40, message = "No number is this long.") String>
+              others,
       boolean makeCustomer,
       @Nullable String name) {}
 
@@ -67,8 +74,12 @@ class WriteToController {
   @PostMapping("/api/write-to")
   OpenResponse open(@AuthenticationPrincipal SignedIn me, @Valid @RequestBody OpenRequest wanted) {
     String name = wanted.name() == null ? "" : wanted.name();
+    List<String> numbers = new ArrayList<>(List.of(wanted.number()));
+    if (wanted.others() != null) {
+      numbers.addAll(wanted.others());
+    }
     WriteTo.Wanted whom =
-        new WriteTo.Wanted(new LineId(wanted.line()), wanted.number(), wanted.makeCustomer(), name);
+        new WriteTo.Wanted(new LineId(wanted.line()), numbers, wanted.makeCustomer(), name);
     return new OpenResponse(writeTo.open(whom, me.id()).value());
   }
 

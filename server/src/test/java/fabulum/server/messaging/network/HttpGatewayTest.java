@@ -35,7 +35,8 @@ class HttpGatewayTest {
       new OutgoingText(
           REFERENCE,
           new PhoneNumber("+19205550101"),
-          new PhoneNumber("+13125550123"),
+          List.of(new PhoneNumber("+13125550123")),
+          false,
           "Tuesday at 9",
           List.of());
 
@@ -145,10 +146,10 @@ class HttpGatewayTest {
   void looksUpAReference() {
     answers(200, "{\"id\":\"n7\"}");
     assertThat(gateway.find(REFERENCE))
-        .isEqualTo(new LookUp.Known("n7", DeliveryState.SENT, null, null));
+        .isEqualTo(new LookUp.Known("n7", DeliveryState.SENT, null, null, List.of()));
     answers(200, "{\"id\":\"n7\",\"state\":\"failed\",\"code\":\"gone\",\"reason\":\"Gone.\"}");
     assertThat(gateway.find(REFERENCE))
-        .isEqualTo(new LookUp.Known("n7", DeliveryState.NOT_DELIVERED, "gone", "Gone."));
+        .isEqualTo(new LookUp.Known("n7", DeliveryState.NOT_DELIVERED, "gone", "Gone.", List.of()));
     answers(404, "{\"code\":\"unknown\",\"reason\":\"No text has this reference.\"}");
     assertThat(gateway.find(REFERENCE)).isEqualTo(new LookUp.NotKnown());
     answers(503, "");
@@ -166,7 +167,13 @@ class HttpGatewayTest {
     assertThat(listing.texts())
         .containsExactly(
             new Gateway.IncomingText(
-                "r1", "+1", "+2", "hi", Instant.parse("2026-06-09T19:00:00Z"), List.of()));
+                "r1",
+                "+1",
+                "+2",
+                "hi",
+                Instant.parse("2026-06-09T19:00:00Z"),
+                List.of(),
+                List.of()));
     assertThat(asked)
         .startsWith("/network/received?from=1970-01-01T00%3A00%3A00Z&to=2026-06-09T20%3A00%3A00Z");
   }
@@ -175,7 +182,7 @@ class HttpGatewayTest {
   void whatGoesAndComesWithATextIsSaidByReference() {
     answers(202, "{\"id\": \"n1\"}");
     Media plan = new Media("https://here/media/1", "plan.pdf", "application/pdf", 7, "ab");
-    gateway.send(new OutgoingText(REFERENCE, TEXT.from(), TEXT.to(), "", List.of(plan)));
+    gateway.send(new OutgoingText(REFERENCE, TEXT.from(), TEXT.to(), false, "", List.of(plan)));
     assertThat(asked)
         .endsWith(
             "\"body\":\"\",\"media\":[{\"url\":\"https://here/media/1\",\"name\":\"plan.pdf\","
