@@ -32,7 +32,7 @@ export function GroupBand({ dossier: { conversation, members } }: { dossier: Dos
               onClick={() => open.mutate(member.address)}
               sx={{ p: 0, fontSize: 'inherit' }}
             >
-              {member.toIdentify ? `Identify ${member.number}` : `Only ${firstName(member)}…`}
+              {member.toIdentify ? `Identify ${member.number}` : `Write to ${firstName(member)} alone`}
             </Button>
           </Box>
         ))}

@@ -25,6 +25,8 @@ interface Spoken {
   words: string;
   media: Media[];
   at: string;
+  /** The line of ours it went to or came from. */
+  ours: string;
   /** The other numbers that see it. */
   group: string[];
 }
@@ -39,6 +41,7 @@ function spoken(script: HandsetScript): Spoken[] {
     words: text.body,
     media: text.media ?? [],
     at: text.acceptedAt,
+    ours: text.from,
     group: others(text.group),
   }));
   const heard = script.heard.map((text) => ({
@@ -48,6 +51,7 @@ function spoken(script: HandsetScript): Spoken[] {
     words: text.body,
     media: text.media ?? [],
     at: text.receivedAt,
+    ours: text.to,
     group: others(text.group, text.from),
   }));
   const sent = script.sent.map((text) => ({
@@ -57,6 +61,7 @@ function spoken(script: HandsetScript): Spoken[] {
     words: text.body,
     media: text.media ?? [],
     at: text.receivedAt,
+    ours: text.to,
     group: others(text.group),
   }));
   return [...arrived, ...heard, ...sent].sort((a, b) => a.at.localeCompare(b.at));
@@ -177,7 +182,13 @@ export function Handset({
                   {line.group.length > 0 && (
                     <Box sx={{ typography: 'caption', fontStyle: 'normal', color: 'text.secondary' }}>
                       in a group with {line.group.map(lineName).join(', ')}{' '}
-                      <Button sx={{ p: 0, fontSize: 'inherit' }} onClick={() => setAlso(line.group.join(', '))}>
+                      <Button
+                        sx={{ p: 0, fontSize: 'inherit' }}
+                        onClick={() => {
+                          setAlso(line.group.join(', '));
+                          setTo(line.ours);
+                        }}
+                      >
                         Reply to all
                       </Button>
                     </Box>
@@ -200,7 +211,10 @@ export function Handset({
           <Blank
             name="Line"
             value={to}
-            options={lines.map((line) => ({ value: line.number, words: line.name }))}
+            options={(to === undefined || lines.some((line) => line.number === to)
+              ? lines
+              : [...lines, { number: to, name: to }]
+            ).map((line) => ({ value: line.number, words: line.name }))}
             onChange={setTo}
           />{' '}
           and{' '}

@@ -31,7 +31,7 @@ export function PartMeter({ parts, check, onPlain }: Props) {
     >
       {parts && (
         <>
-          <span>{meterWords(parts)}</span>
+          <span>{meterWords(parts, check?.copies)}</span>
           <Tooltip
             title={
               parts.encoding === 'BASIC'

@@ -2,10 +2,11 @@ import type { Parts } from '../../../shared/api/types';
 
 const MOST_SHOWN = 6;
 
-/** "1 part, 143 left" */
-export function meterWords(parts: Parts): string {
+/** "1 part, 143 left"; of a text to several "1 part each, 3 in all, 143 left" */
+export function meterWords(parts: Parts, copies = 1): string {
   const count = parts.parts === 1 ? '1 part' : `${parts.parts} parts`;
-  return `${count}, ${parts.unitsLeft} left`;
+  const all = copies > 1 ? ` each, ${parts.parts * copies} in all` : '';
+  return `${count}${all}, ${parts.unitsLeft} left`;
 }
 
 /** Which characters cost more, as people can see them. */

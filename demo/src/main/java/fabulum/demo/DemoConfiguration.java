@@ -3,6 +3,7 @@ package fabulum.demo;
 import fabulum.server.attachments.Attachments;
 import fabulum.server.attachments.KeptFiles;
 import fabulum.server.lines.Lines;
+import fabulum.server.messaging.Arrivals;
 import fabulum.server.ownership.Ownership;
 import fabulum.server.people.People;
 import fabulum.server.people.Teams;
@@ -57,6 +58,7 @@ class DemoConfiguration {
       Attachments attachments,
       Plans plans,
       PlanList planList,
+      Arrivals arrivals,
       DataSource database,
       TransactionTemplate transactions,
       JsonMapper json,
@@ -76,12 +78,14 @@ class DemoConfiguration {
     DemoTemplates book = new DemoTemplates(links, templates, new JdbcTemplate(database));
     DemoFiles files = new DemoFiles(kept, attachments, new JdbcTemplate(database));
     DemoPlans planned = new DemoPlans(plans, planList, new JdbcTemplate(database));
+    DemoGroup group = new DemoGroup(arrivals, new JdbcTemplate(database));
     return () -> {
       if (loader.loadInto(clock.instant())) {
         book.write();
         files.write();
         morning.happen(clock.instant());
         planned.write(clock.instant());
+        group.write(clock.instant());
       }
     };
   }

@@ -1,0 +1,9 @@
+package fabulum.core.enquiry;
+
+/** What a form on the web site asks for. */
+public enum Asks {
+  /** A question, which becomes a text conversation. */
+  ENQUIRY,
+  /** Only that we may text; nothing is said. */
+  AGREEMENT
+}

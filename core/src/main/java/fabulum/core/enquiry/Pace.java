@@ -1,0 +1,18 @@
+package fabulum.core.enquiry;
+
+import java.time.Duration;
+import java.time.Instant;
+
+/**
+ * How often something was done since a moment.
+ *
+ * @param since when it began to be counted
+ * @param count how often since then
+ */
+public record Pace(Instant since, int count) {
+
+  /** One more now; what was counted longer ago than a span counts no more. */
+  public Pace next(Instant now, Duration span) {
+    return since.plus(span).isAfter(now) ? new Pace(since, count + 1) : new Pace(now, 1);
+  }
+}
