@@ -127,7 +127,7 @@ export const EntryLine = memo(function EntryLine(props: Props) {
               color: 'text.secondary',
             }}
           >
-            ({direction(entry, now, zone, teamName)})
+            ({direction(entry, now, zone, teamName, customer)})
           </Box>
         ) : (
           <>

@@ -2,6 +2,7 @@ import { Box } from '@mui/material';
 import { Navigate, Route, Routes, useLocation } from 'react-router';
 import { CostsPage } from './CostsPage';
 import { DetailsPage } from './DetailsPage';
+import { FormsPage } from './FormsPage';
 import { HistoryPage } from './HistoryPage';
 import type { Session } from '../../shared/api';
 import { OfficeTabs, PlaceTabs, useTitle } from '../../shared/ui';
@@ -26,6 +27,7 @@ const PLACES = [
   ['/setup/details', 'Customer details'],
   ['/setup/sending', 'Sending'],
   ['/setup/costs', 'Costs'],
+  ['/setup/forms', 'Web forms'],
   ['/setup/programs', 'Other programs'],
   ['/setup/history', 'Change log'],
   ['/setup/record', 'Access log'],
@@ -54,6 +56,7 @@ export function SetUp({ session }: { session: Session }) {
         <Route path="sending" element={<SendingPage />} />
         <Route path="costs" element={<CostsPage />} />
         <Route path="details" element={<DetailsPage />} />
+        <Route path="forms" element={<FormsPage />} />
         <Route path="programs" element={<ProgramsPage />} />
         <Route path="sites" element={<SitesPage />} />
         <Route path="history" element={<HistoryPage />} />

@@ -14,6 +14,12 @@ export const sendSettingsQuery = queryOptions({
   queryFn: () => ask('GET', '/api/setup/sending'),
 });
 
+/** The forms of the web site; for leads. */
+export const formsQuery = queryOptions({
+  queryKey: [...keys.setup, 'forms'] as const,
+  queryFn: () => ask('GET', '/api/setup/forms'),
+});
+
 export const countriesQuery = queryOptions({
   queryKey: ['countries'] as const,
   queryFn: () => ask('GET', '/api/setup/holidays'),

@@ -14,6 +14,7 @@ export type Attachment = Schemas['AttachmentView'];
 export type KeptFile = Schemas['KeptFileView'];
 export type OfferedFiles = Schemas['OfferedFilesResponse'];
 export type Dossier = Schemas['DossierView'];
+export type WebForm = Schemas['FormView'];
 export type Member = Schemas['MemberView'];
 export type Shown = Schemas['Shown'];
 export type Draft = Schemas['DraftView'];

@@ -89,6 +89,7 @@ export function direction(
   now: Date,
   zone: string,
   teamName: (id: number) => string = () => 'a team',
+  whose = 'One of them',
 ): string {
   const who = entry.speaker?.name ?? 'Fabulum';
   const to = entry.about?.name ?? (entry.aboutTeam === undefined ? 'nobody' : teamName(entry.aboutTeam));
@@ -133,7 +134,11 @@ export function direction(
         ? `${who} notes that the customer agrees to ${entry.words === 'NEWS' ? 'news and offers' : 'texts'}.`
         : 'The customer opts in to texts again.';
     case 'GROUP_LEFT':
-      return `${entry.words ?? 'One of them'} opted out and gets no more texts of this group; the others go on.`;
+      return `${whose} opted out and gets no more texts of this group; the others go on.`;
+    case 'WEB_ENQUIRY':
+      return `Sent by the form “${entry.words ?? ''}” on the web site.`;
+    case 'WEB_AGREEMENT':
+      return `Agreed to texts by the form “${entry.words ?? ''}” on the web site.`;
     case 'NUMBER_WRONG':
       return `${who} marks the number as wrong.`;
     case 'NUMBER_RIGHT':

@@ -10,6 +10,7 @@ export const PROGRAM_RIGHTS: [ProgramRight, string][] = [
   ['CHANGE_APPOINTMENTS', 'add and change appointments'],
   ['READ_JOBS', 'read jobs'],
   ['CHANGE_JOBS', 'add and change jobs'],
+  ['SEND_ENQUIRIES', 'send in enquiries from your web site'],
 ];
 
 /** In one sentence. */

@@ -2,6 +2,7 @@ package fabulum.demo;
 
 import fabulum.server.attachments.Attachments;
 import fabulum.server.attachments.KeptFiles;
+import fabulum.server.enquiries.Forms;
 import fabulum.server.lines.Lines;
 import fabulum.server.messaging.Arrivals;
 import fabulum.server.ownership.Ownership;
@@ -59,6 +60,7 @@ class DemoConfiguration {
       Plans plans,
       PlanList planList,
       Arrivals arrivals,
+      Forms forms,
       DataSource database,
       TransactionTemplate transactions,
       JsonMapper json,
@@ -79,6 +81,7 @@ class DemoConfiguration {
     DemoFiles files = new DemoFiles(kept, attachments, new JdbcTemplate(database));
     DemoPlans planned = new DemoPlans(plans, planList, new JdbcTemplate(database));
     DemoGroup group = new DemoGroup(arrivals, new JdbcTemplate(database));
+    DemoForms web = new DemoForms(forms, lines);
     return () -> {
       if (loader.loadInto(clock.instant())) {
         book.write();
@@ -86,6 +89,7 @@ class DemoConfiguration {
         morning.happen(clock.instant());
         planned.write(clock.instant());
         group.write(clock.instant());
+        web.write();
       }
     };
   }

@@ -477,6 +477,32 @@ class AccessTableTest {
         "/api/number-checks/all",
         Door.WORKERS,
         Map.of("customers", List.of(), "numbers", 0));
+    Map<String, Object> form =
+        Map.of(
+            "name",
+            "A",
+            "business",
+            "B",
+            "heading",
+            "C",
+            "wording",
+            "D",
+            "intro",
+            "",
+            "colour",
+            "#1f5c50",
+            "asks",
+            "ENQUIRY",
+            "confirms",
+            true,
+            "inUse",
+            true);
+    Map<String, Object> whole = new HashMap<>(form);
+    whole.put("lines", List.of(1));
+    whole.put("version", 0);
+    row("GET", "/api/setup/forms", Door.LEADS);
+    row("POST", "/api/setup/forms", Door.LEADS, whole);
+    row("PUT", "/api/setup/forms/{id}", Door.LEADS, whole);
     row("GET", "/api/setup/programs", Door.LEADS);
     row("POST", "/api/setup/programs", Door.LEADS, Map.of("name", "", "rights", List.of()));
     row("POST", "/api/setup/programs/{id}/end", Door.LEADS);
@@ -490,6 +516,15 @@ class AccessTableTest {
     row("GET", outside + "/appointments/{id}", Door.PROGRAMS);
     row("PUT", outside + "/appointments/{id}", Door.PROGRAMS, Map.of());
     row("GET", outside + "/jobs/{id}", Door.PROGRAMS);
+    Map<String, Object> enquiry =
+        Map.of(
+            "reference", "enquiry-1", "name", "A", "number", "1", "agreed", true, "address", "::1");
+    row("POST", outside + "/forms/{form}/enquiries", Door.PROGRAMS, enquiry);
+    row(
+        "POST",
+        outside + "/forms/{form}/enquiries/{reference}/code",
+        Door.PROGRAMS,
+        Map.of("code", "1"));
     row("PUT", outside + "/jobs/{id}", Door.PROGRAMS, Map.of());
     row("PUT", "/api/setup/details", Door.LEADS, Map.of("ids", List.of()));
     row("GET", "/api/setup/record", Door.LEADS);

@@ -54,7 +54,9 @@ public record FilledForm(String name, String number, String words, boolean agree
       } else if (words.length() > LONGEST_WORDS) {
         wrong.put(
             Field.WORDS,
-            "Use at most 1,000 characters; these are " + String.format("%,d", words.length()) + ".");
+            "Use at most 1,000 characters; these are "
+                + String.format("%,d", words.length())
+                + ".");
       } else if (isControlled(words.replace("\n", "").replace("\t", ""))) {
         wrong.put(Field.WORDS, "There are characters in it that cannot be sent.");
       }

@@ -39,8 +39,7 @@ class EnquiryTest {
     Map<Field, String> atMost =
         form("n".repeat(80), "1".repeat(40), "w".repeat(1_000), true).problems(Asks.ENQUIRY);
     assertThat(atMost).isEmpty();
-    assertThat(
-            form("n".repeat(81), "1".repeat(41), "w".repeat(1_001), true).problems(Asks.ENQUIRY))
+    assertThat(form("n".repeat(81), "1".repeat(41), "w".repeat(1_001), true).problems(Asks.ENQUIRY))
         .containsOnlyKeys(Field.NAME, Field.NUMBER, Field.WORDS)
         .containsEntry(Field.WORDS, "Use at most 1,000 characters; these are 1,001.");
     assertThat(form("A\u0000da", "1", "a\u0007b", true).problems(Asks.ENQUIRY))

@@ -174,6 +174,11 @@ public class Bookkeeping {
         Entry.event(row.id(), now(), kind, by == null ? null : by.value(), words, null));
   }
 
+  /** Writes an event about one of several numbers into the script. */
+  public long eventOf(Conversation row, EventKind kind, NumberId number) {
+    return entries.insert(Entry.eventOf(row.id(), now(), kind, number));
+  }
+
   /** How a conversation stands now. */
   public Snapshot snapshot(Conversation row) {
     return new Snapshot(

@@ -70,7 +70,9 @@ public class Conversations {
    */
   public Received receive(ReceivedText text, boolean waits, Optional<Money> cost) {
     NumberId from = customers.numberOf(text.from());
-    customers.wrote(from, text.when().at());
+    if (text.isFromNumber()) {
+      customers.wrote(from, text.when().at());
+    }
     Optional<Conversation> known = find(text.line(), text.participants());
     long id = known.map(Conversation::id).orElseGet(() -> begin(text, waits));
     List<Long> touched = new ArrayList<>();

@@ -132,6 +132,15 @@ public record Entry(
     return draft.row();
   }
 
+  /** An event about one of several numbers on the other side. */
+  public static Entry eventOf(long conversation, Instant at, EventKind event, NumberId number) {
+    Fields draft = new Fields(conversation, at, EntryKind.EVENT);
+    draft.event = event;
+    draft.numberId = number.value();
+    draft.automatic = true;
+    return draft.row();
+  }
+
   /** The same event, about a colleague or a team, and whose it was before. */
   public Entry about(@Nullable Long from, @Nullable Long staff, @Nullable Long team) {
     Fields draft = new Fields(conversationId, at, kind);

@@ -39,8 +39,12 @@ public enum EventKind {
   OPTED_OUT,
   /** The customer agrees to texts, by their own text or as a colleague noted; words as above. */
   OPTED_IN,
-  /** A number of a group opted out, and the others go on; its words are the member's name. */
+  /** A number of a group opted out, and the others go on; it is about that number. */
   GROUP_LEFT,
+  /** The text before it came by a form on the web site; its words are the name of the form. */
+  WEB_ENQUIRY,
+  /** By a form on the web site somebody agreed to texts; its words are the name of the form. */
+  WEB_AGREEMENT,
   /** The number belongs to someone else. */
   NUMBER_WRONG,
   /** The number is right after all. */

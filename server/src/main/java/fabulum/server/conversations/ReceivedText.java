@@ -14,6 +14,8 @@ import java.util.List;
  * @param from one of the participants
  * @param participants everyone on the other side
  * @param media what came with it
+ * @param isFromNumber whether it is sure that it came from that number; not so of a form on the web
+ *     site whose number was not confirmed
  */
 public record ReceivedText(
     String networkId,
@@ -22,7 +24,8 @@ public record ReceivedText(
     Participants participants,
     String words,
     Arrival when,
-    List<Media> media) {
+    List<Media> media,
+    boolean isFromNumber) {
   public ReceivedText {
     media = List.copyOf(media);
     if (!participants.members().contains(from)) {
@@ -30,9 +33,21 @@ public record ReceivedText(
     }
   }
 
+  /** A text that came from its number. */
+  public ReceivedText(
+      String networkId,
+      LineId line,
+      Sender from,
+      Participants participants,
+      String words,
+      Arrival when,
+      List<Media> media) {
+    this(networkId, line, from, participants, words, when, media, true);
+  }
+
   /** The same text in another conversation of its writer. */
   public ReceivedText in(Participants others) {
-    return new ReceivedText(networkId, line, from, others, words, when, media);
+    return new ReceivedText(networkId, line, from, others, words, when, media, isFromNumber);
   }
 
   /** A text of one sender to us alone, with nothing but words. */

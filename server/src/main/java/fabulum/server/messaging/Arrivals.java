@@ -2,8 +2,10 @@ package fabulum.server.messaging;
 
 import fabulum.core.cost.Money;
 import fabulum.server.conversations.Bookkeeping;
+import fabulum.server.conversations.ConversationId;
 import fabulum.server.conversations.Conversations;
 import fabulum.server.conversations.Conversations.Received;
+import fabulum.server.conversations.EventKind;
 import fabulum.server.conversations.ReceivedText;
 import fabulum.server.cost.Costs;
 import fabulum.server.lines.Lines;
@@ -71,6 +73,27 @@ public class Arrivals {
     }
     books.changed(received.id().value(), touched);
     return true;
+  }
+
+  /**
+   * Takes in an enquiry from the web site as a text of the number it names, and says so in the
+   * script. No keyword in it means anything, because whoever filled in a form is perhaps not who
+   * holds the number.
+   *
+   * @param form the name of the form
+   * @return the conversation; empty when the enquiry was already here
+   */
+  @Transactional
+  public Optional<ConversationId> receiveEnquiry(ReceivedText text, String form) {
+    if (texts.existsReceived(text.networkId())) {
+      return Optional.empty();
+    }
+    Received received = conversations.receive(text, true, Optional.empty());
+    List<Long> touched = new ArrayList<>(received.touched());
+    touched.add(books.event(books.row(received.id()), EventKind.WEB_ENQUIRY, null, form));
+    touched.addAll(assignment.arrived(received.id(), received.newWait()));
+    books.changed(received.id().value(), touched);
+    return Optional.of(received.id());
   }
 
   private Optional<Doing> asked(ReceivedText text) {

@@ -1,16 +1,13 @@
 package fabulum.server.messaging;
 
 import fabulum.core.conversation.Participants;
-import fabulum.core.phone.Region;
 import fabulum.server.conversations.Bookkeeping;
 import fabulum.server.conversations.Conversation;
 import fabulum.server.conversations.ConversationId;
 import fabulum.server.conversations.Conversations;
 import fabulum.server.conversations.EventKind;
-import fabulum.server.conversations.GroupMembers;
 import fabulum.server.conversations.ReceivedText;
 import fabulum.server.lines.LineId;
-import fabulum.server.lines.Lines;
 import fabulum.server.sending.Decisions;
 import fabulum.server.sending.OptedOut;
 import java.util.List;
@@ -24,22 +21,13 @@ import org.springframework.stereotype.Component;
 @Component
 class Groups {
   private final Conversations conversations;
-  private final GroupMembers members;
   private final Decisions decisions;
   private final Bookkeeping books;
-  private final Lines lines;
 
-  Groups(
-      Conversations conversations,
-      GroupMembers members,
-      Decisions decisions,
-      Bookkeeping books,
-      Lines lines) {
+  Groups(Conversations conversations, Decisions decisions, Bookkeeping books) {
     this.conversations = conversations;
-    this.members = members;
     this.decisions = decisions;
     this.books = books;
-    this.lines = lines;
   }
 
   /**
@@ -73,13 +61,8 @@ class Groups {
       if (change.line() != null && change.line().value() != row.lineId()) {
         continue;
       }
-      Region region = new Region(lines.get(new LineId(row.lineId())).region());
-      List<Long> said =
-          members.of(id).stream()
-              .filter(one -> one.number().equals(change.number()))
-              .map(one -> books.event(row, EventKind.GROUP_LEFT, null, members.name(one, region)))
-              .toList();
-      books.changed(row.id(), said);
+      long said = books.eventOf(row, EventKind.GROUP_LEFT, change.number());
+      books.changed(row.id(), List.of(said));
     }
   }
 }

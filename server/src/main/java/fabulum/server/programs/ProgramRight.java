@@ -8,7 +8,9 @@ public enum ProgramRight {
   READ_APPOINTMENTS,
   CHANGE_APPOINTMENTS,
   READ_JOBS,
-  CHANGE_JOBS;
+  CHANGE_JOBS,
+  /** Hands in enquiries from a web site. */
+  SEND_ENQUIRIES;
 
   /** Whether it includes another one. */
   boolean includes(ProgramRight other) {

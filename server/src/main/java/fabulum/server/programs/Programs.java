@@ -124,7 +124,7 @@ public class Programs {
   }
 
   /** Refuses what a program was not given. */
-  static void require(Program program, ProgramRight right) {
+  public static void require(Program program, ProgramRight right) {
     if (!program.may(right)) {
       throw Problem.conflict(
           Problem.Kind.NOT_ALLOWED, "This key was not given the right " + right + ".");

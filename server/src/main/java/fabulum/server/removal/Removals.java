@@ -187,6 +187,8 @@ public class Removals {
       if (!number.shared()) {
         rows.keepAgreement(number.id(), secrets.fingerprint(KEY, number.address()));
         rows.deleteKeptAside(number.address());
+        rows.deleteEnquiries(number.address());
+        rows.deleteEnquiryCodes(number.address());
       }
     }
     rows.deleteAgreement(plan.own());

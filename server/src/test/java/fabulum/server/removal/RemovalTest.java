@@ -105,6 +105,15 @@ class RemovalTest {
         "insert into second_look (conversation_id, staff_id, words, reference, asked_at) values (?, ?, 'zorawaits', 'zora', current_timestamp)",
         conversation,
         office.id("priya"));
+    fabulum.tables.update(
+        "insert into enquiry_form (address, name, business, heading, intro, wording, colour, asks, confirms, in_use)"
+            + " values ('f', 'f', 'b', 'h', '', 'w', '#000000', 'ENQUIRY', true, true)");
+    fabulum.tables.update(
+        "insert into enquiry (reference, form_id, line_id, number, name, words, wording, came_at, came_from, conversation_id)"
+            + " select 'r', id, 1, ?, 'Zora', 'zoraform', 'w', current_timestamp, '::1', ? from enquiry_form",
+        number,
+        conversation);
+    fabulum.tables.update("insert into enquiry_code values (?, current_timestamp)", number);
     assertThat(fabulum.comesTo("select count(*) from outbox", "0")).isTrue();
     String[] words = {
       "Zora", "zora", "Wanderlark", number, number.substring(2), "Zorina",

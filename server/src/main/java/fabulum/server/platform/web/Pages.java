@@ -38,8 +38,8 @@ class Pages {
   /** An address that a person mistyped, or that was another one once: the page says so. */
   @GetMapping(
       path = {
-        "/{place:(?!api|webhook|media|assets|demo|error|actuator)[^.]+}",
-        "/{place:(?!api|webhook|media|assets|demo|error|actuator)[^.]+}/**"
+        "/{place:(?!api|webhook|form|media|assets|demo|error|actuator)[^.]+}",
+        "/{place:(?!api|webhook|form|media|assets|demo|error|actuator)[^.]+}/**"
       },
       headers = "Accept=text/html")
   String nowhere(HttpServletResponse response) {

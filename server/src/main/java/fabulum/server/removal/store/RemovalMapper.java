@@ -53,6 +53,11 @@ public interface RemovalMapper {
 
   void deleteSecondLooks(List<Long> conversations);
 
+  /** What was handed in by forms of the web site for a number. */
+  void deleteEnquiries(String address);
+
+  void deleteEnquiryCodes(String address);
+
   void deletePlannedRuns(List<Long> conversations);
 
   void deletePlanned(List<Long> conversations);

@@ -1,0 +1,18 @@
+package fabulum.server.enquiries.store;
+
+import fabulum.core.enquiry.Asks;
+
+/** A form. */
+public record FormRow(
+    long id,
+    String address,
+    String name,
+    String business,
+    String heading,
+    String intro,
+    String wording,
+    String colour,
+    Asks asks,
+    boolean confirms,
+    boolean inUse,
+    long version) {}
