@@ -65,14 +65,6 @@ await picture('templates', {}, async (page) => {
   await page.getByRole('link', { name: /^Winter storage quote/ }).click();
   await page.getByText(/^Used /).waitFor();
 });
-await picture('to-do', {}, async (page) => {
-  await row(page, /Two coats/);
-  await write(page, 'n', 'Ask Eli which paint we have left.');
-  await page.getByRole('button', { name: 'Make it a to-do…' }).click();
-  await page.getByRole('textbox', { name: 'When' }).fill('Thursday 10:00');
-  await page.getByRole('button', { name: 'Set the time' }).click();
-  await page.getByRole('button', { name: 'Only a note' }).waitFor();
-});
 await picture('several', {}, async (page) => {
   await row(page, /touched ground/);
   await page.getByRole('region', { name: 'Script' }).focus();
@@ -145,6 +137,19 @@ await picture('import', {}, async (page) => {
     .setInputFiles({ name: 'spring-list.csv', mimeType: 'text/csv', buffer: Buffer.from(file) });
   await page.getByRole('region', { name: 'Rows of the file' }).waitFor();
 });
+await picture('group', {}, async (page) => {
+  await row(page, /Greta Eskelin, Ines Hartigan/);
+  await write(page, 'r', 'Yes, you can lie together on C dock from Friday at four.');
+  await page.getByRole('button', { name: 'Send to 3' }).waitFor();
+});
+await picture('web-form', { viewport: { width: 900, height: 860 } }, async (page) => {
+  await page.goto(`${APP}/setup/forms`);
+  const form = page.getByRole('region', { name: 'Ask us on the web site' });
+  await page.goto(new URL((await form.getByRole('link').getAttribute('href')) ?? '', APP).href);
+  await page.getByLabel('Your name').fill('Ada Pell');
+  await page.getByLabel('Your mobile number').fill('(414) 555-0188');
+  await page.getByLabel('What is it about?').fill('Is berth C14 free for a week in July? She is 38 ft.');
+});
 await picture('phone', { viewport: PHONE }, async (page) => {
   await page.getByRole('region', { name: 'Conversations' }).getByText(/student card/).first().click();
   await page.getByRole('region', { name: 'Script' }).waitFor();
@@ -156,23 +161,4 @@ await picture('handsets', { signedIn: false }, async (page) => {
   await page.getByRole('button', { name: 'Send the text' }).click();
   await page.getByRole('listitem').filter({ hasText: 'Is the little launch still for sale?' }).waitFor();
 });
-const handset = (path, method, body) =>
-  fetch(`${HANDSETS}${path}`, { method, headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) });
-async function answer(page, words, reply) {
-  await page.getByRole('region', { name: 'Conversations' }).getByText(words).first().click();
-  await page.getByRole('region', { name: 'Script' }).getByText(words).waitFor();
-  await page.getByLabel(/^Reply to/).fill(reply);
-  await page.keyboard.press('Control+Enter');
-}
-await picture('not-delivered', {}, async (page) => {
-  const asked = 'Is the pump-out free this afternoon?';
-  await handset('/handsets/+13125550188/texts', 'POST', { to: '+19205550101', body: asked });
-  await handset('/control/faults/+13125550188', 'PUT', { failWith: 'undeliverable' });
-  await page.getByRole('button', { name: /^Order: / }).click();
-  await page.getByRole('menuitem', { name: 'newest first' }).click();
-  await answer(page, asked, 'From two o’clock, on the north pontoon.');
-  await page.getByRole('button', { name: 'Send again' }).waitFor();
-  await page.getByRole('button', { name: /Needs a hand/ }).waitFor();
-});
-await handset('/control/faults', 'PUT', {});
 await browser.close();

@@ -14,7 +14,7 @@ export function FormsPage() {
   const lines = useQuery(linesQuery).data ?? [];
   const [editing, setEditing] = useState<number>();
   return (
-    <Box sx={{ p: 2, maxWidth: 980, display: 'grid', gap: 1.5 }}>
+    <Box sx={{ p: 2, maxWidth: 980, display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 1.5 }}>
       <Box>
         A form on your web site where people ask you something. What they send becomes a text conversation on the line
         you choose, once they have confirmed their number with a code. You can also make a form that only asks whether
@@ -82,7 +82,7 @@ function Row({ form, lineName, onEdit }: { form: WebForm; lineName: (id: number)
         {' Goes to '}
         {form.lines.map(lineName).join(', ')}.
       </Box>
-      {form.inUse && <FormAddress address={form.address} />}
+      {form.inUse && <FormAddress address={form.address} heading={form.heading} />}
     </Box>
   );
 }

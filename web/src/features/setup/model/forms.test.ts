@@ -12,6 +12,8 @@ describe('a form of the web site', () => {
   });
 
   it('is shown in a frame whose address cannot break out of it', () => {
-    expect(frameOf('https://inbox.example/form/ab?x="<')).toContain('src="https://inbox.example/form/ab?x=&quot;&lt;"');
+    expect(frameOf('https://inbox.example/form/ab?x="<', 'Ask “us” & "more"')).toContain(
+      'src="https://inbox.example/form/ab?x=&quot;&lt;"',
+    );
   });
 });

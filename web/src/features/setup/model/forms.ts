@@ -28,5 +28,5 @@ export function asksWords({ asks, confirms, inUse }: WebForm): string {
 const escaped = (words: string) => words.replace(/&/g, '&amp;').replace(/"/g, '&quot;').replace(/</g, '&lt;');
 
 /** What a web site needs to show a form in a frame. */
-export const frameOf = (address: string): string =>
-  `<iframe src="${escaped(address)}" title="Ask us by text" style="width: 100%; max-width: 36rem; height: 44rem; border: 0"></iframe>`;
+export const frameOf = (address: string, title: string): string =>
+  `<iframe src="${escaped(address)}" title="${escaped(title)}" style="width: 100%; max-width: 36rem; height: 44rem; border: 0"></iframe>`;

@@ -370,6 +370,11 @@ class EnquiriesTest {
     JsonNode form = made(Map.of("lines", List.of(1, 2)));
     String address = form.path("address").asString();
     assertThat(send(to("/form/" + address)).body()).contains("Please choose");
+    Map<String, String> bad = filled(token(address), "Hi");
+    bad.put("number", "12");
+    assertThat(post("/form/" + address, bad).body())
+        .contains("Please choose where you want to reach us.")
+        .contains("id=\"wrong-NUMBER\"");
     Map<String, Object> off = wanted(Map.of("inUse", false));
     String at = "/api/setup/forms/" + form.path("id").asLong();
     maren.put(at, off).require(200);

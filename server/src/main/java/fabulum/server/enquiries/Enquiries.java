@@ -117,7 +117,11 @@ public class Enquiries {
     }
     Optional<LineView> line = forms.line(form, said.line());
     Map<String, String> wrong = wrong(form, said.filled(), line);
-    Optional<PhoneNumber> number = line.flatMap(one -> number(said.filled(), one, wrong));
+    // Where none is chosen yet, the number is read as on the first: all that is wrong is said at
+    // once.
+    Optional<PhoneNumber> number =
+        line.or(() -> forms.lines(form).stream().findFirst())
+            .flatMap(one -> number(said.filled(), one, wrong));
     if (!wrong.isEmpty() || line.isEmpty() || number.isEmpty()) {
       return new Outcome.Wrong(wrong);
     }

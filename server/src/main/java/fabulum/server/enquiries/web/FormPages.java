@@ -21,6 +21,7 @@ final class FormPages {
       body { margin: 0; background: #ffffff; color: #20262b; font: 1rem/1.5 system-ui, sans-serif; }
       main { max-width: 34rem; margin: 0 auto; padding: 1.5rem 1rem 3rem; }
       .from { color: #5a6168; margin: 0; }
+      form + .from { margin-top: 1.25rem; }
       h1 { font-size: 1.5rem; line-height: 1.25; margin: 0.25rem 0 0.75rem; padding-top: 0.5rem; border-top: 4px solid %1$s; }
       label, legend { display: block; font-weight: 600; margin-top: 1rem; }
       input[type=text], input[type=tel], select, textarea { width: 100%%; font: inherit; color: inherit; padding: 0.55rem 0.6rem;
