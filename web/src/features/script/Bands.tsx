@@ -3,6 +3,7 @@ import { Box } from '@mui/material';
 import { Suspense } from 'react';
 import type { Dossier } from '../../shared/api';
 import { GroupBand } from '../group';
+import { GuestsBand } from '../guests';
 import { IdentifyBand } from '../identify';
 
 /** Fetched with the first one that was handed over. */
@@ -49,6 +50,11 @@ export function Bands({ dossier, me, zone, name, onAsk }: Props) {
         <ToDoBand conversation={conversation} me={me} zone={zone} />
         {told && <SummaryBand summary={summary} conversation={conversation} zone={zone} customer={name} />}
       </Suspense>
+      {dossier.guests.length > 0 && (
+        <Suspense fallback={null}>
+          <GuestsBand dossier={dossier} me={me} />
+        </Suspense>
+      )}
       {several && (
         <Suspense fallback={null}>
           <GroupBand dossier={dossier} />

@@ -22,6 +22,7 @@ const DOSSIER: Dossier = {
   attached: [],
   holders: ['Vera Lund'],
   members: [],
+  guests: [],
   left: [],
   lost: [],
   newest: 40,

@@ -3,6 +3,7 @@ import { type ReactNode, type RefObject } from 'react';
 import type { Dossier as DossierData, Line, Topic } from '../../shared/api';
 import { ActButton, Moment, OwnerMark, TopicMark, useRefusal } from '../../shared/ui';
 import { AgreementFact } from '../agreement';
+import { guestRefusal } from '../guests';
 import type { Acts } from './useActs';
 import { Watching } from './Watching';
 
@@ -24,6 +25,7 @@ interface Props {
   setAsideButton: RefObject<HTMLButtonElement | null>;
   aboutButton: RefObject<HTMLButtonElement | null>;
   onHandOver: () => void;
+  onBringIn: () => void;
   /** The team it was handed to, other than the line's. */
   teamName: string | undefined;
 }
@@ -46,7 +48,7 @@ export function Dossier(props: Props) {
   const mine = conversation.owner?.id === me;
   const several = conversation.numbers > 1;
   const zone = line?.zone ?? 'UTC';
-  const refusal = useRefusal('WORK');
+  const refusal = useRefusal('WORK') || guestRefusal(dossier.myPart);
   return (
     <Box
       component="header"
@@ -85,6 +87,11 @@ export function Dossier(props: Props) {
         <ActButton hint="H" refusal={refusal} aria-haspopup="dialog" onClick={props.onHandOver}>
           Hand over
         </ActButton>
+        {(conversation.group === 'OUR_TURN' || conversation.group === 'THEIR_TURN') && (
+          <ActButton hint="G" refusal={refusal} aria-haspopup="dialog" onClick={props.onBringIn}>
+            Bring in
+          </ActButton>
+        )}
         {(conversation.group === 'OUR_TURN' || conversation.group === 'THEIR_TURN') && (
           <ActButton
             hint="A"

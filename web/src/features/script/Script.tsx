@@ -16,6 +16,7 @@ import { ProblemNote, useKeys, useStable, part } from '../../shared/ui';
 import { type WritingHandle, WritingPlace } from '../writing';
 import { Beside } from '../../shared/sheet';
 import { Closed } from './Closed';
+import { BringIn } from '../guests';
 import { Dossier } from './Dossier';
 import { Bands } from './Bands';
 import { quoted } from './model/copy';
@@ -83,6 +84,7 @@ export const Script = memo(function Script({ id, session, onBack }: Props) {
   const leave = useStable(acts.leave);
   const [asideAnchor, setAsideAnchor] = useState<HTMLElement | null>(null);
   const [handing, setHanding] = useState(false);
+  const [bringing, setBringing] = useState(false);
   const [busyWriting, setBusyWriting] = useTypedLately();
   const readBefore = useWatch(id, gone === undefined, busyWriting);
   const [aboutAnchor, setAboutAnchor] = useState<HTMLElement | null>(null);
@@ -105,11 +107,12 @@ export const Script = memo(function Script({ id, session, onBack }: Props) {
   const group = conversation?.group;
   const several = (conversation?.numbers ?? 1) > 1;
   const inSight = group === 'OUR_TURN' || group === 'THEIR_TURN';
-  const works = session.may.includes('WORK');
+  const works = session.may.includes('WORK') && dossier.data?.myPart === undefined;
   useKeys({
     t: works ? () => acts.take(conversation?.owner?.id ?? 0) : undefined,
     l: works ? acts.letGo : undefined,
     h: works ? () => setHanding(true) : undefined,
+    g: works && inSight ? () => setBringing(true) : undefined,
     // Also where the page does not know yet how it stands, as with one key right after the other: what is so already stays so.
     d: works ? acts.finish : undefined,
     o: works ? (group === 'SET_ASIDE' ? acts.takeUp : acts.reopen) : undefined,
@@ -165,11 +168,17 @@ export const Script = memo(function Script({ id, session, onBack }: Props) {
         setAsideButton={setAsideButton}
         aboutButton={aboutButton}
         onHandOver={() => setHanding(true)}
+        onBringIn={() => setBringing(true)}
         teamName={conversation.teamId === undefined ? undefined : teamName(conversation.teamId)}
       />
       {handing && (
         <Suspense fallback={null}>
           <HandOver id={id} name={name} zone={zone} onClose={() => setHanding(false)} onHandOver={acts.handOver} />
+        </Suspense>
+      )}
+      {bringing && (
+        <Suspense fallback={null}>
+          <BringIn id={id} name={name} onClose={() => setBringing(false)} />
         </Suspense>
       )}
       <Suspense fallback={null}>

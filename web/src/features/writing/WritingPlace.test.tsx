@@ -14,6 +14,7 @@ const dossier: Dossier = {
   attached: [],
   holders: [],
   members: [],
+  guests: [],
   left: [],
   lost: [17],
   newest: 40,

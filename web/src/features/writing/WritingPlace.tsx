@@ -22,6 +22,7 @@ import {
 import { useQueryClient } from '@tanstack/react-query';
 import { offerUndo, ProblemNote, useMe, useRefusal, useStable, part } from '../../shared/ui';
 import { StopWish } from '../agreement';
+import { guestRefusal } from '../guests';
 import { Foot } from './Foot';
 import { Head, type HeadHandle } from './Head';
 import { asking, isRefused } from './model/objections';
@@ -193,7 +194,7 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting, onTe
     },
   }));
 
-  const mayText = useRefusal('TEXT');
+  const mayText = useRefusal('TEXT') || guestRefusal(dossier.myPart, true);
   const mayNote = useRefusal('WORK');
   const refusal = paper === 'NOTE' ? mayNote : mayText;
   const writes = reply.sheet.words.trim() !== '';

@@ -135,6 +135,10 @@ export function direction(
         : 'The customer opts in to texts again.';
     case 'GROUP_LEFT':
       return `${whose} opted out and gets no more texts of this group; the others go on.`;
+    case 'BROUGHT_IN':
+      return `${who} brings ${to} in.`;
+    case 'LET_OUT':
+      return entry.about?.id === entry.speaker?.id ? `${who} leaves.` : `${who} lets ${to} out.`;
     case 'WEB_ENQUIRY':
       return `Sent by the form “${entry.words ?? ''}” on the web site.`;
     case 'WEB_AGREEMENT':

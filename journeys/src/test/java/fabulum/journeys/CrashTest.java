@@ -1,7 +1,9 @@
 package fabulum.journeys;
 
+import static java.nio.charset.StandardCharsets.UTF_8;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.net.CookieManager;
@@ -13,17 +15,22 @@ import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.ResultSet;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.HexFormat;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.UUID;
+import java.util.concurrent.ConcurrentSkipListMap;
 import java.util.concurrent.ConcurrentSkipListSet;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -43,8 +50,8 @@ import org.junit.jupiter.api.io.TempDir;
  * The real programs, as they are packed: handsets text the business and the business answers, all
  * texts numbered, while Fabulum is killed with {@code kill -9} at bad moments: while the network is
  * still answering what it took, and in a burst of texts coming in. Meanwhile texts are planned that
- * fall due every moment. Then what was acknowledged is compared with what is stored and with what
- * the handsets got.
+ * fall due every moment, and files are put to texts. Then what was acknowledged is compared with
+ * what is stored and with what the handsets got.
  */
 class CrashTest {
   /** So many kills; more of them with {@code -Dcrash.kills}. */
@@ -59,6 +66,9 @@ class CrashTest {
 
   /** Conversations in which texts are planned; each takes 50. */
   private static final int PLANNED_IN = 6;
+
+  /** The conversation in which texts with a file go. */
+  private static final int WITH_FILES = PLANNED_IN + 2;
 
   private static final Duration PATIENCE = Duration.ofMinutes(5);
 
@@ -77,6 +87,10 @@ class CrashTest {
   private final Set<String> acknowledgedAnswers = new ConcurrentSkipListSet<>();
   private final Set<String> triedAnswers = new ConcurrentSkipListSet<>();
   private final Set<String> acknowledgedPlans = new ConcurrentSkipListSet<>();
+
+  /** Hashes of the files that went with texts, by the words of the text. */
+  private final Map<String, String> acknowledgedFiles = new ConcurrentSkipListMap<>();
+
   private final AtomicInteger next = new AtomicInteger();
   private volatile boolean going = true;
   private volatile String token = "";
@@ -111,10 +125,11 @@ class CrashTest {
       fabulum.waitFor();
     }
     startFabulum("server");
-    ExecutorService people = Executors.newFixedThreadPool(3);
+    ExecutorService people = Executors.newFixedThreadPool(4);
     people.execute(this::textAsCustomers);
     people.execute(this::answerAsStaff);
     people.execute(this::planAsStaff);
+    people.execute(this::attachAsStaff);
     Random random = new Random(SEED);
     for (int kill = 0; kill < KILLS; kill++) {
       waitFor("some traffic", progress(8 + random.nextInt(20)));
@@ -139,6 +154,7 @@ class CrashTest {
     waitFor("every handset text to be shown", () -> shown().containsAll(textedByHandsets));
     waitFor("all that was planned to go", this::nothingIsPlanned);
     waitFor("the outbox to be empty", this::outboxIsEmpty);
+    waitFor("every file to be fetched", this::nothingIsOnItsWay);
     fabulum.destroy();
     fabulum.waitFor();
     compare();
@@ -164,16 +180,52 @@ class CrashTest {
         .doesNotHaveDuplicates()
         .containsExactlyInAnyOrderElementsOf(acknowledgedPlans);
     assertThat(planned.size()).isGreaterThan(5 * KILLS);
+    List<String> withFiles =
+        query("select words from entry where kind = 'OUT' and words regexp '^with [0-9]+$'");
+    compareFiles(withFiles);
     List<String> arrived = carriedByTheNetwork();
     assertThat(arrived)
         .doesNotHaveDuplicates()
         .containsExactlyInAnyOrderElementsOf(
-            Stream.concat(written.stream(), planned.stream()).toList());
+            Stream.of(written, planned, withFiles).flatMap(List::stream).toList());
     assertThat(received.size()).isGreaterThan(20 * KILLS);
     assertThat(written.size()).isGreaterThan(5 * KILLS);
     System.out.printf(
-        "%d texts in, %d out, %d planned, %d kills: none missing, none twice%n",
-        received.size(), written.size(), planned.size(), KILLS);
+        "%d texts in, %d out, %d planned, %d with a file, %d kills: none missing, none twice%n",
+        received.size(), written.size(), planned.size(), withFiles.size(), KILLS);
+  }
+
+  /** Each text has its one file, whole; and whatever lies among the files is whole. */
+  private void compareFiles(List<String> withFiles) throws Exception {
+    assertThat(withFiles).doesNotHaveDuplicates().containsAll(acknowledgedFiles.keySet());
+    assertThat(withFiles.size()).isGreaterThan(2 * KILLS);
+    List<String> kept =
+        query(
+            "select e.words || ' ' || a.hash from entry e join attachment a on a.entry_id = e.id where e.words regexp '^with [0-9]+$'");
+    assertThat(kept)
+        .hasSameSizeAs(withFiles)
+        .containsAll(
+            acknowledgedFiles.entrySet().stream()
+                .map(one -> one.getKey() + " " + one.getValue())
+                .toList());
+    Set<String> whole = new TreeSet<>();
+    Path files = folder.resolve("files");
+    try (Stream<Path> all = Files.walk(files)) {
+      for (Path file : all.filter(Files::isRegularFile).toList()) {
+        if (!file.startsWith(files.resolve("parts"))) {
+          String hash = hash(Files.readAllBytes(file));
+          assertThat(file.getFileName().toString()).isEqualTo(hash);
+          whole.add(hash);
+        }
+      }
+    }
+    assertThat(whole)
+        .containsAll(
+            query("select hash from attachment where hash is not null and state = 'HERE'"));
+  }
+
+  private static String hash(byte[] octets) throws NoSuchAlgorithmException {
+    return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(octets));
   }
 
   /** The journal's newest word on each text the network took: one a network id. */
@@ -272,6 +324,56 @@ class CrashTest {
     }
   }
 
+  /** Puts a file to a text and sends both, again and again until that is acknowledged. */
+  private void attachAsStaff() {
+    Pattern id = Pattern.compile("\"id\":(\\d+)");
+    int n = 0;
+    while (going) {
+      String words = "with " + ++n;
+      byte[] file = ("%PDF-1.4\n%" + (words + " ").repeat(9_000) + "\n%%EOF\n").getBytes(UTF_8);
+      Matcher there = id.matcher(upload("/api/conversations/" + WITH_FILES + "/attachments", file));
+      if (!there.find()) {
+        pause(60);
+        continue;
+      }
+      String body =
+          "{\"words\":\"%s\",\"reference\":\"%s\",\"confirmed\":[\"night\",\"day-off\"],\"attachments\":[%s]}"
+              .formatted(words, UUID.randomUUID(), there.group(1));
+      String answer = "no answer";
+      while (going && !answer.startsWith("200")) {
+        answer = call("POST", port, "/api/conversations/" + WITH_FILES + "/texts", body);
+        if (answer.startsWith("401") || answer.startsWith("403")) {
+          signIn();
+        }
+        pause(60);
+      }
+      if (answer.startsWith("200")) {
+        acknowledgedFiles.put(words, hashOf(file));
+      }
+    }
+  }
+
+  private static String hashOf(byte[] octets) {
+    try {
+      return hash(octets);
+    } catch (NoSuchAlgorithmException impossible) {
+      throw new IllegalStateException(impossible);
+    }
+  }
+
+  private String upload(String path, byte[] file) {
+    String head =
+        "--part\r\nContent-Disposition: form-data; name=\"file\"; filename=\"plan.pdf\"\r\n\r\n";
+    byte[] body =
+        Stream.of(head.getBytes(UTF_8), file, "\r\n--part--\r\n".getBytes(UTF_8))
+            .collect(ByteArrayOutputStream::new, (to, from) -> to.writeBytes(from), (a, b) -> {})
+            .toByteArray();
+    return send(
+        HttpRequest.newBuilder(URI.create("http://localhost:" + port + path))
+            .header("Content-Type", "multipart/form-data; boundary=part")
+            .POST(BodyPublishers.ofByteArray(body)));
+  }
+
   private boolean nothingIsPlanned() {
     String planned = call("GET", port, "/api/planned", null);
     return planned.startsWith("200") && !planned.contains("\"later ");
@@ -283,6 +385,7 @@ class CrashTest {
             program,
             "--server.port=" + port,
             "--fabulum.data=" + folder,
+            "--fabulum.page.address=http://localhost:" + port,
             "--fabulum.network.url=http://localhost:" + networkPort,
             "--fabulum.network.key=k",
             "--fabulum.network.secret=s");
@@ -333,18 +436,30 @@ class CrashTest {
   }
 
   private boolean outboxIsEmpty() {
-    String script = call("GET", port, "/api/conversations/1/script?limit=100", null);
-    return script.startsWith("200") && !script.contains("\"delivery\":\"WAITING\"");
+    return hasNone(1, "WAITING");
+  }
+
+  private boolean nothingIsOnItsWay() {
+    return hasNone(WITH_FILES, "WAITING") && hasNone(WITH_FILES, "SENT");
+  }
+
+  private boolean hasNone(int conversation, String delivery) {
+    String script =
+        call("GET", port, "/api/conversations/" + conversation + "/script?limit=100", null);
+    return script.startsWith("200") && !script.contains("\"delivery\":\"" + delivery + "\"");
   }
 
   /** One call; the answer is the status and the body, or why there was none. */
   private String call(String method, int at, String path, String body) {
-    HttpRequest.Builder request =
+    return send(
         HttpRequest.newBuilder(URI.create("http://localhost:" + at + path))
-            .timeout(Duration.ofSeconds(5))
             .header("Content-Type", "application/json")
-            .header("X-XSRF-TOKEN", token)
-            .method(method, body == null ? BodyPublishers.noBody() : BodyPublishers.ofString(body));
+            .method(
+                method, body == null ? BodyPublishers.noBody() : BodyPublishers.ofString(body)));
+  }
+
+  private String send(HttpRequest.Builder request) {
+    request.timeout(Duration.ofSeconds(5)).header("X-XSRF-TOKEN", token);
     try {
       var response = http.send(request.build(), BodyHandlers.ofString());
       response.headers().allValues("Set-Cookie").stream()

@@ -222,6 +222,9 @@ class AccessTableTest {
     row("POST", one + "/take", Door.WORKS, Map.of());
     row("POST", one + "/let-go", Door.WORKS);
     row("POST", one + "/hand-over", Door.WORKS, Map.of("person", spare));
+    row("GET", one + "/guests", Door.SEES);
+    row("PUT", one + "/guests/{staff}", Door.WORKS, Map.of("mayAnswer", false));
+    row("DELETE", one + "/guests/{staff}", Door.WORKS);
     row("POST", one + "/done", Door.WORKS);
     row("GET", one + "/likely", Door.SEES);
     row("GET", one + "/wrong-number", Door.SEES);
@@ -725,6 +728,7 @@ class AccessTableTest {
             .replace("{note}", String.valueOf(asked.note()))
             .replace("{topic}", String.valueOf(asked.topic()))
             .replace("{team}", "1")
+            .replace("{staff}", "1")
             .replace("{line}", "1")
             .replace("{site}", "1")
             .replace("{paper}", "REPLY")

@@ -267,6 +267,16 @@ class GroupConversationTest {
   }
 
   @Test
+  void aSmallerGroupOfPeopleWhoAllStillGetTextsIsAnotherConversation() {
+    List<PhoneNumber> three = numbers(3);
+    arrives(three.get(0), three, "All three of us");
+    arrives(three.get(0), three.subList(0, 2), "The two of us");
+    assertThat(words(idOf(three.get(0).e164())))
+        .hasSize(1)
+        .containsAnyOf("All three of us", "The two of us");
+  }
+
+  @Test
   void ourOwnLineAndImpossibleNumbersAreRefusedTogetherAndNothingIsMade() {
     JsonNode refused =
         maren

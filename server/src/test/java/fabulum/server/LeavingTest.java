@@ -29,6 +29,7 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
@@ -617,6 +618,24 @@ class LeavingTest {
 
   @Test
   void whoOptsOutOfAGroupWhileATextWaitsDoesNotGetItAndTheOthersDo() {
+    leavesAGroup(
+        "Still on its way.",
+        leaves -> fabulum.webhook().text(leaves, Fabulum.DOCK, "STOP").require(200));
+  }
+
+  @Test
+  void whatIsDueIsLookedAtAgainForEachOfAGroup() {
+    leavesAGroup(
+        "Due in a moment.",
+        leaves ->
+            fabulum.tables.update(
+                "insert into agreement_change (number_id, noted_at, given, service, news, ground)"
+                    + " select id, current_timestamp, false, true, true, 'BY_WORD'"
+                    + " from number where address = ?",
+                leaves));
+  }
+
+  private void leavesAGroup(String words, Consumer<String> leave) {
     String stays = fabulum.freshNumber();
     String leaves = fabulum.freshNumber();
     Map<String, Object> group =
@@ -639,22 +658,22 @@ class LeavingTest {
               "/api/conversations/" + id + "/texts",
               Map.of(
                   "words",
-                  "Still on its way.",
+                  words,
                   "reference",
                   Fabulum.reference(),
                   "confirmed",
                   List.of("group-begins", "night")))
           .require(200);
-      fabulum.webhook().text(leaves, Fabulum.DOCK, "STOP").require(200);
+      leave.accept(leaves);
     } finally {
       pause(maren, 0);
     }
     fabulum.clock.advance(Duration.ofSeconds(21));
 
-    handed("Still on its way.");
+    handed(words);
     assertThat(
             fabulum.network.handed.stream()
-                .filter(text -> text.words().startsWith("Still on its way."))
+                .filter(text -> text.words().startsWith(words))
                 .flatMap(text -> text.to().stream())
                 .map(PhoneNumber::e164))
         .containsExactly(stays);

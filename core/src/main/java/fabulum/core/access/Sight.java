@@ -11,13 +11,21 @@ import java.util.Set;
  * @param lines they see; empty for all
  * @param narrowed lines on which they do not see what is a colleague's
  * @param teams they are in
+ * @param guestOf conversations into which they were brought, wherever those are
  */
-public record Sight(long who, Optional<Set<Long>> lines, Set<Long> narrowed, Set<Long> teams) {
+public record Sight(
+    long who, Optional<Set<Long>> lines, Set<Long> narrowed, Set<Long> teams, Set<Long> guestOf) {
 
   public Sight {
     lines = lines.map(Set::copyOf);
     narrowed = Set.copyOf(narrowed);
     teams = Set.copyOf(teams);
+    guestOf = Set.copyOf(guestOf);
+  }
+
+  /** Who was brought into no conversation. */
+  public Sight(long who, Optional<Set<Long>> lines, Set<Long> narrowed, Set<Long> teams) {
+    this(who, lines, narrowed, teams, Set.of());
   }
 
   /** Who sees everything; for what the program does by itself. */
@@ -42,6 +50,11 @@ public record Sight(long who, Optional<Set<Long>> lines, Set<Long> narrowed, Set
 
   /** Whether they see a conversation that is there. */
   public boolean sees(Spot spot) {
+    return guestOf.contains(spot.conversation()) || isTheirs(spot);
+  }
+
+  /** Whether they see it because of where it is, and not only because they were brought in. */
+  public boolean isTheirs(Spot spot) {
     boolean within =
         seesLine(spot.line())
             || (spot.team().isPresent() && teams.contains(spot.team().getAsLong()));

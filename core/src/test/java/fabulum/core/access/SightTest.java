@@ -38,6 +38,20 @@ class SightTest {
   }
 
   @Test
+  void whoWasBroughtIntoOneConversationSeesThatOneAndNoOtherThere() {
+    Sight sight = new Sight(ME, Optional.of(Set.of(10L)), Set.of(10L), Set.of(1L), Set.of(7L, 8L));
+    Spot elsewhere = new Spot(20, OptionalLong.of(2), OptionalLong.empty(), 7);
+    assertThat(sight.sees(elsewhere)).isTrue();
+    assertThat(sight.isTheirs(elsewhere)).isFalse();
+    assertThat(sight.sees(new Spot(20, OptionalLong.of(2), OptionalLong.empty(), 9))).isFalse();
+    assertThat(sight.sees(new Spot(20, OptionalLong.of(2), OptionalLong.empty()))).isFalse();
+    assertThat(sight.sees(new Spot(10, OptionalLong.of(2), OptionalLong.empty(), 8)))
+        .as("also what is a colleague's on a narrowed line")
+        .isTrue();
+    assertThat(sight.seesLine(20)).isFalse();
+  }
+
+  @Test
   void everythingAndNothingAreWhatTheySay() {
     Spot spot = new Spot(10, OptionalLong.of(2), OptionalLong.empty());
     assertThat(Sight.everything(ME).sees(spot)).isTrue();

@@ -4,6 +4,8 @@ import fabulum.core.access.Spot;
 import fabulum.core.attachment.FileKind;
 import fabulum.core.conversation.ConversationState;
 import fabulum.core.promise.Promise;
+import fabulum.server.access.Guest;
+import fabulum.server.access.Guests;
 import fabulum.server.access.StaffId;
 import fabulum.server.attachments.Attachment;
 import fabulum.server.attachments.Attachments;
@@ -47,6 +49,7 @@ public class Bookkeeping {
   private final ApplicationEventPublisher events;
   private final Clock clock;
   private final Attachments attachments;
+  private final Guests guests;
 
   Bookkeeping(
       ConversationMapper conversations,
@@ -56,7 +59,9 @@ public class Bookkeeping {
       ChangeFeed feed,
       ApplicationEventPublisher events,
       Clock clock,
-      Attachments attachments) {
+      Attachments attachments,
+      Guests guests) {
+    this.guests = guests;
     this.attachments = attachments;
     this.conversations = conversations;
     this.entries = entries;
@@ -147,6 +152,18 @@ public class Bookkeeping {
       Conversation row, ConversationState after, Instant openedAt, Set<Long> topicIds) {
     Instant due = due(new LineId(row.lineId()), after, topicIds);
     conversations.setStanding(row.id(), StandingRow.of(after, openedAt, due));
+    if (row.state().isOpen() && !after.isOpen()) {
+      letOut(row);
+    }
+  }
+
+  /** Who was brought in is in it until it is done. */
+  private void letOut(Conversation row) {
+    for (Guest guest : guests.in(row.id())) {
+      StaffId who = new StaffId(guest.staff());
+      guests.remove(row.id(), who);
+      events.publishEvent(new GuestLeft(new ConversationId(row.id()), who));
+    }
   }
 
   StandingRow firstStanding(LineId line, ConversationState state) {

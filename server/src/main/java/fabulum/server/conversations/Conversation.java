@@ -59,7 +59,8 @@ public record Conversation(
     return new Spot(
         lineId,
         ownerId == null ? OptionalLong.empty() : OptionalLong.of(ownerId),
-        teamId == null ? OptionalLong.empty() : OptionalLong.of(teamId));
+        teamId == null ? OptionalLong.empty() : OptionalLong.of(teamId),
+        id);
   }
 
   /** Whether several numbers are on the other side. */

@@ -41,6 +41,10 @@ public enum EventKind {
   OPTED_IN,
   /** A number of a group opted out, and the others go on; it is about that number. */
   GROUP_LEFT,
+  /** About a colleague of another team who sees this conversation from then on. */
+  BROUGHT_IN,
+  /** About a colleague who was brought in and is not any more. */
+  LET_OUT,
   /** The text before it came by a form on the web site; its words are the name of the form. */
   WEB_ENQUIRY,
   /** By a form on the web site somebody agreed to texts; its words are the name of the form. */

@@ -2,6 +2,8 @@ package fabulum.server.conversations;
 
 import fabulum.core.access.Act;
 import fabulum.core.access.Sight;
+import fabulum.server.access.Guest;
+import fabulum.server.access.Guests;
 import fabulum.server.access.Permits;
 import fabulum.server.access.StaffId;
 import fabulum.server.conversations.store.EntryMapper;
@@ -22,13 +24,16 @@ public class InSight {
   private final Permits permits;
   private final Undelivered undelivered;
   private final EntryMapper entries;
+  private final Guests guests;
 
   InSight(
       Bookkeeping books,
       Sights sights,
       Permits permits,
       Undelivered undelivered,
-      EntryMapper entries) {
+      EntryMapper entries,
+      Guests guests) {
+    this.guests = guests;
     this.books = books;
     this.sights = sights;
     this.permits = permits;
@@ -47,11 +52,36 @@ public class InSight {
     return books.list(ids).stream().filter(row -> sight.sees(row.spot())).toList();
   }
 
-  /** Holds the row for an act of a person who may work. */
+  /** Holds the row for an act of a person who may work, and was not only brought in. */
   public Conversation lock(ConversationId id, StaffId by) {
+    Conversation row = lockToNote(id, by);
+    if (!isTheirs(row, by)) {
+      throw Problem.notAllowed(
+          "You were brought into this conversation to read it and write notes. Nothing was changed.");
+    }
+    return row;
+  }
+
+  /** Holds the row for a note; who was brought in writes notes as well. */
+  public Conversation lockToNote(ConversationId id, StaffId by) {
     Conversation row = seen(books.lock(id), by);
     permits.require(by, Act.WORK);
     return row;
+  }
+
+  /** Holds the row for a text to the customer; who was brought in may be allowed that or not. */
+  public Conversation lockToAnswer(ConversationId id, StaffId by) {
+    Conversation row = lockToNote(id, by);
+    if (!isTheirs(row, by) && !guests.find(row.id(), by).map(Guest::mayAnswer).orElse(false)) {
+      throw Problem.notAllowed(
+          "You were brought in to write notes. Who brought you in can let you answer. Nothing was sent.");
+    }
+    return row;
+  }
+
+  /** Whether somebody sees it because of where it is, and not only because they were brought in. */
+  public boolean isTheirs(Conversation row, StaffId who) {
+    return sights.of(who).isTheirs(row.spot());
   }
 
   /**

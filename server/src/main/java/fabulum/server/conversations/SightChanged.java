@@ -20,7 +20,7 @@ public record SightChanged(ConversationId id, Spot before) {
     String[] parts = detail.split(" ");
     return new SightChanged(
         new ConversationId(conversation),
-        new Spot(Long.parseLong(parts[0]), id(parts[1]), id(parts[2])));
+        new Spot(Long.parseLong(parts[0]), id(parts[1]), id(parts[2]), conversation));
   }
 
   private static OptionalLong id(String part) {

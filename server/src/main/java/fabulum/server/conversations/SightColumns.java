@@ -12,12 +12,14 @@ import org.jspecify.annotations.Nullable;
  * @param lines they see
  * @param teams they are in, for what was handed to those
  * @param narrowed lines on which they do not see what is a colleague's
+ * @param guestOf conversations into which they were brought
  */
 public record SightColumns(
     long me,
     @Nullable List<Long> lines,
     @Nullable List<Long> teams,
-    @Nullable List<Long> narrowed) {
+    @Nullable List<Long> narrowed,
+    @Nullable List<Long> guestOf) {
   private static final long NONE = 0;
 
   /** The columns of a sight. */
@@ -26,7 +28,8 @@ public record SightColumns(
         sight.who(),
         sight.lines().map(SightColumns::orNone).orElse(null),
         sight.teams().isEmpty() ? null : List.copyOf(sight.teams()),
-        sight.narrowed().isEmpty() ? null : List.copyOf(sight.narrowed()));
+        sight.narrowed().isEmpty() ? null : List.copyOf(sight.narrowed()),
+        sight.guestOf().isEmpty() ? null : List.copyOf(sight.guestOf()));
   }
 
   private static List<Long> orNone(Collection<Long> ids) {

@@ -37,7 +37,7 @@ class KnownCustomers {
   private static final int CHUNK = 500;
 
   /** What is seen finds candidates only; it is neither quoted nor counted. */
-  private static final SightColumns ALL_LINES = new SightColumns(0, null, null, null);
+  private static final SightColumns ALL_LINES = new SightColumns(0, null, null, null, null);
 
   private final Profiles profiles;
   private final Talk talk;

@@ -122,7 +122,7 @@ public class WhoWrites {
    * @param texts the new ones; what is known of the number from before is added
    */
   public Ranking rank(PhoneNumber number, List<Saying> texts, ZoneId zone) {
-    SightColumns all = new SightColumns(0, null, null, null);
+    SightColumns all = new SightColumns(0, null, null, null, null);
     Instant last = texts.get(texts.size() - 1).at();
     List<Saying> said = talk.of(number.e164(), known.since(last), all);
     Inquiry inquiry =

@@ -66,6 +66,7 @@ public record ConversationView(
     return new Spot(
         lineId,
         owner == null ? OptionalLong.empty() : OptionalLong.of(owner.id()),
-        teamId == null ? OptionalLong.empty() : OptionalLong.of(teamId));
+        teamId == null ? OptionalLong.empty() : OptionalLong.of(teamId),
+        id);
   }
 }

@@ -6,10 +6,12 @@ import fabulum.core.conversation.Group;
 import fabulum.core.phone.NumberReader;
 import fabulum.core.phone.Region;
 import fabulum.core.phone.Sender;
+import fabulum.server.access.StaffId;
 import fabulum.server.conversations.Bookkeeping;
 import fabulum.server.conversations.Conversation;
 import fabulum.server.conversations.GroupMembers;
 import fabulum.server.conversations.GroupMembers.Member;
+import fabulum.server.inbox.DossierView.MyPart;
 import fabulum.server.lines.LineId;
 import fabulum.server.lines.Lines;
 import fabulum.server.people.People;
@@ -17,6 +19,7 @@ import fabulum.server.people.StaffView;
 import java.time.Clock;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -34,6 +37,7 @@ class ConversationViews {
   private final Bookkeeping books;
   private final GroupMembers members;
   private final Members each;
+  private final GuestViews guests;
   private final Lines lines;
   private final People people;
   private final Clock clock;
@@ -47,10 +51,12 @@ class ConversationViews {
       Bookkeeping books,
       GroupMembers members,
       Members each,
+      GuestViews guests,
       Lines lines,
       People people,
       Clock clock) {
     this.each = each;
+    this.guests = guests;
     this.members = members;
     this.books = books;
     this.lines = lines;
@@ -114,6 +120,16 @@ class ConversationViews {
         row.asideUntil(),
         row.back(),
         topics);
+  }
+
+  /** Colleagues who were brought in. */
+  List<GuestView> guests(Conversation row) {
+    return guests.of(row);
+  }
+
+  /** The part of who was only brought in. */
+  Optional<MyPart> partOf(Conversation row, StaffId who) {
+    return guests.partOf(row, who);
   }
 
   /** Everybody on the other side of a group; nobody where there is one number. */

@@ -19,6 +19,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.Set;
@@ -161,8 +162,25 @@ class Counters {
           sums.merge(standing.group(), n, Integer::sum);
         }
       });
+      brought(sight)
+          .forEach(standing -> {
+            LineView line = byId.get(standing.line());
+            if (line != null && sentence.agreesWith(facts(standing, line), sight.who())) {
+              sums.merge(standing.group(), 1, Integer::sum);
+            }
+          });
     }
     return sums;
+  }
+
+  /** Where those are into which someone was only brought; they are few. */
+  private List<Placing> brought(Sight sight) {
+    return sight.guestOf().stream()
+        .map(placed::get)
+        .filter(Objects::nonNull)
+        .map(Placed::standing)
+        .filter(standing -> !sight.isTheirs(spot(standing)))
+        .toList();
   }
 
   private static Facts facts(Placing standing, LineView line) {
@@ -192,6 +210,12 @@ class Counters {
               .merge(standing.group(), n, Integer::sum);
         }
       });
+      brought(sight)
+          .forEach(standing ->
+              sums.computeIfAbsent(
+                      standing.owner() == null ? NOBODY : standing.owner(),
+                      any -> new EnumMap<>(Group.class))
+                  .merge(standing.group(), 1, Integer::sum));
     }
     return sums;
   }
@@ -205,6 +229,13 @@ class Counters {
           .forEach(standing -> handed.add(standing.line()));
     }
     return handed;
+  }
+
+  /** Lines of conversations into which someone was brought. */
+  Set<Long> linesOf(Sight sight) {
+    synchronized (this) {
+      return brought(sight).stream().map(Placing::line).collect(Collectors.toSet());
+    }
   }
 
   private static OptionalLong id(@Nullable Long id) {

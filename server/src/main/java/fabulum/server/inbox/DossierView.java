@@ -16,6 +16,8 @@ import org.jspecify.annotations.Nullable;
  * @param customer who it is; empty while to be identified
  * @param holders everybody the number belongs to, by name
  * @param members of a group: everybody on the other side; empty for one number
+ * @param guests colleagues who were brought in
+ * @param myPart what who asks may here, where they were only brought in; else empty
  * @param drafts what this member of staff has begun to write here
  * @param attached what they have put to the text they write here
  * @param left what those who have left had begun to write here, for leads
@@ -29,10 +31,19 @@ public record DossierView(
     @Nullable CustomerView customer,
     List<String> holders,
     List<MemberView> members,
+    List<GuestView> guests,
+    @Nullable MyPart myPart,
     List<DraftView> drafts,
     List<AttachmentView> attached,
     List<LeftDraft> left,
     @Nullable SummaryView summary,
     long newest,
     Set<Long> lost,
-    List<Watchers.Watcher> watchers) {}
+    List<Watchers.Watcher> watchers) {
+
+  /** What a colleague may in a conversation into which they were brought. */
+  public enum MyPart {
+    NOTES,
+    NOTES_AND_ANSWERS
+  }
+}

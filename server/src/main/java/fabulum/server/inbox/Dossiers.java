@@ -58,6 +58,8 @@ public class Dossiers {
         customer,
         row.isGroup() ? List.of() : customers.holderNames(number),
         views.members(row),
+        views.guests(row),
+        views.partOf(row, asking).orElse(null),
         drafts.list(id, asking),
         drafts.listAttached(id, asking),
         drafts.listLeft(id, asking),

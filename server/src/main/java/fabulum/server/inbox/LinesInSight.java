@@ -5,6 +5,7 @@ import fabulum.server.access.StaffId;
 import fabulum.server.lines.LineView;
 import fabulum.server.lines.Lines;
 import fabulum.server.lines.Sights;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import org.springframework.stereotype.Service;
@@ -25,7 +26,11 @@ public class LinesInSight {
   /** The lines someone sees, and those of which something was handed to a team of theirs. */
   public List<LineView> list(StaffId who) {
     Sight sight = sights.of(who);
-    Set<Long> handed = sight.isEverything() ? Set.of() : counters.handedTo(sight.teams());
+    Set<Long> handed = new HashSet<>();
+    if (!sight.isEverything()) {
+      handed.addAll(counters.handedTo(sight.teams()));
+      handed.addAll(counters.linesOf(sight));
+    }
     return lines.list().stream()
         .filter(line -> sight.seesLine(line.id()) || handed.contains(line.id()))
         .toList();

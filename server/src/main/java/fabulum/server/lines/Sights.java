@@ -4,6 +4,7 @@ import fabulum.core.access.Access;
 import fabulum.core.access.Permission;
 import fabulum.core.access.Role;
 import fabulum.core.access.Sight;
+import fabulum.server.access.Guests;
 import fabulum.server.access.Permits;
 import fabulum.server.access.StaffId;
 import fabulum.server.people.Teams;
@@ -19,8 +20,10 @@ public class Sights {
   private final Lines lines;
   private final Teams teams;
   private final Permits permits;
+  private final Guests guests;
 
-  Sights(Lines lines, Teams teams, Permits permits) {
+  Sights(Lines lines, Teams teams, Permits permits, Guests guests) {
+    this.guests = guests;
     this.lines = lines;
     this.teams = teams;
     this.permits = permits;
@@ -46,6 +49,6 @@ public class Sights {
         access.role() == Role.LEAD
             ? Set.of()
             : all.stream().filter(LineView::narrowed).map(LineView::id).collect(Collectors.toSet());
-    return new Sight(who.value(), seen, narrowed, mine);
+    return new Sight(who.value(), seen, narrowed, mine, guests.of(who));
   }
 }

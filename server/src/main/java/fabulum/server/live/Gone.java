@@ -6,6 +6,9 @@ import fabulum.server.people.StaffView;
 
 /** Conversations that someone sees no longer. */
 final class Gone {
+  /** Why a colleague who was brought in does not see it any more. */
+  static final String LET_OUT = "You were brought in until it is done, or were let out again.";
+
   private Gone() {}
 
   /** Why those who saw it where it stood before do not see it any more. */

@@ -2,6 +2,7 @@ package fabulum.server.live;
 
 import fabulum.server.conversations.ConversationChanged;
 import fabulum.server.conversations.EntryView;
+import fabulum.server.conversations.GuestLeft;
 import fabulum.server.conversations.SightChanged;
 import fabulum.server.inbox.Inbox;
 import fabulum.server.inbox.Scripts;
@@ -74,6 +75,17 @@ class LiveMessages implements DisposableBean {
                 stream.broadcast(
                     LiveMessage.gone(row.id(), Gone.why(change.before(), row)),
                     Audience.losing(change.before(), row.spot()))));
+  }
+
+  @TransactionalEventListener(phase = TransactionPhase.AFTER_COMMIT)
+  void left(GuestLeft left) {
+    tellLater(() ->
+        inbox
+            .find(left.id())
+            .ifPresent(row ->
+                stream.broadcast(
+                    LiveMessage.gone(row.id(), Gone.LET_OUT),
+                    sight -> sight.who() == left.who().value() && !sight.sees(row.spot()))));
   }
 
   @EventListener

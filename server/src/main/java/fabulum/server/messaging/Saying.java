@@ -130,7 +130,7 @@ class Saying {
     boolean pauses = writer.isPresent() && leaving.at().isAfter(at);
     Optional<Snapshot> before = pauses ? Optional.of(books.snapshot(row)) : Optional.empty();
     if (effect.takesOwnership()) {
-      writer.ifPresent(by -> touched.addAll(own(row, by)));
+      writer.filter(by -> inSight.isTheirs(row, by)).ifPresent(by -> touched.addAll(own(row, by)));
     }
     long entry = append(row, said, leaving, at);
     touched.add(entry);
@@ -158,7 +158,7 @@ class Saying {
   }
 
   private Conversation hold(ConversationId id, Optional<StaffId> writer) {
-    return writer.map(by -> inSight.lock(id, by)).orElseGet(() -> books.lock(id));
+    return writer.map(by -> inSight.lockToAnswer(id, by)).orElseGet(() -> books.lock(id));
   }
 
   /** The text that was not delivered and is sent again with this one. */

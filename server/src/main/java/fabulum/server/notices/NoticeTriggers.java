@@ -12,6 +12,7 @@ import fabulum.server.lines.Lines;
 import fabulum.server.messaging.TextNotDelivered;
 import fabulum.server.notices.Telling.Notice;
 import fabulum.server.notices.store.NoticeMapper;
+import fabulum.server.ownership.BroughtIn.Brought;
 import fabulum.server.ownership.ConversationArrived;
 import fabulum.server.ownership.ConversationHanded;
 import fabulum.server.people.People;
@@ -111,6 +112,15 @@ class NoticeTriggers {
         people.get(new StaffId(mention.by())).name() + ": “" + note(mention.note()) + "”";
     String about = "note " + mention.note().value();
     telling.tell(mention.who(), new Notice(Kind.MENTION, view, about, words, false));
+  }
+
+  @EventListener
+  void brought(Brought brought) {
+    ConversationView view = inbox.find(brought.id()).orElseThrow();
+    String words = people.get(brought.by()).name() + " brought you into this conversation.";
+    telling.tell(
+        brought.who().value(),
+        new Notice(Kind.MENTION, view, "brought in " + brought.event(), words, false));
   }
 
   /**

@@ -53,7 +53,7 @@ public class Notes {
   @Transactional
   public void add(
       ConversationId id, String words, ToDo.@Nullable Wanted toDo, String reference, StaffId by) {
-    Conversation row = inSight.lock(id, by);
+    Conversation row = inSight.lockToNote(id, by);
     if (references.isKnown(row, words, reference)) {
       return;
     }
@@ -73,7 +73,7 @@ public class Notes {
   /** Lets a note of the person's own say something else; what it said is kept. */
   @Transactional
   public void rewrite(ConversationId id, EntryId note, String words, StaffId by) {
-    Conversation row = inSight.lock(id, by);
+    Conversation row = inSight.lockToNote(id, by);
     Entry entry = own(row, note, by);
     if (words.equals(entry.words())) {
       return;
@@ -88,7 +88,7 @@ public class Notes {
   /** Withdraws a note of the person's own; what it said is kept, out of sight. */
   @Transactional
   public void withdraw(ConversationId id, EntryId note, StaffId by) {
-    Conversation row = inSight.lock(id, by);
+    Conversation row = inSight.lockToNote(id, by);
     Entry entry = own(row, note, by);
     notes.keepBefore(entry.id(), books.now());
     notes.withdraw(note.value(), books.now());

@@ -85,7 +85,7 @@ public class SecondLooks {
   /** Lets a text wait. To be used in the transaction that would send it otherwise, if any. */
   @Transactional
   public void ask(ConversationId id, Said said, StaffId by) {
-    Conversation row = inSight.lock(id, by);
+    Conversation row = inSight.lockToAnswer(id, by);
     if (isKnown(id, said)) {
       return;
     }

@@ -93,7 +93,7 @@ public class ToDos {
   @Transactional
   public void change(EntryId note, ToDo.Wanted wanted, StaffId by) {
     ToDo toDo = open(note, by);
-    Conversation row = inSight.lock(new ConversationId(toDo.conversation()), by);
+    Conversation row = inSight.lockToNote(new ConversationId(toDo.conversation()), by);
     require(row, wanted);
     rows.update(note.value(), wanted);
     books.changed(row.id(), List.of(note.value()));
@@ -103,7 +103,7 @@ public class ToDos {
   @Transactional
   public void tick(EntryId note, StaffId by) {
     ToDo toDo = present(note, by);
-    Conversation row = inSight.lock(new ConversationId(toDo.conversation()), by);
+    Conversation row = inSight.lockToNote(new ConversationId(toDo.conversation()), by);
     Instant now = books.now();
     if (rows.setDone(note.value(), now, by.value()) == 0) {
       return;
@@ -122,7 +122,7 @@ public class ToDos {
   @Transactional
   public void untick(EntryId note, StaffId by) {
     ToDo toDo = present(note, by);
-    Conversation row = inSight.lock(new ConversationId(toDo.conversation()), by);
+    Conversation row = inSight.lockToNote(new ConversationId(toDo.conversation()), by);
     if (rows.setDone(note.value(), null, null) > 0) {
       long event = books.event(row, EventKind.UNDONE, by, EventKind.TO_DO_DONE.name());
       books.changed(row.id(), List.of(note.value(), event));

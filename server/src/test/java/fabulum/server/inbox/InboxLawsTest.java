@@ -36,6 +36,7 @@ import fabulum.server.lines.NewLine;
 import fabulum.server.messaging.Arrivals;
 import fabulum.server.messaging.Messaging;
 import fabulum.server.messaging.Recipient;
+import fabulum.server.ownership.BroughtIn;
 import fabulum.server.ownership.HandTo;
 import fabulum.server.ownership.Ownership;
 import fabulum.server.people.NewStaff;
@@ -101,6 +102,7 @@ class InboxLawsTest {
   private Undo undo;
   private Acts acts;
   private Ownership owning;
+  private BroughtIn broughtIn;
   private Inbox inbox;
   private Messaging messaging;
   private Returns returns;
@@ -119,6 +121,7 @@ class InboxLawsTest {
     @Nullable Long startedBy;
     boolean failed;
     final Set<Long> topics = new HashSet<>();
+    final Set<Long> guests = new HashSet<>();
     final List<String> said = new ArrayList<>();
 
     Plain(long line, String address, Instant at) {
@@ -131,6 +134,9 @@ class InboxLawsTest {
 
     void now(ConversationState after, Instant at) {
       opened = after.isOpen() && !state.isOpen() ? at : opened;
+      if (!after.isOpen()) {
+        guests.clear();
+      }
       state = after;
     }
   }
@@ -143,6 +149,7 @@ class InboxLawsTest {
     undo = fabulum.context.getBean(Undo.class);
     acts = fabulum.context.getBean(Acts.class);
     owning = fabulum.context.getBean(Ownership.class);
+    broughtIn = fabulum.context.getBean(BroughtIn.class);
     inbox = fabulum.context.getBean(Inbox.class);
     messaging = fabulum.context.getBean(Messaging.class);
     returns = fabulum.context.getBean(Returns.class);
@@ -216,12 +223,13 @@ class InboxLawsTest {
     Plain one = one(chosen);
     ConversationId id = new ConversationId(chosen);
     StaffId someone = anybody();
-    StaffId by = sees(one, someone.value()) ? someone : new StaffId(LEAD);
+    StaffId by = isTheirs(one, someone.value()) ? someone : new StaffId(LEAD);
     if (!by.equals(someone)) {
       assertThatThrownBy(() -> owning.take(id, null, someone))
-          .hasMessageContaining("does not exist");
+          .hasMessageContaining(
+              sees(one, someone.value()) ? "You were brought into" : "does not exist");
     }
-    switch (random.nextInt(11)) {
+    switch (random.nextInt(13)) {
       case 0, 1, 2 -> answer(one, id, by, i);
       case 3 -> {
         owning.take(id, null, by);
@@ -242,7 +250,8 @@ class InboxLawsTest {
       }
       case 8 -> topic(one, id, by);
       case 9 -> handOver(one, id, by);
-      default -> takeBack(id, by);
+      case 10, 11 -> bringIn(one, id, by);
+      default -> takeBack(one, id, by);
     }
   }
 
@@ -250,8 +259,23 @@ class InboxLawsTest {
     return new StaffId(1 + random.nextInt(4));
   }
 
-  /** Whether someone sees it, by the words of the rule. */
+  /** Somebody of another team, if it is open; who is in already is let out. */
+  private void bringIn(Plain one, ConversationId id, StaffId by) {
+    StaffId who = anybody();
+    if (one.guests.remove(who.value())) {
+      broughtIn.letOut(id, who, by);
+    } else if (one.state.isOpen() && !isTheirs(one, who.value())) {
+      broughtIn.bringIn(id, who, random.nextBoolean(), by);
+      one.guests.add(who.value());
+    }
+  }
+
   private static boolean sees(Plain one, long who) {
+    return one.guests.contains(who) || isTheirs(one, who);
+  }
+
+  /** Whether someone sees it because of where it is, by the words of the rule. */
+  private static boolean isTheirs(Plain one, long who) {
     boolean first = one.line != 2 || Long.valueOf(2).equals(one.team);
     boolean hidden = one.line == 3 && one.owner != null && one.owner != who;
     return switch ((int) who) {
@@ -357,7 +381,9 @@ class InboxLawsTest {
   }
 
   /** Done and taken back leaves all as it was. */
-  private void takeBack(ConversationId id, StaffId by) {
+  /** Who was brought in is out with the end, also when that is taken back. */
+  private void takeBack(Plain one, ConversationId id, StaffId by) {
+    one.guests.clear();
     acts.finish(id, null, by)
         .ifPresent(step -> assertThat(undo.undo(step.name(), by).undone()).isEqualTo(1));
   }
