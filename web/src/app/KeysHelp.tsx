@@ -32,7 +32,7 @@ const KEYS: [string, string][] = [
   ['Alt+Enter', 'send, and done'],
   ['T', 'take it'],
   ['H', 'hand it over'],
-  ['G', 'bring in a colleague of another team'],
+  ['+', 'bring in a colleague of another team'],
   ['L', 'let it go'],
   ['D', 'done'],
   ['A', 'set aside'],

@@ -88,7 +88,7 @@ export function Dossier(props: Props) {
           Hand over
         </ActButton>
         {(conversation.group === 'OUR_TURN' || conversation.group === 'THEIR_TURN') && (
-          <ActButton hint="G" refusal={refusal} aria-haspopup="dialog" onClick={props.onBringIn}>
+          <ActButton hint="+" refusal={refusal} aria-haspopup="dialog" onClick={props.onBringIn}>
             Bring in
           </ActButton>
         )}

@@ -112,7 +112,7 @@ export const Script = memo(function Script({ id, session, onBack }: Props) {
     t: works ? () => acts.take(conversation?.owner?.id ?? 0) : undefined,
     l: works ? acts.letGo : undefined,
     h: works ? () => setHanding(true) : undefined,
-    g: works && inSight ? () => setBringing(true) : undefined,
+    '+': works && inSight ? () => setBringing(true) : undefined,
     // Also where the page does not know yet how it stands, as with one key right after the other: what is so already stays so.
     d: works ? acts.finish : undefined,
     o: works ? (group === 'SET_ASIDE' ? acts.takeUp : acts.reopen) : undefined,

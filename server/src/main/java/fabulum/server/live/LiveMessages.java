@@ -8,6 +8,7 @@ import fabulum.server.inbox.Inbox;
 import fabulum.server.inbox.Scripts;
 import fabulum.server.notices.NoticeGiven;
 import fabulum.server.notices.Notices;
+import fabulum.server.ownership.BroughtIn.Brought;
 import fabulum.server.people.ColleaguesChanged;
 import fabulum.server.people.PeopleChanged;
 import fabulum.server.platform.Troubles;
@@ -75,6 +76,12 @@ class LiveMessages implements DisposableBean {
                 stream.broadcast(
                     LiveMessage.gone(row.id(), Gone.why(change.before(), row)),
                     Audience.losing(change.before(), row.spot()))));
+  }
+
+  /** It may be on a line that their page does not know yet. */
+  @TransactionalEventListener(phase = TransactionPhase.AFTER_COMMIT)
+  void brought(Brought brought) {
+    tellLater(() -> stream.broadcast(LiveMessage.readAgain(), Audience.only(brought.who())));
   }
 
   @TransactionalEventListener(phase = TransactionPhase.AFTER_COMMIT)

@@ -9,6 +9,7 @@
       "lines",
       "conversations",
       "inbox",
+      "ownership",
       "presence",
       "notices",
       "setup",
