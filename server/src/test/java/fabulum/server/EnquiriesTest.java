@@ -125,6 +125,14 @@ class EnquiriesTest {
         .toList();
   }
 
+  /** Codes that left or wait to leave. */
+  private int codesCounted() {
+    Integer rows =
+        fabulum.tables.queryForObject(
+            "select count(*) from enquiry_code where number = ?", Integer.class, number);
+    return rows == null ? 0 : rows;
+  }
+
   private int waiting() {
     Integer rows =
         fabulum.tables.queryForObject(
@@ -151,7 +159,7 @@ class EnquiriesTest {
         .contains("a code of six digits");
     assertThat(waiting()).as("nobody sees what is not confirmed").isZero();
     post("/form/" + form, filled(token, "Is C14 free?"));
-    assertThat(codes()).as("handed in twice is one enquiry").hasSize(1);
+    assertThat(codesCounted()).as("handed in twice is one enquiry").isEqualTo(1);
     assertThat(post("/form/" + form + "/code", Map.of("token", token, "code", "x")).statusCode())
         .isEqualTo(422);
     assertThat(post("/form/" + form + "/code", Map.of("token", token, "code", code())).body())
@@ -182,7 +190,7 @@ class EnquiriesTest {
                 number))
         .as("who did not confirm the number neither opts it out nor agrees for it")
         .isEmpty();
-    assertThat(codes()).isEmpty();
+    assertThat(codesCounted()).isZero();
   }
 
   @Test
@@ -219,7 +227,7 @@ class EnquiriesTest {
       assertThat(page.statusCode()).isEqualTo(422);
       assertThat(page.body()).contains("Nothing was sent yet").contains("Is C14 free?");
     }
-    assertThat(codes()).isEmpty();
+    assertThat(codesCounted()).isZero();
   }
 
   @Test
@@ -325,7 +333,7 @@ class EnquiriesTest {
     String form = formOf(Map.of());
     assertThat(post("/form/" + form, filled(token(form), "Hello")).body())
         .contains("If this number can receive texts");
-    assertThat(codes()).isEmpty();
+    assertThat(codesCounted()).isZero();
   }
 
   @Test

@@ -1,14 +1,11 @@
 package fabulum.server.messaging;
 
-import fabulum.core.cost.Money;
 import fabulum.server.conversations.Bookkeeping;
 import fabulum.server.conversations.ConversationId;
 import fabulum.server.conversations.Conversations;
 import fabulum.server.conversations.Conversations.Received;
 import fabulum.server.conversations.EventKind;
 import fabulum.server.conversations.ReceivedText;
-import fabulum.server.cost.Costs;
-import fabulum.server.lines.Lines;
 import fabulum.server.messaging.ArrivalStep.Doing;
 import fabulum.server.messaging.store.TextMapper;
 import fabulum.server.ownership.Assignment;
@@ -27,8 +24,7 @@ public class Arrivals {
   private final Assignment assignment;
   private final Bookkeeping books;
   private final List<ArrivalStep> steps;
-  private final Lines lines;
-  private final Costs costs;
+  private final IncomingCost cost;
   private final Groups groups;
 
   Arrivals(
@@ -37,16 +33,14 @@ public class Arrivals {
       Assignment assignment,
       Bookkeeping books,
       List<ArrivalStep> steps,
-      Lines lines,
-      Costs costs,
+      IncomingCost cost,
       Groups groups) {
     this.texts = texts;
     this.conversations = conversations;
     this.assignment = assignment;
     this.books = books;
     this.steps = List.copyOf(steps);
-    this.lines = lines;
-    this.costs = costs;
+    this.cost = cost;
     this.groups = groups;
   }
 
@@ -64,8 +58,7 @@ public class Arrivals {
     boolean history = text.when().history();
     Optional<Doing> asked = history ? Optional.empty() : asked(text);
     boolean waits = !history && asked.filter(Doing::isSettled).isEmpty();
-    Optional<Money> cost = costs.textIn(lines.get(text.line()), text.when().at());
-    Received received = conversations.receive(text, waits, cost);
+    Received received = conversations.receive(text, waits, cost.of(text));
     List<Long> touched = new ArrayList<>(received.touched());
     asked.ifPresent(it -> touched.addAll(it.act(received.id())));
     if (waits) {
