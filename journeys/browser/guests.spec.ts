@@ -1,4 +1,4 @@
-import { expect, open, reply, script, test, withoutBarriers } from './fixture';
+import { expect, open, reply, script, test } from './fixture';
 
 test('a colleague of another team is brought into one conversation, writes a note, and is out when it is done', async ({ office }) => {
   const page = await office.pageOf();
@@ -14,7 +14,6 @@ test('a colleague of another team is brought into one conversation, writes a not
   await page.keyboard.press('+');
   const dialog = page.getByRole('dialog', { name: /^Bring a colleague into/ });
   await dialog.getByLabel('Colleague', { exact: true }).fill(`ines ford ${office.tag}`);
-  await withoutBarriers(page, 'light', '[role=dialog]');
   await dialog.getByRole('button', { name: `Bring in ${ines.name}` }).click();
   await expect(script(page)).toContainText(`brings ${ines.name} in.`);
 

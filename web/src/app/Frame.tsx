@@ -1,8 +1,8 @@
 import { Box } from '@mui/material';
-import { Suspense, useEffect, useState } from 'react';
+import { Suspense, useState } from 'react';
 import { Outlet } from 'react-router';
 import { useTelling } from '../features/notices';
-import { prefetchWriteTo, WriteTo } from '../features/write-to';
+import { WriteTo } from '../features/write-to';
 import { useLive } from '../realtime';
 import type { LiveMessage, Session } from '../shared/api';
 import { part, useKeys } from '../shared/ui';
@@ -36,7 +36,6 @@ export function Frame({ session }: { session: Session }) {
   });
   const writes = session.may.includes('TEXT');
   const [writing, setWriting] = useState(false);
-  useEffect(prefetchWriteTo, []);
   useKeys({ '?': () => setHelp(true), w: writes ? () => setWriting(true) : undefined });
   return (
     <Box sx={{ height: '100dvh', display: 'flex', flexDirection: 'column' }}>

@@ -1,15 +1,11 @@
 import { Box, Button, Menu, MenuItem } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
-import { Suspense, useRef, useState } from 'react';
+import { useRef, useState } from 'react';
 import { type MomentKind, type SeveralAct, teamsQuery, type Topic } from '../../shared/api';
-import { ActButton, part, TimeDialog, TopicMark, useKeys, useMe, useNow, useRefusal } from '../../shared/ui';
+import { ActButton, TimeDialog, TopicMark, useKeys, useMe, useNow, useRefusal } from '../../shared/ui';
+import { SeveralDialog } from './SeveralDialog';
+import { TextToEach } from './TextToEach';
 import { useBegun } from './useBegun';
-
-/** Fetched with the first act on several. */
-const SeveralDialog = part(() => import('./SeveralDialog').then((part) => part.SeveralDialog));
-
-/** Fetched when the first text to several is written. */
-const TextToEach = part(() => import('./TextToEach').then((part) => part.TextToEach));
 
 interface Props {
   chosen: Pick<SeveralAct, 'ids' | 'group' | 'sentence'>;
@@ -135,28 +131,24 @@ export function SeveralBar({ chosen, count, total, first, zone, topics, onAll, o
         />
       )}
       {writing && (
-        <Suspense fallback={null}>
-          <TextToEach
-            count={count}
-            words={paper.begun.words}
-            onWrite={paper.write}
-            onClose={() => setWriting(false)}
-            onText={() => wanted({ what: 'TEXT', words: paper.begun.words })}
-          />
-        </Suspense>
+        <TextToEach
+          count={count}
+          words={paper.begun.words}
+          onWrite={paper.write}
+          onClose={() => setWriting(false)}
+          onText={() => wanted({ what: 'TEXT', words: paper.begun.words })}
+        />
       )}
       {act && (
-        <Suspense fallback={null}>
-          <SeveralDialog
-            act={act}
-            reference={act.what === 'TEXT' ? paper.begun.reference : undefined}
-            onBegun={act.what === 'TEXT' ? paper.sent : undefined}
-            onClose={(finished) => {
-              setAct(undefined);
-              if (finished) onClear();
-            }}
-          />
-        </Suspense>
+        <SeveralDialog
+          act={act}
+          reference={act.what === 'TEXT' ? paper.begun.reference : undefined}
+          onBegun={act.what === 'TEXT' ? paper.sent : undefined}
+          onClose={(finished) => {
+            setAct(undefined);
+            if (finished) onClear();
+          }}
+        />
       )}
     </Box>
   );

@@ -1,1 +1,1 @@
-export { prefetchWriteTo, WriteTo } from './LateWriteTo';
+export { WriteTo } from './WriteTo';
