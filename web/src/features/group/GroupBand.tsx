@@ -1,19 +1,13 @@
 import { Box, Button } from '@mui/material';
-import { useMutation } from '@tanstack/react-query';
-import { useNavigate } from 'react-router';
-import { ask, type Dossier, type Member } from '../../shared/api';
+import type { Dossier, Member } from '../../shared/api';
 import { ProblemNote, useRefusal } from '../../shared/ui';
+import { useWriteTo } from '../write-to';
 import { reachedWords, standingWords } from './model/members';
 
 /** Who takes part in a group, who of them gets our texts, and whom nobody knows yet. Each has a conversation of their own, too. */
 export function GroupBand({ dossier: { conversation, members } }: { dossier: Dossier }) {
-  const navigate = useNavigate();
   const refusal = useRefusal('TEXT');
-  const open = useMutation({
-    mutationFn: (number: string) =>
-      ask('POST', '/api/write-to', { body: { line: conversation.lineId, number, makeCustomer: false } }),
-    onSuccess: ({ id }) => void navigate(`/inbox/${id}`),
-  });
+  const open = useWriteTo(conversation.lineId);
   return (
     <Box component="section" aria-label="In this group" sx={{ px: 2, py: 1, typography: 'body2' }}>
       <Box>

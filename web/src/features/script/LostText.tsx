@@ -1,10 +1,8 @@
 import { Box, Menu, MenuItem } from '@mui/material';
-import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
-import { ask, type Entry, type Member } from '../../shared/api';
+import type { Entry, Member } from '../../shared/api';
 import { ActButton, ProblemNote, useRefusal } from '../../shared/ui';
-import { WriteTo } from '../write-to';
+import { useWriteTo, WriteTo } from '../write-to';
 import { useSend } from '../writing';
 
 interface Props {
@@ -20,7 +18,6 @@ const small = { p: 0, minWidth: 0 } as const;
 
 /** What one can do with a text that was not delivered: until one of it is done, the conversation is our turn. */
 export function LostText({ entry, line, numbers, members, onWriteAgain, onLeave }: Props) {
-  const navigate = useNavigate();
   const mayText = useRefusal('TEXT');
   const mayWork = useRefusal('WORK');
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
@@ -28,10 +25,7 @@ export function LostText({ entry, line, numbers, members, onWriteAgain, onLeave 
   const words = entry.words ?? '';
   const carry = { words, again: entry.id, attachments: entry.attachments?.map(({ id }) => id) };
   const send = useSend(entry.conversationId, { onSent: () => undefined, onStays: () => undefined });
-  const open = useMutation({
-    mutationFn: (number: string) => ask('POST', '/api/write-to', { body: { line, number, makeCustomer: false } }),
-    onSuccess: ({ id }) => void navigate(`/inbox/${id}`, { state: { write: true, ...carry } }),
-  });
+  const open = useWriteTo(line, carry);
   const go = () =>
     send.mutate({
       paper: 'REPLY',

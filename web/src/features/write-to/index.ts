@@ -1,1 +1,2 @@
+export { useWriteTo } from './useWriteTo';
 export { WriteTo } from './WriteTo';

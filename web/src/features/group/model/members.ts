@@ -7,7 +7,7 @@ const STATES: Record<Member['state'], string> = {
   NO_SUCH_NUMBER: 'no such number',
 };
 
-/** Why somebody in a group does not get our texts, or that nobody knows who it is. */
+/** Why a member of a group does not get our texts, or that it is not known who they are. */
 export function standingWords(member: Member): string {
   if (member.optedOut) return 'opted out';
   return STATES[member.state] || (member.toIdentify ? 'to identify' : '');

@@ -18,7 +18,7 @@ public final class ConfirmationCode {
   /** How often one may be typed in. */
   public static final int TRIES = 5;
 
-  /** How many go to one number within {@link #DAY}, whoever asks for them. */
+  /** How many go to one number within {@link #DAY}, no matter who asks for them. */
   public static final int MOST_A_DAY = 3;
 
   /** The span in which codes to one number are counted. */

@@ -1,5 +1,6 @@
 package fabulum.core.enquiry;
 
+import fabulum.core.text.OneLine;
 import java.util.EnumMap;
 import java.util.Map;
 
@@ -40,7 +41,7 @@ public record FilledForm(String name, String number, String words, boolean agree
       wrong.put(Field.NAME, "Please enter your name.");
     } else if (name.length() > LONGEST_NAME) {
       wrong.put(Field.NAME, "Use at most " + LONGEST_NAME + " characters.");
-    } else if (isControlled(name)) {
+    } else if (!OneLine.is(name)) {
       wrong.put(Field.NAME, "Please use letters and spaces only.");
     }
     if (number.isEmpty()) {

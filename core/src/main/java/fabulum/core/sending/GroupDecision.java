@@ -1,7 +1,6 @@
 package fabulum.core.sending;
 
 import fabulum.core.phone.Sender;
-import fabulum.core.sending.SendDecision.Verdict;
 import fabulum.core.sending.SendQuestion.Allowance;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -78,11 +77,6 @@ public record GroupDecision(SendDecision decision, List<Sender> reached) {
     objections.sort(Comparator.comparing(Objection::reason));
     return new GroupDecision(
         new SendDecision(parts, objections), in.stream().map(Member::sender).toList());
-  }
-
-  /** Whether the text goes to somebody when some reasons have been confirmed. */
-  public boolean mayGo(Set<Reason> confirmed) {
-    return decision.verdict(confirmed) == Verdict.MAY_GO;
   }
 
   /** What holds for all is said once; what holds for some is said with their names. */

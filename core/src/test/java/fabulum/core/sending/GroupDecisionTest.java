@@ -47,8 +47,8 @@ class GroupDecisionTest {
     GroupDecision decided = decide(true, member(ADA, "Ada"), member(BEN, "Ben"));
     assertThat(sentences(decided))
         .containsExactly("This begins a group: all 2 see each other's numbers and texts.");
-    assertThat(decided.mayGo(Set.of())).isFalse();
-    assertThat(decided.mayGo(Set.of(Reason.GROUP_BEGINS))).isTrue();
+    assertThat(decided.decision().verdict()).isEqualTo(Verdict.NEEDS_CONFIRMATION);
+    assertThat(decided.decision().verdict(Set.of(Reason.GROUP_BEGINS))).isEqualTo(Verdict.MAY_GO);
   }
 
   @ParameterizedTest

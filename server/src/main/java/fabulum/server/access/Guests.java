@@ -42,7 +42,7 @@ public class Guests {
     return in(conversation).stream().filter(one -> one.staff() == who.value()).findFirst();
   }
 
-  /** Brings somebody in, or changes what they may; within a transaction that holds it. */
+  /** Brings a colleague in, or changes what they may do; within a transaction that holds it. */
   public void put(Guest guest) {
     rows.delete(guest.conversation(), guest.staff());
     rows.insert(guest);

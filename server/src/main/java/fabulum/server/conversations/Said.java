@@ -8,6 +8,7 @@ import java.time.Instant;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
+import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -49,12 +50,12 @@ public record Said(
    * A text of Fabulum's own: there is nobody to ask. It is not said twice in a moment, or two
    * programs could go on answering each other.
    */
-  public static Said itself(Purpose purpose, String words, ClientReference reference) {
+  public static Said itself(Purpose purpose, String words) {
     Set<Reason> confirmed = EnumSet.complementOf(EnumSet.of(Reason.SAME_TEXT));
     return new Said(
         words,
         new Author.Itself(purpose),
-        reference,
+        new ClientReference("itself-" + UUID.randomUUID()),
         null,
         null,
         null,

@@ -1,7 +1,6 @@
 package fabulum.server.enquiries;
 
 import fabulum.core.conversation.Participants;
-import fabulum.core.delivery.ClientReference;
 import fabulum.core.enquiry.Asks;
 import fabulum.core.enquiry.ConfirmationCode;
 import fabulum.core.enquiry.FilledForm;
@@ -22,11 +21,9 @@ import fabulum.server.platform.RaceRetry;
 import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.Instant;
-import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
-import java.util.UUID;
 import java.util.concurrent.TimeUnit;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
@@ -38,6 +35,9 @@ import org.springframework.transaction.support.TransactionTemplate;
  */
 @Service
 public class Enquiries {
+  /** A field that is asked for besides those of {@link FilledForm}. */
+  private static final String LINE = "LINE";
+
   private final EnquiryMapper rows;
   private final Forms forms;
   private final EnquiryTaking taking;
@@ -64,9 +64,6 @@ public class Enquiries {
     this.transactions = transactions;
     this.clock = clock;
   }
-
-  /** A field that is asked for besides those of {@link FilledForm}. */
-  public static final String LINE = "LINE";
 
   /**
    * What somebody hands in.
@@ -105,7 +102,7 @@ public class Enquiries {
     /** The code works no more, or was wrong too often; a new one can be asked for. */
     record NoCodeAnyMore() implements Outcome {}
 
-    /** There is no such enquiry, or it was not confirmed within a day. */
+    /** It does not exist, or was not confirmed within a day and is forgotten. */
     record NotThere() implements Outcome {}
   }
 
@@ -133,9 +130,8 @@ public class Enquiries {
   }
 
   private Map<String, String> wrong(FormView form, FilledForm filled, Optional<LineView> line) {
-    Map<Field, String> found = new EnumMap<>(filled.problems(form.asks()));
     Map<String, String> wrong = new LinkedHashMap<>();
-    found.forEach((field, why) -> wrong.put(field.name(), why));
+    filled.problems(form.asks()).forEach((field, why) -> wrong.put(field.name(), why));
     if (line.isEmpty()) {
       wrong.put(LINE, "Please choose where you want to reach us.");
     }
@@ -226,8 +222,7 @@ public class Enquiries {
                         + form.business()
                         + ". It works for "
                         + ConfirmationCode.WORKS.toMinutes()
-                        + " minutes. If you did not ask for it, ignore this text.",
-                    new ClientReference("itself-" + UUID.randomUUID())))
+                        + " minutes. If you did not ask for it, ignore this text."))
             .text()
             .isPresent();
     if (goes) {

@@ -8,7 +8,6 @@ import fabulum.core.enquiry.Asks;
 import fabulum.core.enquiry.FilledForm;
 import fabulum.core.phone.PhoneNumber;
 import fabulum.server.conversations.Bookkeeping;
-import fabulum.server.conversations.Conversation;
 import fabulum.server.conversations.ConversationId;
 import fabulum.server.conversations.Conversations;
 import fabulum.server.conversations.EventKind;
@@ -70,34 +69,41 @@ class EnquiryTaking {
     NumberId number = customers.numberOf(from);
     agreements.hold(number);
     Instant now = books.now();
-    ConversationId id = conversations.open(line, Participants.of(from));
-    if (form.asks() == Asks.ENQUIRY) {
-      String words = new FilledForm(row.name(), row.number(), row.words(), true).line();
-      arrivals.receiveEnquiry(
-          new ReceivedText(
-              "enquiry-" + row.reference(),
-              line,
-              from,
-              Participants.of(from),
-              words,
-              Arrival.of(now, now),
-              List.of(),
-              confirmed),
-          form.name());
-    } else {
-      Conversation where = books.row(id);
-      books.changed(
-          where.id(), List.of(books.event(where, EventKind.WEB_AGREEMENT, null, form.name())));
-    }
+    ConversationId id =
+        form.asks() == Asks.ENQUIRY
+            ? arrivals
+                .receiveEnquiry(text(row, line, from, now, confirmed), form.name())
+                .orElseGet(() -> conversations.open(line, Participants.of(from)))
+            : agreed(line, from, form);
     if (confirmed) {
       // Somebody else's number must not be agreed for.
-      agreements.note(number, new Noted(true, kinds(), Ground.FORM, null, cut(row)), line, null);
+      agreements.note(
+          number,
+          new Noted(true, Set.of(TextKind.SERVICE), Ground.FORM, null, cut(row)),
+          line,
+          null);
     }
     rows.setTaken(row.id(), now, id.value());
   }
 
-  private static Set<TextKind> kinds() {
-    return Set.of(TextKind.SERVICE);
+  private static ReceivedText text(
+      EnquiryRow row, LineId line, PhoneNumber from, Instant now, boolean confirmed) {
+    return new ReceivedText(
+        "enquiry-" + row.reference(),
+        line,
+        from,
+        Participants.of(from),
+        new FilledForm(row.name(), row.number(), row.words(), true).line(),
+        Arrival.of(now, now),
+        List.of(),
+        confirmed);
+  }
+
+  private ConversationId agreed(LineId line, PhoneNumber from, FormView form) {
+    ConversationId id = conversations.open(line, Participants.of(from));
+    long event = books.event(books.row(id), EventKind.WEB_AGREEMENT, null, form.name());
+    books.changed(id.value(), List.of(event));
+    return id;
   }
 
   private static String cut(EnquiryRow row) {

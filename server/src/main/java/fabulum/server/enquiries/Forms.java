@@ -149,7 +149,7 @@ public class Forms {
     }
     for (Long line : wanted.lines()) {
       if (lines.list().stream().noneMatch(one -> one.id() == line)) {
-        bad.add(new FieldProblem("lines", "There is no such line any more."));
+        bad.add(new FieldProblem("lines", "This line does not exist any more."));
       }
     }
     if (!bad.isEmpty()) {

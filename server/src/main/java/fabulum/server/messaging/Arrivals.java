@@ -70,8 +70,8 @@ public class Arrivals {
 
   /**
    * Takes in an enquiry from the web site as a text of the number it names, and says so in the
-   * script. No keyword in it means anything, because whoever filled in a form is perhaps not who
-   * holds the number.
+   * script. No keyword in it means anything, because the person who filled in the form may not hold
+   * the number.
    *
    * @param form the name of the form
    * @return the conversation; empty when the enquiry was already here

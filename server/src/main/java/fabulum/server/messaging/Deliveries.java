@@ -170,6 +170,9 @@ public class Deliveries {
   /** Why a text was not delivered; of one to a group also for whom. */
   private String reason(Conversation row, Report report) {
     String why = Objects.requireNonNullElse(report.failureReason(), "The network gave no reason.");
+    if (report.to() == null) {
+      return why;
+    }
     return members.of(new ConversationId(row.id())).stream()
         .filter(one -> one.sender().address().equals(report.to()))
         .map(one -> members.name(one) + ": " + why)

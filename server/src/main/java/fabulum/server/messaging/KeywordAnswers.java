@@ -4,7 +4,6 @@ import fabulum.core.agreement.Keyword;
 import fabulum.core.agreement.KeywordReplies;
 import fabulum.core.agreement.Keywords;
 import fabulum.core.conversation.Participants;
-import fabulum.core.delivery.ClientReference;
 import fabulum.core.sending.Author.Purpose;
 import fabulum.core.text.Language;
 import fabulum.server.conversations.Bookkeeping;
@@ -25,7 +24,6 @@ import fabulum.server.sending.SendSettings;
 import fabulum.server.sending.SendSetup;
 import java.util.List;
 import java.util.Optional;
-import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
@@ -182,7 +180,6 @@ class KeywordAnswers implements ArrivalStep {
   }
 
   private void say(ConversationId id, Purpose purpose, String words) {
-    ClientReference reference = new ClientReference("itself-" + UUID.randomUUID());
-    messaging.send(Recipient.in(id), Said.itself(purpose, words, reference));
+    messaging.send(Recipient.in(id), Said.itself(purpose, words));
   }
 }

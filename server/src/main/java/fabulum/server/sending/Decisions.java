@@ -36,7 +36,6 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -153,72 +152,85 @@ public class Decisions {
     SendSettings settings = setup.get();
     LineView from = lines.get(line);
     if (conversation.filter(Conversation::isGroup).isPresent()) {
-      return decideGroup(wanted, from, conversation.get(), now);
+      return decideGroup(wanted, from, conversation.get(), settings, now);
     }
     Optional<NumberFacts> facts =
         customers.facts(
             other, conversation.map(Conversation::customerId).map(CustomerId::new).orElse(null));
     Content content = circumstances.content(wanted, from, facts.stream().toList(), settings);
-    List<Allowance> counting =
-        writer(wanted.author()).map(by -> costs.allowances(by, from)).orElse(List.of());
+    Text text = new Text(wanted, from, content, isAnswer(conversation, planned), now);
+    List<Allowance> counting = counting(text);
+    SendDecision decision = decide(text, other, facts, counting, settings);
+    return decided(
+        decision, text, counting, facts.stream().map(known -> new NumberId(known.id())).toList());
+  }
+
+  /** What is asked about the same way for each number it would go to. */
+  private record Text(
+      Wanted wanted, LineView line, Content content, boolean answering, Instant now) {}
+
+  private SendDecision decide(
+      Text text,
+      Sender to,
+      Optional<NumberFacts> facts,
+      List<Allowance> counting,
+      SendSettings settings) {
+    Wanted wanted = text.wanted();
     SendQuestion question =
         new SendQuestion(
-            content,
+            text.content(),
             wanted.author(),
-            from(from),
-            to(other, from, facts, isAnswer(conversation, planned), now),
+            from(text.line()),
+            to(to, text.line(), facts, text.answering(), text.now()),
             new Lately(
                 circumstances.same(wanted, facts, settings.policy()),
                 wanted.answered(),
                 counting,
                 wanted.author().recipients()),
-            now);
-    SendDecision decision = SendRules.decide(question, settings.policy());
-    return new Decided(
-        decision,
-        content,
-        decision.parts() == 0 ? Optional.empty() : costs.textOut(from, decision.parts(), now),
-        counting,
-        facts.map(known -> new NumberId(known.id())).stream().toList());
+            text.now());
+    return SendRules.decide(question, settings.policy());
   }
 
-  private Decided decideGroup(Wanted wanted, LineView from, Conversation row, Instant now) {
-    SendSettings settings = setup.get();
+  private List<Allowance> counting(Text text) {
+    return writer(text.wanted().author())
+        .map(by -> costs.allowances(by, text.line()))
+        .orElse(List.of());
+  }
+
+  private Decided decided(
+      SendDecision decision, Text text, List<Allowance> counting, List<NumberId> numbers) {
+    int parts = decision.parts();
+    return new Decided(
+        decision,
+        text.content(),
+        parts == 0 ? Optional.empty() : costs.textOut(text.line(), parts, text.now()),
+        counting,
+        numbers);
+  }
+
+  private Decided decideGroup(
+      Wanted wanted, LineView from, Conversation row, SendSettings settings, Instant now) {
     List<Known> members = circumstances.members(row, new Region(from.region()));
     Content content =
         circumstances.content(wanted, from, members.stream().map(Known::facts).toList(), settings);
-    boolean answering = isAnswer(Optional.of(row), wanted.at());
-    List<GroupDecision.Member> asked = new ArrayList<>();
-    for (Known member : members) {
-      Optional<NumberFacts> facts = Optional.of(member.facts());
-      SendQuestion question =
-          new SendQuestion(
-              content,
-              wanted.author(),
-              from(from),
-              to(member.sender(), from, facts, answering, now),
-              new Lately(
-                  circumstances.same(wanted, facts, settings.policy()),
-                  wanted.answered(),
-                  List.of(),
-                  wanted.author().recipients()),
-              now);
-      asked.add(
-          new GroupDecision.Member(
-              member.sender(), member.name(), SendRules.decide(question, settings.policy())));
-    }
-    List<Allowance> counting =
-        writer(wanted.author()).map(by -> costs.allowances(by, from)).orElse(List.of());
-    GroupDecision decided =
+    Text text = new Text(wanted, from, content, isAnswer(Optional.of(row), wanted.at()), now);
+    List<GroupDecision.Member> asked =
+        members.stream()
+            .map(one ->
+                new GroupDecision.Member(
+                    one.sender(),
+                    one.name(),
+                    decide(text, one.sender(), Optional.of(one.facts()), List.of(), settings)))
+            .toList();
+    List<Allowance> counting = counting(text);
+    GroupDecision group =
         GroupDecision.of(asked, circumstances.isFirst(row), counting, settings.policy());
-    int parts = decided.decision().parts();
-    return new Decided(
-        decided.decision(),
-        content,
-        parts == 0 ? Optional.empty() : costs.textOut(from, parts, now),
+    return decided(
+        group.decision(),
+        text,
         counting,
         members.stream()
-            .filter(one -> decided.reached().contains(one.sender()))
+            .filter(one -> group.reached().contains(one.sender()))
             .map(one -> new NumberId(one.facts().id()))
             .toList());
   }

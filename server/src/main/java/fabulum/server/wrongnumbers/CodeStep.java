@@ -146,10 +146,7 @@ class CodeStep implements ArrivalStep {
       long event = books.event(row, EventKind.RIGHT_NUMBER_PROVED, null, name);
       messaging.send(
           Recipient.in(id),
-          Said.itself(
-              Purpose.CODE,
-              "Thank you. We will text you on this number from now on.",
-              RightNumbers.reference()));
+          Said.itself(Purpose.CODE, "Thank you. We will text you on this number from now on."));
       return List.of(event);
     }
   }

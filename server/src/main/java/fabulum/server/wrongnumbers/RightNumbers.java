@@ -1,7 +1,6 @@
 package fabulum.server.wrongnumbers;
 
 import fabulum.core.conversation.Participants;
-import fabulum.core.delivery.ClientReference;
 import fabulum.core.identify.RightNumberCode;
 import fabulum.core.phone.PhoneNumber;
 import fabulum.core.phone.Sender;
@@ -26,7 +25,6 @@ import java.security.SecureRandom;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
-import java.util.UUID;
 import org.springframework.stereotype.Component;
 
 /** Asks a customer for the right number on another way that they have. */
@@ -136,13 +134,9 @@ class RightNumbers {
     return messaging
         .send(
             Recipient.on(new LineId(row.lineId()), Participants.of(number)),
-            Said.itself(Purpose.CODE, asking, reference()))
+            Said.itself(Purpose.CODE, asking))
         .text()
         .isPresent();
-  }
-
-  static ClientReference reference() {
-    return new ClientReference("itself-" + UUID.randomUUID());
   }
 
   private String code() {

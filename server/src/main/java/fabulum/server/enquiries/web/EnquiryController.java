@@ -51,7 +51,7 @@ class EnquiryController {
    * @param words what it is about; left out where the form asks for an agreement only
    * @param line the id of the line, where the form has several
    * @param agreed whether they ticked the wording of the form
-   * @param address whence the person came, for the limits
+   * @param address of the person's browser, for the limits
    */
   record EnquiryMessage(
       @NotNull(message = "A reference is needed.")

@@ -9,11 +9,10 @@ import fabulum.server.enquiries.FormView;
 import fabulum.server.enquiries.Forms;
 import fabulum.server.enquiries.web.FormPages.Filling;
 import fabulum.server.lines.LineId;
+import fabulum.server.platform.SecretWords;
 import io.swagger.v3.oas.annotations.Hidden;
 import jakarta.servlet.http.HttpServletRequest;
 import java.nio.charset.StandardCharsets;
-import java.security.SecureRandom;
-import java.util.Base64;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
@@ -38,12 +37,10 @@ class FormController {
           + " later, or call us.";
   private static final String TOO_OLD =
       "This page was open for too long. Nothing was sent yet: please send it once more.";
-  private static final int NONCE_OCTETS = 16;
 
   private final Forms forms;
   private final Enquiries enquiries;
   private final FormTokens tokens;
-  private final SecureRandom random = new SecureRandom();
 
   FormController(Forms forms, Enquiries enquiries, FormTokens tokens) {
     this.forms = forms;
@@ -178,9 +175,7 @@ class FormController {
   }
 
   private ResponseEntity<String> answer(HttpStatus status, Function<String, String> html) {
-    byte[] octets = new byte[NONCE_OCTETS];
-    random.nextBytes(octets);
-    String nonce = Base64.getUrlEncoder().withoutPadding().encodeToString(octets);
+    String nonce = SecretWords.make();
     return ResponseEntity.status(status)
         .contentType(new MediaType(MediaType.TEXT_HTML, StandardCharsets.UTF_8))
         .cacheControl(CacheControl.noStore())

@@ -146,7 +146,7 @@ final class FormPages {
         nonce);
   }
 
-  /** Where there is no such form. */
+  /** The answer for an address without a form in use. */
   static String none(String nonce) {
     return "<!doctype html><html lang=\"en\"><head><meta charset=\"utf-8\"><title>No form here</title>"
         + "<style nonce=\""
