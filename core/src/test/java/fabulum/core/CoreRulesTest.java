@@ -50,6 +50,7 @@ class CoreRulesTest {
               "java.math",
               "java.text",
               "com.google.i18n.phonenumbers..",
+              "com.ibm.icu.lang",
               "com.ibm.icu.text",
               "org.jspecify.annotations");
 

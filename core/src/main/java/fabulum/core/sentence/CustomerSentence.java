@@ -1,14 +1,9 @@
 package fabulum.core.sentence;
 
-import java.time.DateTimeException;
-import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalLong;
-import java.util.function.Function;
 
 /**
  * Which customers: every part narrows the choice further.
@@ -110,11 +105,7 @@ public record CustomerSentence(
     list.ifPresent(id -> clauses.add("list " + id));
     detail.ifPresent(
         is -> clauses.add(("detail " + is.id() + " " + Clauses.quote(is.words())).strip()));
-    heard.ifPresent(days -> {
-      days.last().ifPresent(count -> clauses.add("last " + count));
-      days.from().ifPresent(date -> clauses.add("from " + date));
-      days.to().ifPresent(date -> clauses.add("to " + date));
-    });
+    heard.ifPresent(days -> clauses.addAll(Draft.clauses(days)));
     notHeard.ifPresent(days -> clauses.add("silent " + days));
     agreement.ifPresent(agreed -> clauses.add(agreed.clause));
     if (!called.isEmpty()) {
@@ -129,24 +120,13 @@ public record CustomerSentence(
    * @throws IllegalArgumentException with a sentence that names the part that cannot be read
    */
   public static CustomerSentence read(String text) {
-    Map<String, String> said = new LinkedHashMap<>();
-    for (String clause : Clauses.split(text)) {
-      String word = clause.split(" ", 2)[0];
-      String about = agreed(clause).isPresent() ? "agreement" : word;
-      if (!PARTS.contains(about)) {
-        throw Clauses.unreadable(clause, null);
-      }
-      if (said.put(about, clause) != null) {
-        throw Clauses.saidTwice(clause);
-      }
-    }
-    Draft draft = new Draft(said);
+    Draft draft = Draft.read(text, PARTS, CustomerSentence::about);
     return new CustomerSentence(
         draft.id("site"),
         draft.part("kind", Clauses::words).orElse(""),
         draft.id("list"),
         draft.part("detail", DetailIs::read),
-        draft.heard(),
+        draft.days(),
         draft.part("silent", CustomerSentence::count),
         draft.part("agreement", clause -> agreed(clause).orElseThrow()),
         draft.part("called", Clauses::words).orElse(""));
@@ -155,6 +135,10 @@ public record CustomerSentence(
   private static final List<String> PARTS =
       List.of(
           "site", "kind", "list", "detail", "last", "from", "to", "silent", "agreement", "called");
+
+  private static String about(String clause) {
+    return agreed(clause).isPresent() ? "agreement" : Draft.firstWord(clause);
+  }
 
   private static Optional<Agreed> agreed(String clause) {
     return List.of(Agreed.values()).stream().filter(one -> one.clause.equals(clause)).findFirst();
@@ -166,32 +150,5 @@ public record CustomerSentence(
       throw new IllegalArgumentException("Days are 1 to 3660");
     }
     return days;
-  }
-
-  /** The clauses by what they are about. */
-  private record Draft(Map<String, String> said) {
-    <T> Optional<T> part(String about, Function<String, T> reading) {
-      String clause = said.get(about);
-      if (clause == null) {
-        return Optional.empty();
-      }
-      try {
-        return Optional.of(reading.apply(clause));
-      } catch (DateTimeException | IllegalArgumentException cause) {
-        throw Clauses.unreadable(clause, cause);
-      }
-    }
-
-    OptionalLong id(String about) {
-      return part(about, Clauses::id).map(OptionalLong::of).orElse(OptionalLong.empty());
-    }
-
-    Optional<Days> heard() {
-      Optional<Integer> last = part("last", Clauses::days);
-      Optional<LocalDate> from = part("from", Clauses::date);
-      Optional<LocalDate> to = part("to", Clauses::date);
-      boolean any = last.isPresent() || from.isPresent() || to.isPresent();
-      return any ? Optional.of(new Days(last, from, to)) : Optional.empty();
-    }
   }
 }
