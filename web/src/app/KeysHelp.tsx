@@ -51,6 +51,7 @@ const KEYS: [string, string][] = [
   ['C', 'the customer beside the script'],
   ['G', 'notices'],
   ['Ctrl+K', 'jump to a customer, a number, or words in texts'],
+  ['Ctrl+F', 'find words in the script'],
   ['Esc', 'leave the writing place; back to the list'],
   ['?', 'these keys'],
 ];

@@ -92,6 +92,9 @@ export function Masthead({ session, lineState, onHelp, onWrite }: Props) {
         <Box component={NavLink} to="/templates" sx={place}>
           Templates
         </Box>
+        <Box component={NavLink} to="/history" sx={place}>
+          History
+        </Box>
         {leads && (
           <Box
             component={Link}

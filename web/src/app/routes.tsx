@@ -19,10 +19,15 @@ const TemplatesPlace = lazy(() =>
   import('../features/templates').then((feature) => ({ default: feature.TemplatesPlace })),
 );
 const PlannedPlace = lazy(() => import('../features/later').then((feature) => ({ default: feature.PlannedPlace })));
+const HistoryPlace = lazy(() => import('../features/history').then((feature) => ({ default: feature.HistoryPlace })));
 const Me = lazy(() => import('../features/me').then((feature) => ({ default: feature.Me })));
 
 function InboxPlace({ toIdentify = false }: { toIdentify?: boolean }) {
   return <Inbox session={useMe()} toIdentify={toIdentify} />;
+}
+
+function AllThatWasSaid() {
+  return <HistoryPlace session={useMe()} />;
 }
 
 function MyPlace() {
@@ -53,6 +58,7 @@ export const routes: RouteObject[] = [
       place('customers/import', <LeadsPlace place="import" />),
       place('customers/:id', <CustomerPage />),
       place('templates/:id?', <TemplatesPlace />),
+      place('history/:conversation?/:entry?', <AllThatWasSaid />),
       place('planned', <PlannedPlace />),
       place('me/*', <MyPlace />),
       place('office', <LeadsPlace place="office" />),

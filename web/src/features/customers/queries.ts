@@ -20,12 +20,18 @@ export const customerQuery = (id: number) =>
     staleTime: 0,
   });
 
+/** One stretch of a story: before an entry, up to now for 0, or, below that, down to an entry. */
+export const readStory = (id: number, param: number) =>
+  ask('GET', '/api/customers/{id}/story', {
+    path: { id },
+    query: param < 0 ? { to: -param } : { before: param, limit: 50 },
+  });
+
 /** All that was said with a customer, the newest stretch first. Below the key of scripts, so that what is new is read again. */
 export const storyQuery = (id: number) =>
   infiniteQueryOptions({
     queryKey: ['script', 'story', id] as const,
-    queryFn: ({ pageParam }) =>
-      ask('GET', '/api/customers/{id}/story', { path: { id }, query: { before: pageParam, limit: 50 } }),
+    queryFn: ({ pageParam }) => readStory(id, pageParam),
     initialPageParam: 0,
     getNextPageParam: (page) => page.earlier,
     staleTime: 0,

@@ -1,4 +1,4 @@
-import type { Story } from '../../shared/api';
+import type { Entry, Story } from '../../shared/api';
 import { type Printed, printed } from '../entries';
 
 export interface Told extends Printed {
@@ -7,10 +7,10 @@ export interface Told extends Printed {
 }
 
 /** The stretches of a story as one script; each time it goes on elsewhere, that is said. */
-export function told(pages: Story[], zone: string): Told[] {
+export function told(pages: Story[], zone: string, isShown: (entry: Entry) => boolean = () => true): Told[] {
   const places = new Map(pages.flatMap((page) => page.where).map((one) => [one.conversationId, one]));
   const lines = printed(
-    [...pages].reverse().flatMap((page) => page.entries),
+    [...pages].reverse().flatMap((page) => page.entries.filter(isShown)),
     zone,
   );
   return lines.map((line, i) => {

@@ -1,9 +1,9 @@
 import { Box, Tooltip } from '@mui/material';
 import { memo, type ReactNode, Suspense } from 'react';
-import type { Entry, Member } from '../../shared/api';
+import type { Entry, Hit, Member } from '../../shared/api';
 import { day, fullMoment, money } from '../../shared/format';
 import { Moment, part, StaffMark, useNow } from '../../shared/ui';
-import { notePaper } from '../../theme';
+import { hereEdge, notePaper } from '../../theme';
 import { deliveryOfEach, deliveryWords, direction, type Printed, writerName } from './model/scene';
 import { LinkedWords } from './LinkedWords';
 import { NoteWords } from './NoteWords';
@@ -21,6 +21,10 @@ interface Props {
   teamName: (id: number) => string;
   /** Everybody in a group; not needed where there is one number. */
   members?: Member[];
+  /** What is marked in its words. */
+  hits?: Hit[] | undefined;
+  /** It is the one that was gone to. */
+  here?: boolean;
   /** What one can do with a text that was not delivered. */
   children?: ReactNode;
   /** What one can do with any text; it shows while one is at it. */
@@ -53,7 +57,7 @@ function Aside({ children }: { children: ReactNode }) {
 
 /** One line: the time margin, the speaker margin, the words. */
 export const EntryLine = memo(function EntryLine(props: Props) {
-  const { line, isFirstNew, zone, me, teamName, members = NOBODY, children, menu } = props;
+  const { line, isFirstNew, zone, me, teamName, members = NOBODY, children, menu, hits, here = false } = props;
   const now = useNow();
   const { entry, newDay, named } = line;
   const customer = writerName(entry, members, props.customer);
@@ -97,6 +101,7 @@ export const EntryLine = memo(function EntryLine(props: Props) {
       )}
       <Box
         data-entry={entry.kind}
+        {...(here ? { 'aria-current': 'true' as const } : {})}
         sx={[
           {
             display: 'grid',
@@ -113,6 +118,7 @@ export const EntryLine = memo(function EntryLine(props: Props) {
             },
           },
           note ? notePaper : {},
+          here ? { boxShadow: hereEdge } : {},
           note ? { backgroundPositionY: '7px', pl: { xs: '4px', sm: '12px' } } : {},
         ]}
       >
@@ -164,7 +170,7 @@ export const EntryLine = memo(function EntryLine(props: Props) {
             </Tooltip>
             <Box sx={{ gridColumn: { xs: '2', sm: 'auto' } }}>
               {note ? (
-                <NoteWords note={entry} mine={entry.speaker?.id === me} zone={zone} />
+                <NoteWords note={entry} mine={entry.speaker?.id === me} zone={zone} hits={hits} />
               ) : (
                 (entry.words !== '' || !entry.attachments) && (
                   <Box
@@ -175,7 +181,7 @@ export const EntryLine = memo(function EntryLine(props: Props) {
                       overflowWrap: 'anywhere',
                     }}
                   >
-                    <LinkedWords words={entry.words ?? ''} />
+                    <LinkedWords words={entry.words ?? ''} hits={hits} />
                   </Box>
                 )
               )}

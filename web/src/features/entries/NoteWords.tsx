@@ -1,7 +1,8 @@
 import { Box, Button } from '@mui/material';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { ask, type Entry, readAgain, staffQuery } from '../../shared/api';
+import { ask, type Entry, type Hit, readAgain, staffQuery } from '../../shared/api';
+import { Marked } from './Marked';
 import { traceQuery } from './queries';
 import { Moment, ProblemNote } from '../../shared/ui';
 import { withNames } from './model/mentions';
@@ -10,7 +11,11 @@ interface Props {
   note: Entry;
   mine: boolean;
   zone: string;
+  /** What is marked in it. */
+  hits?: Hit[] | undefined;
 }
+
+const NONE: Hit[] = [];
 
 const book = {
   typography: 'words',
@@ -20,7 +25,7 @@ const book = {
 };
 
 /** What a note says. The person who wrote it can let it say something else, or withdraw it; what it said before stays to be read. */
-export function NoteWords({ note, mine, zone }: Props) {
+export function NoteWords({ note, mine, zone, hits = NONE }: Props) {
   const staff = useQuery(staffQuery).data ?? [];
   const [editing, setEditing] = useState(false);
   const [trace, setTrace] = useState(false);
@@ -33,6 +38,8 @@ export function NoteWords({ note, mine, zone }: Props) {
           <Box component="em" sx={{ color: 'text.secondary' }}>
             withdrawn
           </Box>
+        ) : hits.length > 0 ? (
+          <Marked words={note.words ?? ''} hits={hits} />
         ) : (
           withNames(note.words ?? '', named).map((piece, i) =>
             piece.named ? <strong key={i}>{piece.words}</strong> : <span key={i}>{piece.words}</span>,

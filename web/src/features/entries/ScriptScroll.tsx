@@ -24,10 +24,19 @@ interface Stretches {
   refetch: () => unknown;
 }
 
+/** A line to go to. */
+export interface GoTo {
+  id: number;
+}
+
 interface Props {
   label: string;
   lines: Printed[];
   query: Stretches;
+  /** The line that is gone to, once it is there; again when it is another object. */
+  goTo?: GoTo | undefined;
+  /** Why that line cannot be shown. */
+  problem?: Error | null;
   children: (line: Printed, index: number) => ReactNode;
 }
 
@@ -35,7 +44,7 @@ interface Props {
  * Lines of a script, to the very first. It opens at its end and stays there while new lines come; earlier ones are read as one
  * scrolls up. Only what can be seen is drawn, so that a story of years is as quick as a new one.
  */
-export function ScriptScroll({ label, lines, query, children }: Props) {
+export function ScriptScroll({ label, lines, query, goTo, problem = null, children }: Props) {
   const scroller = useRef<HTMLDivElement>(null);
   const printing = usePrinting();
   // eslint-disable-next-line react-hooks/incompatible-library -- no compiler memoises this component
@@ -57,6 +66,13 @@ export function ScriptScroll({ label, lines, query, children }: Props) {
   useLayoutEffect(() => {
     if (loaded) virtual.scrollToEnd();
   }, [loaded, virtual]);
+  const gone = useRef<GoTo>(undefined);
+  useEffect(() => {
+    const at = goTo && gone.current !== goTo ? lines.findIndex(({ entry }) => entry.id === goTo.id) : -1;
+    if (at < 0) return;
+    gone.current = goTo;
+    virtual.scrollToIndex(at, { align: 'center' });
+  }, [goTo, lines, virtual]);
   useStayAtEnd(scroller, virtual.scrollToEnd, loaded);
   const items = virtual.getVirtualItems();
   const first = items[0]?.index ?? Infinity;
@@ -74,6 +90,7 @@ export function ScriptScroll({ label, lines, query, children }: Props) {
       tabIndex={0}
       sx={{ flex: 1, minHeight: 0, overflowY: 'auto', overflowAnchor: 'none', bgcolor: 'background.paper' }}
     >
+      {problem && <ProblemNote problem={problem} />}
       {isFetchNextPageError && <ProblemNote problem={query.error} onRetry={() => void fetchNextPage()} />}
       <Box sx={{ position: 'relative' }} style={{ height: virtual.getTotalSize() }}>
         {hasNextPage && (

@@ -1,3 +1,6 @@
 export { EntryLine } from './EntryLine';
-export { ScriptScroll } from './ScriptScroll';
-export { firstUnread, printed, type Printed } from './model/scene';
+export { type GoTo, ScriptScroll } from './ScriptScroll';
+export { LinkedWords } from './LinkedWords';
+export { Marked } from './Marked';
+export { around } from './model/cut';
+export { deliveryWords, direction, firstUnread, printed, type Printed } from './model/scene';

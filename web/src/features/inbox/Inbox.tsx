@@ -70,8 +70,13 @@ export function Inbox({ session, toIdentify = false }: Props) {
   const keep = useKeptAddress(
     session.staff.id,
     session.page.inbox,
-    toIdentify ? undefined : params.toString(),
-    (kept) => setParams(new URLSearchParams(kept), { replace: true }),
+    toIdentify ? undefined : writeAddress(address).toString(),
+    (kept) => {
+      const all = new URLSearchParams(kept);
+      const text = params.get('text');
+      if (text !== null) all.set('text', text);
+      setParams(all, { replace: true });
+    },
   );
   const change = (next: ListAddress) => {
     const wanted = writeAddress(next, toIdentify);
@@ -223,6 +228,7 @@ export function Inbox({ session, toIdentify = false }: Props) {
               key={id}
               id={id}
               session={session}
+              at={Number(params.get('text')) || undefined}
               onBack={narrow ? () => void navigate({ pathname: place, search }) : undefined}
             />
           ))}

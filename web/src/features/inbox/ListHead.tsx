@@ -1,8 +1,8 @@
 import { Box, ButtonBase } from '@mui/material';
 import type { InboxCounts, Session } from '../../shared/api';
-import { EVERYTHING } from '../../shared/sentence';
-import { inGroup, type ListAddress, type ListGroup } from './model/choice';
-import { SavedSentences } from './SavedSentences';
+import { EVERYTHING, readSentence, writeSentence } from '../../shared/sentence';
+import { inGroup, type ListAddress, type ListGroup, usualOrder } from './model/choice';
+import { SavedSentences } from '../sentences';
 import { SentenceLine } from './SentenceLine';
 import { SinceLeft } from './SinceLeft';
 
@@ -27,6 +27,7 @@ function countWords(count: number, most: number): string {
 
 /** The groups with their counts, and the sentence that says which conversations these are. */
 export function ListHead({ session, address, counts, toIdentify, onChange }: Props) {
+  const said = writeSentence(address.sentence);
   const lost = counts?.notDelivered ?? 0;
   return (
     <Box sx={{ borderBottom: 1, borderColor: 'divider' }}>
@@ -80,7 +81,18 @@ export function ListHead({ session, address, counts, toIdentify, onChange }: Pro
           }
         />
         <SentenceLine address={address} toIdentify={toIdentify} onChange={onChange} />
-        <SavedSentences session={session} address={address} toIdentify={toIdentify} onChange={onChange} />
+        <SavedSentences
+          session={session}
+          here={{ place: 'INBOX', said, group: address.group, order: address.order }}
+          plain={said === '' && address.order === usualOrder(address.group, toIdentify)}
+          onChoose={(saved) =>
+            onChange({
+              group: saved.group as ListGroup,
+              order: saved.order ?? address.order,
+              sentence: readSentence(saved.said),
+            })
+          }
+        />
       </Box>
     </Box>
   );

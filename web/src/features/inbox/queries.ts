@@ -14,10 +14,3 @@ export const ribbonQuery = (sentence: string) =>
     queryFn: () => ask('GET', '/api/conversations/ribbon', { query: { sentence } }),
     refetchInterval: TIME_RUNS_MS,
   });
-
-/** My saved sentences and my teams', with how many they mean now. */
-export const sentencesQuery = queryOptions({
-  queryKey: keys.sentences,
-  queryFn: () => ask('GET', '/api/sentences'),
-  refetchInterval: TIME_RUNS_MS,
-});

@@ -1,9 +1,10 @@
 import { part } from '../../shared/ui';
 import { useInfiniteQuery } from '@tanstack/react-query';
-import type { Entry, Member } from '../../shared/api';
+import { type Entry, type Hit, keys, type Member } from '../../shared/api';
 import { memo, Suspense, useMemo } from 'react';
-import { scriptQuery } from './queries';
-import { EntryLine, firstUnread, printed, ScriptScroll } from '../entries';
+import { downTo, readScript, scriptQuery } from './queries';
+import { EntryLine, firstUnread, type GoTo, printed, ScriptScroll } from '../entries';
+import { type ShownPart, standsIn, useReach } from '../find';
 import { TakeBack } from './TakeBack';
 
 /** Fetched with the first script. */
@@ -32,6 +33,12 @@ interface Props {
   numbers: string[];
   /** Everybody in a group. */
   members: Member[];
+  /** A line to go to. */
+  goTo: GoTo | undefined;
+  /** What is marked, by line. */
+  hits: Map<number, Hit[]>;
+  /** Which lines are shown. */
+  shownPart: ShownPart;
 }
 
 function isText({ kind, words }: Entry): boolean {
@@ -47,23 +54,37 @@ export const Lines = memo(function Lines({
   line,
   numbers,
   readBefore,
+  goTo,
+  hits,
+  shownPart,
   ...shown
 }: Props) {
   const { zone, me } = shown;
   const query = useInfiniteQuery(scriptQuery(id));
   const lines = useMemo(() => {
     const pages = query.data?.pages ?? [];
+    const entries = [...pages].reverse().flatMap((page) => page.entries);
     return printed(
-      [...pages].reverse().flatMap((page) => page.entries),
+      entries.filter((entry) => standsIn(shownPart, entry)),
       zone,
     );
-  }, [query.data, zone]);
+  }, [query.data, zone, shownPart]);
+  const isRead = query.data === undefined || lines.some(({ entry }) => entry.id === goTo?.id);
+  const notHere = useReach({
+    queryKey: keys.script(id),
+    line: goTo?.id,
+    isRead: isRead || shownPart !== 'all',
+    downTo,
+    read: (param) => readScript(id, param),
+  });
   const firstNew = useMemo(() => firstUnread(lines, readBefore, me), [lines, readBefore, me]);
   return (
-    <ScriptScroll label="Script" lines={lines} query={query}>
+    <ScriptScroll label="Script" lines={lines} query={query} goTo={goTo} problem={notHere}>
       {(each) => (
         <EntryLine
           line={each}
+          here={each.entry.id === goTo?.id}
+          hits={hits.get(each.entry.id)}
           isFirstNew={each.entry.id === firstNew}
           menu={
             isText(each.entry) && (

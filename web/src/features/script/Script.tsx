@@ -20,7 +20,7 @@ import { BringIn } from '../guests';
 import { Dossier } from './Dossier';
 import { Bands } from './Bands';
 import { quoted } from './model/copy';
-import { Lines } from './Lines';
+import { Reading } from './Reading';
 import { useActs } from './useActs';
 import { useSheet } from './useSheet';
 import { useTypedLately } from './useTypedLately';
@@ -60,6 +60,8 @@ const NONE: string[] = [];
 interface Props {
   id: number;
   session: Session;
+  /** A line to go to. */
+  at?: number | undefined;
   onBack: (() => void) | undefined;
 }
 
@@ -67,7 +69,7 @@ interface Props {
  * One conversation: its dossier, its script, and the writing place. Not drawn again while one only walks or chooses in the list
  * beside it.
  */
-export const Script = memo(function Script({ id, session, onBack }: Props) {
+export const Script = memo(function Script({ id, session, at, onBack }: Props) {
   const gone = useQuery(goneQuery(id)).data;
   const dossier = useQuery({ ...dossierQuery(id), enabled: gone === undefined });
   const lines = useQuery(linesQuery);
@@ -228,9 +230,10 @@ export const Script = memo(function Script({ id, session, onBack }: Props) {
           )
         }
       >
-        <Lines
+        <Reading
           key={id}
           id={id}
+          at={at}
           zone={zone}
           customer={name}
           me={session.staff.id}

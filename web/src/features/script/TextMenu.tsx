@@ -13,6 +13,11 @@ interface Props {
   onQuote: (entry: Entry) => void;
 }
 
+/** For whoever may see it. */
+function linkTo({ conversationId, id }: Entry): string {
+  return `${window.location.origin}/inbox/${conversationId}?text=${id}`;
+}
+
 /** What one can do with the words of a text: it shows while one is at the text. */
 export function TextMenu({ entry, onQuote }: Props) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
@@ -38,6 +43,7 @@ export function TextMenu({ entry, onQuote }: Props) {
       {anchor !== null && (
         <Menu anchorEl={anchor} open onClose={() => setAnchor(null)}>
           <MenuItem onClick={pick(() => void copyWords(words))}>Copy the words</MenuItem>
+          <MenuItem onClick={pick(() => void copyWords(linkTo(entry)))}>Copy a link to this text</MenuItem>
           {mayNote && <MenuItem onClick={pick(() => onQuote(entry))}>Quote in a note</MenuItem>}
           {mayMake && <MenuItem onClick={pick(() => setMaking(true))}>Make a template of it…</MenuItem>}
         </Menu>

@@ -10,11 +10,23 @@ export const momentsQuery = (id: number, wanted: boolean) =>
     staleTime: 0,
   });
 
+/** Before the id of a text down to which a stretch goes. */
+const TO = 'to ';
+
+/** The parameter of the stretch from the newest entry down to one. */
+export const downTo = (entry: number) => `${TO}${entry}`;
+
+/** One stretch of a script: the newest, before a place, or down to an entry. */
+export function readScript(id: number, param: string) {
+  const to = param.startsWith(TO) ? Number(param.slice(TO.length)) : undefined;
+  const query = to === undefined ? { limit: 50, before: param } : { to };
+  return ask('GET', '/api/conversations/{id}/script', { path: { id }, query });
+}
+
 export const scriptQuery = (id: number) =>
   infiniteQueryOptions({
     queryKey: keys.script(id),
-    queryFn: ({ pageParam }) =>
-      ask('GET', '/api/conversations/{id}/script', { path: { id }, query: { limit: 50, before: pageParam } }),
+    queryFn: ({ pageParam }) => readScript(id, pageParam),
     initialPageParam: '',
     getNextPageParam: (page) => page.earlier,
   });

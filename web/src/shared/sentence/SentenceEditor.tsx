@@ -30,7 +30,7 @@ export function SentenceEditor<S extends object, G>({
   const stands = (each: Part<S, G>) => !each.menu || each.isSaid(sentence) || adding === each.field;
   const parts = grammar.parts.filter((each) => !without.includes(each.field));
   const standing = parts.filter(stands);
-  const addable = parts.filter((each) => !stands(each));
+  const addable = parts.filter((each) => !stands(each) && !each.byLink);
   const words = standing.map((each) => (each.menu ? ', ' : '') + each.say(sentence, given).map(pieceWords).join(''));
   const add = (field: string) => {
     const chosen = addable.find((each) => each.field === field);

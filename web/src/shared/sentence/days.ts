@@ -1,4 +1,4 @@
-import { after, counted, part } from './grammar';
+import { after, counted, part, type Piece } from './grammar';
 
 /** Days of the last text: the last few, or between two dates. */
 export interface Days {
@@ -9,7 +9,7 @@ export interface Days {
 
 const MOST_DAYS = 3_660;
 
-const BETWEEN = 'dates';
+export const BETWEEN = 'dates';
 const DAYS = [
   { value: '1', words: 'today' },
   { value: '7', words: 'in the last 7 days' },
@@ -23,7 +23,17 @@ function isDay(date: string): boolean {
   return at.toISOString().startsWith(date) && date >= '1900-01-01' && date <= '2199-12-31';
 }
 
-function readDays(clause: string, said: Days | undefined): Days | undefined {
+/** The clauses of some days. */
+export function writeDays(said: Days | undefined): string[] {
+  return [
+    said?.last !== undefined && `last ${said.last}`,
+    said?.from && `from ${said.from}`,
+    said?.to && `to ${said.to}`,
+  ].filter((clause) => typeof clause === 'string');
+}
+
+/** What days a clause adds to those that are said; undefined when it adds none. */
+export function readDays(clause: string, said: Days | undefined): Days | undefined {
   const last = counted(after('last', clause), MOST_DAYS);
   if (last !== undefined) return said === undefined ? { last } : undefined;
   for (const side of ['from', 'to'] as const) {
@@ -46,47 +56,55 @@ export function daysPart<S extends { days?: Days | undefined }, G extends { toda
     menu,
     begin: () => ({ last: 7 }),
     goesOn: true,
-    write: (said) =>
-      [
-        said?.last !== undefined && `last ${said.last}`,
-        said?.from && `from ${said.from}`,
-        said?.to && `to ${said.to}`,
-      ].filter((clause) => typeof clause === 'string'),
+    write: writeDays,
     read: readDays,
     say: (said, { today }) => {
       const last = said?.last;
-      const isOwn = last !== undefined && !DAYS.some(({ value }) => value === String(last));
-      const between = { ...(said?.from ? { from: said.from } : {}), ...(said?.to ? { to: said.to } : {}) };
       return [
         lead,
         {
           kind: 'choice',
           name: 'Days',
           value: last === undefined ? BETWEEN : String(last),
-          options: [...(isOwn ? [{ value: String(last), words: `in the last ${last} days` }] : []), ...DAYS],
-          filled: (value) => (value === BETWEEN ? { from: today } : { last: Number(value) }),
+          options: dayOptions(last),
+          filled: (value) => chosenDays(value, today),
         },
-        ...(last !== undefined
-          ? []
-          : ([
-              ' from ',
-              {
-                kind: 'date',
-                name: 'First day',
-                value: said?.from ?? '',
-                hint: '',
-                filled: (from: string) => ({ ...between, from: from || undefined }),
-              },
-              ' to ',
-              {
-                kind: 'date',
-                name: 'Last day',
-                value: said?.to ?? '',
-                hint: '',
-                filled: (to: string) => ({ ...between, to: to || undefined }),
-              },
-            ] as const)),
+        ...(last === undefined ? betweenPieces(said) : []),
       ];
     },
   });
+}
+
+/** What days can be chosen, with those that are said. */
+export function dayOptions(last: number | undefined) {
+  const isOwn = last !== undefined && !DAYS.some(({ value }) => value === String(last));
+  return [...(isOwn ? [{ value: String(last), words: `in the last ${last} days` }] : []), ...DAYS];
+}
+
+/** The days of a choice. */
+export function chosenDays(value: string, today: string): Days {
+  return value === BETWEEN ? { from: today } : { last: Number(value) };
+}
+
+/** The blanks of two dates. */
+export function betweenPieces(said: Days | undefined): Piece<Days>[] {
+  const between = { ...(said?.from ? { from: said.from } : {}), ...(said?.to ? { to: said.to } : {}) };
+  return [
+    ' from ',
+    {
+      kind: 'date',
+      name: 'First day',
+      value: said?.from ?? '',
+      hint: '',
+      filled: (from) => ({ ...between, from: from || undefined }),
+    },
+    ' to ',
+    {
+      kind: 'date',
+      name: 'Last day',
+      value: said?.to ?? '',
+      hint: '',
+      filled: (to) => ({ ...between, to: to || undefined }),
+    },
+  ];
 }

@@ -32,6 +32,8 @@ interface Definition<S, K extends keyof S, G> {
   unsaid: S[K];
   /** What the menu offers it as; without it, it always stands there. */
   menu?: string;
+  /** Said only by a link: the menu does not offer it. */
+  byLink?: boolean;
   /** What it says as soon as it is asked for; empty when the person goes on from the unsaid. */
   begin?: (given: G) => S[K];
   /** As texts of sentences have it: nothing, or one or more clauses. */
@@ -48,6 +50,7 @@ interface Definition<S, K extends keyof S, G> {
 export interface Part<S, G> {
   field: keyof S;
   menu: string | undefined;
+  byLink: boolean;
   isSaid: (sentence: S) => boolean;
   begin: (sentence: S, given: G) => S;
   leave: (sentence: S) => S;
@@ -64,6 +67,7 @@ export function part<S extends object, K extends keyof S, G>(of: Definition<S, K
   return {
     field,
     menu: of.menu,
+    byLink: of.byLink ?? false,
     isSaid,
     begin: (sentence, given) => put(sentence, of.begin ? of.begin(given) : unsaid),
     leave: (sentence) => put(sentence, unsaid),

@@ -1,4 +1,4 @@
 export * from './conversations';
 export type { Days } from './days';
 export { type Left, leftWords } from './left';
-export type { Grammar, Part, Piece } from './grammar';
+export { type Grammar, type Part, type Piece, quoted } from './grammar';

@@ -5,6 +5,8 @@ const BEHIND = /[.,;:!?'’)\]]+$/u;
 
 export interface Stretch {
   words: string;
+  /** Where in the text it begins. */
+  from: number;
   /** Where it leads; nothing for plain words. */
   to?: string;
 }
@@ -27,10 +29,10 @@ export function linked(words: string): Stretch[] {
     written = written.slice(0, kept);
     const to = leads(written);
     if (to === undefined) continue;
-    if (found.index > at) stretches.push({ words: words.slice(at, found.index) });
-    stretches.push({ words: written, to });
+    if (found.index > at) stretches.push({ words: words.slice(at, found.index), from: at });
+    stretches.push({ words: written, from: found.index, to });
     at = found.index + written.length;
   }
-  if (at < words.length) stretches.push({ words: words.slice(at) });
+  if (at < words.length) stretches.push({ words: words.slice(at), from: at });
   return stretches;
 }

@@ -185,6 +185,7 @@ class AccessTableTest {
     String one = "/api/conversations/{id}";
     row("GET", one, Door.SEES);
     row("GET", one + "/script", Door.SEES);
+    row("GET", one + "/find?words=berth", Door.SEES);
     row("GET", one + "/hand-to", Door.SEES);
     row("GET", one + "/moments", Door.SEES);
     row("GET", one + "/elsewhere", Door.SEES);
@@ -316,6 +317,7 @@ class AccessTableTest {
     row("GET", "/api/attachments/{id}/preview", Door.MISSING);
     row("PUT", "/api/attachments/{id}/words", Door.MISSING, Map.of("words", "a word"));
     row("POST", "/api/attachments/{id}/fetch-again", Door.MISSING);
+    row("GET", "/api/history", Door.EVERYBODY);
     row("GET", "/api/sentences", Door.EVERYBODY);
     fresh("POST", "/api/sentences", Door.WORKERS, asked -> sentence());
     row("DELETE", "/api/sentences/{id}", Door.MISSING);

@@ -217,11 +217,13 @@ public record WordQuery(
       if (thousands.isPresent()) {
         add(new Sought(List.of(word(thousands.get())), true), not);
       } else if (!words.isEmpty()) {
-        if (beginning) {
-          Word last = words.get(words.size() - 1);
-          words.set(words.size() - 1, new Word(last.plain(), last.written(), true));
-        }
-        add(new Sought(words, words.size() > 1), not);
+        Word first = words.get(0);
+        boolean one = words.size() == 1;
+        add(
+            one
+                ? new Sought(List.of(new Word(first.plain(), first.written(), beginning)), false)
+                : new Sought(words, true),
+            not);
       } else if (piece.contains("*")) {
         hints.add("A star stands after the beginning of a word, as in lift*.");
       }

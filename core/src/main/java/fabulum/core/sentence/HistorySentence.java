@@ -152,6 +152,8 @@ public record HistorySentence(
     List<String> clauses = new ArrayList<>();
     clauses.add(what.clause);
     line.ifPresent(id -> clauses.add("line " + id));
+    clauses.add(when.ever() ? "ever" : "");
+    when.days().ifPresent(days -> clauses.addAll(Draft.clauses(days)));
     site.ifPresent(id -> clauses.add("site " + id));
     team.ifPresent(id -> clauses.add("team " + id));
     customer.ifPresent(id -> clauses.add("customer " + id));
@@ -161,8 +163,6 @@ public record HistorySentence(
     state.ifPresent(one -> clauses.add("state " + said(one)));
     clauses.add(attached ? "with attachment" : "");
     topic.ifPresent(id -> clauses.add("topic " + id));
-    clauses.add(when.ever() ? "ever" : "");
-    when.days().ifPresent(days -> clauses.addAll(Draft.clauses(days)));
     clauses.add(any ? "any" : "");
     addWords(clauses, "mention ", mention);
     clauses.removeIf(String::isEmpty);

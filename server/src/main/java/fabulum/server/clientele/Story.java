@@ -1,31 +1,18 @@
 package fabulum.server.clientele;
 
-import fabulum.core.identify.WhoWrote;
 import fabulum.server.access.StaffId;
-import fabulum.server.clientele.store.ClienteleMapper;
 import fabulum.server.conversations.Bookkeeping;
 import fabulum.server.conversations.Conversation;
 import fabulum.server.conversations.ConversationId;
 import fabulum.server.conversations.Entry;
-import fabulum.server.conversations.EntryKind;
 import fabulum.server.conversations.EntryView;
 import fabulum.server.conversations.EntryViews;
-import fabulum.server.conversations.InSight;
-import fabulum.server.conversations.SightColumns;
 import fabulum.server.customers.CustomerId;
-import fabulum.server.customers.HeldNumber;
-import fabulum.server.customers.Holdings;
-import fabulum.server.customers.NumberId;
-import fabulum.server.lines.Sights;
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
-import java.util.OptionalLong;
 import java.util.PriorityQueue;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -40,26 +27,19 @@ public class Story {
   private static final Comparator<Entry> NEWEST =
       Comparator.comparing(Entry::at).thenComparing(Entry::id).reversed();
 
-  private final ClienteleMapper rows;
+  /** So many lines stand above the one that is gone to. */
+  private static final int BEFORE = 25;
+
+  private static final int MOST = 5_000;
+
+  private final WhoseEntries whose;
   private final Bookkeeping books;
   private final EntryViews views;
-  private final InSight inSight;
-  private final Holdings holdings;
-  private final Sights sights;
 
-  Story(
-      ClienteleMapper rows,
-      Bookkeeping books,
-      EntryViews views,
-      InSight inSight,
-      Holdings holdings,
-      Sights sights) {
-    this.rows = rows;
+  Story(WhoseEntries whose, Bookkeeping books, EntryViews views) {
+    this.whose = whose;
     this.books = books;
     this.views = views;
-    this.inSight = inSight;
-    this.holdings = holdings;
-    this.sights = sights;
   }
 
   /** Where entries were said. */
@@ -77,20 +57,42 @@ public class Story {
    * A stretch of the story.
    *
    * @param before the id of the entry before which it ends; 0 for up to now
+   * @param to the id of an entry down to which it goes, and a little further; 0 for as many as the
+   *     limit says
    */
-  public StoryPage page(CustomerId customer, long before, int limit, StaffId asking) {
-    List<HeldNumber> held = holdings.of(customer);
-    Map<Long, WhoWrote> numbers = new HashMap<>();
-    held.forEach(
-        one -> numbers.computeIfAbsent(one.numberId(), id -> holdings.whoWrote(new NumberId(id))));
-    Map<Long, Conversation> conversations = conversations(numbers.keySet(), asking);
+  public StoryPage page(CustomerId customer, long before, long to, int limit, StaffId asking) {
+    return to == 0
+        ? page(customer, before, limit, asking)
+        : page(customer, before, countTo(customer, to, asking), asking);
+  }
+
+  private int countTo(CustomerId customer, long to, StaffId asking) {
+    Theirs theirs = whose.of(customer, asking);
+    Merge merge = new Merge(ids(theirs), null, MOST);
+    int count = 0;
+    Entry next = merge.next();
+    while (next != null && count < MOST) {
+      count += theirs.has(next) ? 1 : 0;
+      if (next.id() == to) {
+        return Math.min(count + BEFORE, MOST);
+      }
+      next = merge.next();
+    }
+    return Math.max(1, count);
+  }
+
+  private static List<Long> ids(Theirs theirs) {
+    return theirs.conversations().stream().map(Conversation::id).toList();
+  }
+
+  private StoryPage page(CustomerId customer, long before, int limit, StaffId asking) {
+    Theirs theirs = whose.of(customer, asking);
     Entry place = before == 0 ? null : books.findEntry(before).orElse(null);
     List<Entry> newest = new ArrayList<>();
-    Merge merge = new Merge(conversations.keySet(), place, limit + 1);
+    Merge merge = new Merge(ids(theirs), place, limit + 1);
     Entry next = merge.next();
     while (next != null && newest.size() <= limit) {
-      Conversation said = conversations.get(next.conversationId());
-      if (said != null && isOf(customer, next, said, numbers)) {
+      if (theirs.has(next)) {
         newest.add(next);
       }
       next = merge.next();
@@ -101,51 +103,11 @@ public class Story {
     Set<Long> said = new HashSet<>(shown.stream().map(Entry::conversationId).toList());
     return new StoryPage(
         views.of(shown),
-        conversations.values().stream()
+        theirs.conversations().stream()
             .filter(one -> said.contains(one.id()))
             .map(one -> new Where(one.id(), one.lineId(), one.address(), one.isGroup()))
             .toList(),
         more ? shown.get(0).id() : null);
-  }
-
-  private Map<Long, Conversation> conversations(Set<Long> numbers, StaffId asking) {
-    Map<Long, Conversation> seen = new HashMap<>();
-    if (!numbers.isEmpty()) {
-      List<ConversationId> ids =
-          rows.listConversations(List.copyOf(numbers), SightColumns.of(sights.of(asking))).stream()
-              .map(ConversationId::new)
-              .toList();
-      inSight.list(ids, asking).forEach(one -> seen.put(one.id(), one));
-    }
-    return seen;
-  }
-
-  /**
-   * What is known to be another's is not theirs; what may be theirs or another holder's is shown
-   * with both. Notes and events belong to whose conversation it was then.
-   */
-  private static boolean isOf(
-      CustomerId customer, Entry entry, Conversation said, Map<Long, WhoWrote> numbers) {
-    if (said.isGroup()) {
-      return true;
-    }
-    WhoWrote who = numbers.get(said.numberId());
-    if (who == null) {
-      return false;
-    }
-    OptionalLong writer =
-        entry.kind() == EntryKind.IN
-            ? who.of(said.id(), entry.id(), entry.at())
-            : who.of(said.id(), entry.at());
-    return writer.isPresent()
-        ? writer.getAsLong() == customer.value()
-        : isHeld(who, customer, entry.at());
-  }
-
-  private static boolean isHeld(WhoWrote who, CustomerId customer, Instant at) {
-    return who.holdings().stream()
-        .filter(held -> held.customer() == customer.value())
-        .anyMatch(held -> held.at(at));
   }
 
   /** The entries of several scripts, the newest first. */
@@ -154,7 +116,7 @@ public class Story {
         new PriorityQueue<>((a, b) -> NEWEST.compare(a.head(), b.head()));
     private final int size;
 
-    Merge(Set<Long> conversations, @Nullable Entry before, int size) {
+    Merge(List<Long> conversations, @Nullable Entry before, int size) {
       this.size = size;
       conversations.forEach(id -> add(id, before));
     }

@@ -99,7 +99,12 @@ public class Bookkeeping {
     return ids.isEmpty() ? List.of() : entries.listByIds(ids.stream().map(EntryId::value).toList());
   }
 
-  /** The newest entries of a script that stand before a place, the newest first. */
+  /** How many entries of a script stand at a place or after it. */
+  public int countSince(ConversationId id, Instant at, long entry) {
+    return entries.countSince(id.value(), at, entry);
+  }
+
+  /** The newest entries of a script before a place, the newest first. */
   public List<Entry> listNewest(
       ConversationId id, @Nullable Instant beforeAt, @Nullable Long beforeId, int limit) {
     return entries.listNewest(id.value(), beforeAt, beforeId, limit);
@@ -336,8 +341,16 @@ public class Bookkeeping {
 
   /** Raises the version and tells the program, in this transaction and after it. */
   public void changed(long conversation, List<Long> touched) {
+    tell(conversation, ConversationChanged.of(conversation, touched));
+  }
+
+  /** The same where any entry of the script may have been added, changed or taken out. */
+  public void scriptChanged(long conversation) {
+    tell(conversation, ConversationChanged.wholeScript(conversation));
+  }
+
+  private void tell(long conversation, ConversationChanged change) {
     conversations.nextVersion(conversation);
-    ConversationChanged change = ConversationChanged.of(conversation, touched);
     long version = conversations.getVersion(conversation);
     feed.append(Change.Kind.CONVERSATION, conversation, version, change.detail());
     events.publishEvent(change);

@@ -7,27 +7,39 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * A conversation changed. Told once the change is committed; may be told twice. {@code entries} are
- * those that were added or changed.
+ * those that were added or changed; where there are too many to name, the whole script may have
+ * changed.
  */
-public record ConversationChanged(ConversationId id, List<EntryId> entries) {
+public record ConversationChanged(ConversationId id, List<EntryId> entries, boolean wholeScript) {
+  private static final String WHOLE = "*";
+
   public ConversationChanged {
     entries = List.copyOf(entries);
   }
 
   static ConversationChanged of(long conversation, List<Long> entries) {
     return new ConversationChanged(
-        new ConversationId(conversation), entries.stream().map(EntryId::new).toList());
+        new ConversationId(conversation), entries.stream().map(EntryId::new).toList(), false);
+  }
+
+  static ConversationChanged wholeScript(long conversation) {
+    return new ConversationChanged(new ConversationId(conversation), List.of(), true);
   }
 
   /** The entries, as the feed of changes keeps them. */
   String detail() {
-    return entries.stream()
-        .map(entry -> String.valueOf(entry.value()))
-        .collect(Collectors.joining(" "));
+    return wholeScript
+        ? WHOLE
+        : entries.stream()
+            .map(entry -> String.valueOf(entry.value()))
+            .collect(Collectors.joining(" "));
   }
 
   /** The change as the feed has it. */
   public static ConversationChanged read(long conversation, @Nullable String detail) {
+    if (WHOLE.equals(detail)) {
+      return wholeScript(conversation);
+    }
     return of(
         conversation,
         detail == null || detail.isEmpty()

@@ -125,7 +125,7 @@ public class PastTexts {
         added++;
       }
     }
-    changed.forEach(id -> books.changed(id, List.of()));
+    changed.forEach(books::scriptChanged);
     return added;
   }
 
@@ -213,6 +213,6 @@ public class PastTexts {
             });
     past.setHeardAgain(id);
     past.setFirstWroteAgain(row.numberId());
-    books.changed(id, List.of());
+    books.scriptChanged(id);
   }
 }

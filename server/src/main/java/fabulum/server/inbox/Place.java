@@ -8,13 +8,19 @@ import java.time.Instant;
 import java.util.List;
 
 /** A place in an ordered list, as a caller carries it from page to page. */
-record Place(Instant at, long id) {
+public record Place(Instant at, long id) {
 
-  String text() {
+  /** As a caller carries it. */
+  public String text() {
     return at + "~" + id;
   }
 
-  static Place read(String text) {
+  /**
+   * Reads it back.
+   *
+   * @throws Problem for what is not a place
+   */
+  public static Place read(String text) {
     int seam = text.lastIndexOf('~');
     try {
       Instant at = Instant.parse(text.substring(0, Math.max(0, seam)));

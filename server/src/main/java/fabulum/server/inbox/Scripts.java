@@ -8,6 +8,7 @@ import fabulum.server.conversations.EntryId;
 import fabulum.server.conversations.EntryView;
 import fabulum.server.conversations.EntryViews;
 import fabulum.server.conversations.InSight;
+import fabulum.server.platform.Problem;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -17,6 +18,11 @@ import org.springframework.stereotype.Service;
 /** Reading one conversation's script. */
 @Service
 public class Scripts {
+  /** So many lines stand above the one that is gone to. */
+  private static final int BEFORE = 25;
+
+  private static final int MOST = 5_000;
+
   private final Bookkeeping books;
   private final EntryViews views;
   private final InSight inSight;
@@ -30,6 +36,21 @@ public class Scripts {
   /** The entries with these ids; for the program itself, which tells only those who see them. */
   public List<EntryView> entries(List<EntryId> ids) {
     return views.of(books.listEntries(ids));
+  }
+
+  /**
+   * The newest entries down to one of them and a little before it; from one that is very far back,
+   * as many as are told at once.
+   */
+  public ScriptPage pageTo(ConversationId id, EntryId entry, StaffId asking) {
+    inSight.row(id, asking);
+    Entry found =
+        books
+            .findEntry(entry.value())
+            .filter(one -> one.conversationId() == id.value())
+            .orElseThrow(() -> Problem.notFound("text"));
+    int since = books.countSince(id, found.at(), found.id());
+    return page(id, null, Math.min(since + BEFORE, MOST), asking);
   }
 
   /** A stretch of the script that ends before {@code before}, or at the newest entry. */

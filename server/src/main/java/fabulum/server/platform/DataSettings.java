@@ -22,4 +22,9 @@ public record DataSettings(
   public Path files() {
     return data.toAbsolutePath().normalize().resolve("files");
   }
+
+  /** Where the words of History are kept for searching; made anew when it is missing. */
+  public Path history() {
+    return data.toAbsolutePath().normalize().resolve("history");
+  }
 }

@@ -101,6 +101,7 @@ public final class Problem extends RuntimeException {
     UNKNOWN_TEXT("unknown-text", 404, "No such text"),
     METHOD_NOT_ALLOWED("method-not-allowed", 405, "That cannot be done here"),
     TOO_LARGE("too-large", 413, "Too large"),
+    CANNOT_SEARCH("cannot-search", 503, "History cannot be searched"),
     NO_SPACE("no-space", 503, "The disk is almost full"),
     BROKEN("broken", 500, "Something broke on our side");
 

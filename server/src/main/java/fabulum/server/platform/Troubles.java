@@ -39,7 +39,9 @@ public class Troubles {
     /** The parts bought ahead will soon be used up, or are. */
     PARTS,
     /** Files of attachments are missing. */
-    FILES
+    FILES,
+    /** Words of History cannot be searched. */
+    HISTORY
   }
 
   /**

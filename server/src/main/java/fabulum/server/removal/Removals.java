@@ -285,7 +285,7 @@ public class Removals {
       List<Long> in =
           List.copyOf(new TreeSet<>(texts.stream().map(TextRow::conversationId).toList()));
       rows.setLastWords(in, inPlace);
-      in.forEach(id -> books.changed(id, List.of()));
+      in.forEach(books::scriptChanged);
     }
 
     void clear(List<Long> all) {
@@ -319,7 +319,7 @@ public class Removals {
         books.setTeam(row, null);
         books.setHanded(row, null);
         rows.clearConversation(id, "removed " + id);
-        books.changed(id, List.of());
+        books.scriptChanged(id);
       }
     }
 

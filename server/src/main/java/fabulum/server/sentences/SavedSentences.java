@@ -2,6 +2,7 @@ package fabulum.server.sentences;
 
 import fabulum.core.access.Act;
 import fabulum.core.conversation.Group;
+import fabulum.core.sentence.HistorySentence;
 import fabulum.core.sentence.SentenceText;
 import fabulum.core.text.OneLine;
 import fabulum.server.access.Permits;
@@ -45,10 +46,17 @@ public class SavedSentences {
    *
    * @param name 1 to 60 characters
    * @param said as addresses carry it
+   * @param group in the inbox
+   * @param order in the inbox
    * @param teamId for that team; null for oneself
    */
   public record NewSentence(
-      String name, String said, Group group, ListOrder order, @Nullable Long teamId) {}
+      String name,
+      String said,
+      SavedIn place,
+      @Nullable Group group,
+      @Nullable ListOrder order,
+      @Nullable Long teamId) {}
 
   /** My own and my teams', by name; each counts as it means for me. */
   public List<SentenceView> list(StaffId me) {
@@ -56,25 +64,35 @@ public class SavedSentences {
   }
 
   private SentenceView view(SentenceRow row, StaffId me) {
+    Group group = row.box();
+    if (group == null) {
+      return view(row, me, null, false);
+    }
     InboxCounts counts = inbox.counts(Sentences.read(row.said()), me);
     int count =
-        switch (row.box()) {
+        switch (group) {
           case OUR_TURN -> counts.ourTurn();
           case THEIR_TURN -> counts.theirTurn();
           case SET_ASIDE -> counts.setAside();
           case DONE -> counts.done();
           case BLANK -> 0;
         };
+    return view(row, me, count, counts.most() > 0 && count >= counts.most());
+  }
+
+  private static SentenceView view(
+      SentenceRow row, StaffId me, @Nullable Integer count, boolean many) {
     return new SentenceView(
         row.id(),
         row.name(),
         row.said(),
+        row.place(),
         row.box(),
         row.listOrder(),
         row.teamId(),
         row.staffId() == me.value(),
         count,
-        counts.most() > 0 && count >= counts.most());
+        many);
   }
 
   /** Saves a sentence. */
@@ -91,7 +109,7 @@ public class SavedSentences {
         .ifPresent(why -> {
           throw bad("name", why);
         });
-    String said = SentenceText.write(Sentences.read(wanted.said()));
+    String said = written(wanted);
     if (said.length() > LONGEST_SENTENCE) {
       throw bad("said", "This sentence is too long to be saved.");
     }
@@ -107,7 +125,23 @@ public class SavedSentences {
       throw bad("name", "There is already a saved sentence with this name.");
     }
     return sentences.insert(
-        new SentenceRow(0, by.value(), team, name, said, wanted.group(), wanted.order()));
+        new SentenceRow(
+            0, by.value(), team, name, said, wanted.place(), wanted.group(), wanted.order()));
+  }
+
+  /** The sentence as it is kept; of the inbox with its group and order, of History without. */
+  private static String written(NewSentence wanted) {
+    boolean inInbox = wanted.place() == SavedIn.INBOX;
+    if (inInbox != (wanted.group() != null) || inInbox != (wanted.order() != null)) {
+      throw bad("group", "A sentence of the inbox is saved with its group and order.");
+    }
+    try {
+      return inInbox
+          ? SentenceText.write(Sentences.read(wanted.said()))
+          : HistorySentence.read(wanted.said()).text();
+    } catch (IllegalArgumentException unreadable) {
+      throw bad("said", String.valueOf(unreadable.getMessage()));
+    }
   }
 
   private static boolean isMember(TeamView known, long team, StaffId staff) {

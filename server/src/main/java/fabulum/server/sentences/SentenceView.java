@@ -10,16 +10,20 @@ import org.jspecify.annotations.Nullable;
  * @param said as addresses carry it
  * @param teamId whose it is; empty for my own
  * @param mine I saved it, so I may change or drop it
- * @param count how many it means now in its group
+ * @param place where it was saved
+ * @param group of the inbox; null for one of History
+ * @param order of the inbox; null for one of History
+ * @param count how many it means now in its group; null for one of History, which is not counted
  * @param many there are at least this number
  */
 public record SentenceView(
     long id,
     String name,
     String said,
-    Group group,
-    ListOrder order,
+    SavedIn place,
+    @Nullable Group group,
+    @Nullable ListOrder order,
     @Nullable Long teamId,
     boolean mine,
-    int count,
+    @Nullable Integer count,
     boolean many) {}

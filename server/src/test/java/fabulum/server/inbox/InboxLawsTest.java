@@ -29,6 +29,7 @@ import fabulum.server.conversations.Moment;
 import fabulum.server.conversations.ReceivedText;
 import fabulum.server.conversations.Returns;
 import fabulum.server.conversations.Said;
+import fabulum.server.history.PlainHistory;
 import fabulum.server.lines.LineId;
 import fabulum.server.lines.LineView;
 import fabulum.server.lines.Lines;
@@ -73,8 +74,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestInstance;
 
 /**
- * Groups, orders, sentences and counts against a plain recomputation, over thousands of random
- * acts.
+ * Groups, orders, sentences, counts and all that was said against a plain recomputation, over
+ * thousands of random acts.
  */
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
 class InboxLawsTest {
@@ -108,6 +109,7 @@ class InboxLawsTest {
   private Returns returns;
   private Lines lines;
   private Topics topics;
+  private PlainHistory said;
 
   /** One conversation as the test remembers it. */
   private static final class Plain {
@@ -155,6 +157,7 @@ class InboxLawsTest {
     returns = fabulum.context.getBean(Returns.class);
     lines = fabulum.context.getBean(Lines.class);
     topics = fabulum.context.getBean(Topics.class);
+    said = new PlainHistory(fabulum, new Random(SEED + 1));
     People people = fabulum.context.getBean(People.class);
     people.add(new NewStaff("a", "Ann", "A", Role.LEAD, Fabulum.PASSWORD, false));
     people.add(new NewStaff("b", "Ben", "B", Role.STAFF, Fabulum.PASSWORD, false));
@@ -389,6 +392,7 @@ class InboxLawsTest {
   }
 
   private void compare(String when) {
+    said.compare(when, 160, 4, (conversation, who) -> sees(one(conversation), who));
     for (int i = 0; i < 4; i++) {
       Sentence sentence = sentence();
       StaffId me = anybody();

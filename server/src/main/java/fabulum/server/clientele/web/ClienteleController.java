@@ -61,14 +61,17 @@ class ClienteleController {
    * it was theirs.
    *
    * @param before the id of the entry before which it ends; 0 for up to now
+   * @param to the id of an entry down to which it goes, and a little further; 0 for as many as the
+   *     limit says
    */
   @GetMapping("/{id}/story")
   StoryPage story(
       @AuthenticationPrincipal SignedIn me,
       @PathVariable long id,
       @RequestParam(defaultValue = "0") long before,
+      @RequestParam(defaultValue = "0") long to,
       @RequestParam(defaultValue = "50") int limit) {
-    return story.page(new CustomerId(id), before, bounded(limit), me.id());
+    return story.page(new CustomerId(id), before, to, bounded(limit), me.id());
   }
 
   /** Customers who may be this one too, with the most reasons first. */

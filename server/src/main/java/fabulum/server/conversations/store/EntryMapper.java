@@ -23,6 +23,8 @@ public interface EntryMapper {
   List<Entry> listNewest(
       long conversationId, @Nullable Instant beforeAt, @Nullable Long beforeId, int limit);
 
+  int countSince(long conversationId, Instant at, long id);
+
   void clearWorkingSeconds(long id);
 
   /** The first text that came in after an entry, other than what was history when it arrived. */

@@ -4,6 +4,7 @@ import fabulum.core.conversation.Group;
 import fabulum.core.sentence.Sentence;
 import fabulum.server.accounts.SignedIn;
 import fabulum.server.conversations.ConversationId;
+import fabulum.server.conversations.EntryId;
 import fabulum.server.inbox.ConversationView;
 import fabulum.server.inbox.DossierView;
 import fabulum.server.inbox.Dossiers;
@@ -114,13 +115,21 @@ class InboxController {
     return elsewhere.of(new ConversationId(id), me.id());
   }
 
-  /** One stretch of the script, the newest unless said otherwise. */
+  /**
+   * One stretch of the script, the newest unless said otherwise.
+   *
+   * @param to the id of an entry: all from the newest down to it and a little before
+   */
   @GetMapping("/{id}/script")
   ScriptPage script(
       @AuthenticationPrincipal SignedIn me,
       @PathVariable long id,
       @RequestParam(required = false) @Nullable String before,
+      @RequestParam(required = false) @Nullable Long to,
       @RequestParam(defaultValue = "50") int limit) {
+    if (to != null && (before == null || before.isEmpty())) {
+      return scripts.pageTo(new ConversationId(id), new EntryId(to), me.id());
+    }
     return scripts.page(new ConversationId(id), before, bounded(limit), me.id());
   }
 

@@ -24,6 +24,8 @@ class Pages {
     "/planned",
     "/templates",
     "/templates/**",
+    "/history",
+    "/history/**",
     "/office",
     "/me",
     "/me/**",

@@ -2,6 +2,7 @@ package fabulum.server.sentences.store;
 
 import fabulum.core.conversation.Group;
 import fabulum.server.inbox.ListOrder;
+import fabulum.server.sentences.SavedIn;
 import org.jspecify.annotations.Nullable;
 
 /** A row of sentence. The id of a row not yet inserted is 0. */
@@ -11,5 +12,6 @@ public record SentenceRow(
     @Nullable Long teamId,
     String name,
     String said,
-    Group box,
-    ListOrder listOrder) {}
+    SavedIn place,
+    @Nullable Group box,
+    @Nullable ListOrder listOrder) {}

@@ -5,6 +5,7 @@ import fabulum.server.accounts.SignedIn;
 import fabulum.server.inbox.ListOrder;
 import fabulum.server.platform.Problem.Kind;
 import fabulum.server.platform.web.Problems;
+import fabulum.server.sentences.SavedIn;
 import fabulum.server.sentences.SavedSentences;
 import fabulum.server.sentences.SavedSentences.NewSentence;
 import fabulum.server.sentences.SentenceView;
@@ -37,13 +38,17 @@ class SentenceController {
    * A sentence to be saved.
    *
    * @param said as addresses carry it
+   * @param place where it is shown; empty for the inbox
+   * @param group in the inbox; empty for a sentence of History
+   * @param order in the inbox; empty for a sentence of History
    * @param teamId for that team; empty for oneself
    */
   record SaveRequest(
       @NotNull(message = "Give it a name.") String name,
       @NotNull(message = "Which sentence?") String said,
-      @NotNull(message = "Which group?") Group group,
-      @NotNull(message = "In which order?") ListOrder order,
+      @Nullable SavedIn place,
+      @Nullable Group group,
+      @Nullable ListOrder order,
       @Nullable Long teamId) {}
 
   /** What was saved. */
@@ -61,7 +66,12 @@ class SentenceController {
   SaveResponse save(@AuthenticationPrincipal SignedIn me, @Valid @RequestBody SaveRequest wanted) {
     NewSentence sentence =
         new NewSentence(
-            wanted.name(), wanted.said(), wanted.group(), wanted.order(), wanted.teamId());
+            wanted.name(),
+            wanted.said(),
+            wanted.place() == null ? SavedIn.INBOX : wanted.place(),
+            wanted.group(),
+            wanted.order(),
+            wanted.teamId());
     return new SaveResponse(sentences.save(sentence, me.id()));
   }
 

@@ -2,16 +2,16 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import type { SavedSentence } from '../../shared/api';
-import { EVERYTHING } from '../../shared/sentence';
 import { harbour, session } from '../../testing/data';
 import { type Answers, No, show } from '../../testing/show';
-import type { ListAddress } from './model/choice';
+import type { Sayable } from './queries';
 import { SavedSentences } from './SavedSentences';
 
 const parcels: SavedSentence = {
   id: 4,
   name: 'Parcels',
   said: "nobody's; saying parcels",
+  place: 'INBOX',
   group: 'DONE',
   order: 'NEWEST',
   count: 3,
@@ -19,21 +19,17 @@ const parcels: SavedSentence = {
   mine: true,
   teamId: 1,
 };
-const PLAIN: ListAddress = { group: 'OUR_TURN', order: 'TIME_LEFT', sentence: EVERYTHING };
-const HERE: ListAddress = {
-  group: 'DONE',
-  order: 'NEWEST',
-  sentence: { ...EVERYTHING, whose: { kind: 'nobody' }, saying: 'parcels' },
-};
+const PLAIN: Sayable = { place: 'INBOX', said: '', group: 'OUR_TURN', order: 'TIME_LEFT' };
+const HERE: Sayable = { place: 'INBOX', said: "nobody's; saying parcels", group: 'DONE', order: 'NEWEST' };
 
-function look(address: ListAddress, saved: SavedSentence[], answers: Answers = {}) {
-  const onChange = vi.fn<(address: ListAddress) => void>();
-  const page = show(<SavedSentences session={session} address={address} onChange={onChange} />, {
+function look(here: Sayable, saved: SavedSentence[], answers: Answers = {}) {
+  const onChoose = vi.fn<(saved: SavedSentence) => void>();
+  const page = show(<SavedSentences session={session} here={here} plain={here === PLAIN} onChoose={onChoose} />, {
     'GET /api/sentences': saved,
     'GET /api/teams': [harbour, { id: 2, name: 'Yard crew', members: [2] }],
     ...answers,
   });
-  return { ...page, onChange };
+  return { ...page, onChoose };
 }
 
 describe('saved sentences', () => {
@@ -41,7 +37,7 @@ describe('saved sentences', () => {
     const page = look(PLAIN, [parcels, { ...parcels, id: 5, name: 'Old', count: 999, many: true }]);
     expect(await screen.findByRole('button', { name: /^Old ?999\+$/ })).toBeTruthy();
     fireEvent.click(screen.getByRole('button', { name: /^Parcels ?3$/ }));
-    expect(page.onChange).toHaveBeenCalledWith(HERE);
+    expect(page.onChoose).toHaveBeenCalledWith(parcels);
     expect(screen.queryByRole('button', { name: 'Save this sentence…' })).toBeNull();
   });
 
@@ -51,6 +47,12 @@ describe('saved sentences', () => {
     expect(here.getAttribute('aria-pressed')).toBe('true');
     fireEvent.click(screen.getByRole('button', { name: 'Delete it' }));
     await waitFor(() => expect(page.told('DELETE', '/api/sentences/4')).toHaveLength(1));
+  });
+
+  it('of another place are not shown', async () => {
+    look(HERE, [parcels, { ...parcels, id: 9, name: 'Storms', place: 'HISTORY' }]);
+    await screen.findByRole('button', { name: /^Parcels ?3$/ });
+    expect(screen.queryByRole('button', { name: /Storms/ })).toBeNull();
   });
 
   it('of a colleague cannot be dropped', async () => {
@@ -64,7 +66,7 @@ describe('saved sentences', () => {
       'POST /api/sentences': new No(409, 'conflict', 'There is one called “Parcels” already.'),
     });
     fireEvent.click(await screen.findByRole('button', { name: 'Save this sentence…' }));
-    const form = screen.getByRole('dialog', { name: 'Save this sentence' });
+    const form = await screen.findByRole('dialog', { name: 'Save this sentence' });
     fireEvent.change(within(form).getByLabelText('Name'), { target: { value: 'Parcels' } });
     fireEvent.click(within(form).getByRole('button', { name: 'For whom: me' }));
     await screen.findByRole('menuitem', { name: 'everyone in Harbour office' });
@@ -82,6 +84,7 @@ describe('saved sentences', () => {
     expect(page.told('POST', '/api/sentences')[1]).toEqual({
       name: 'Parcels of ours',
       said: "nobody's; saying parcels",
+      place: 'INBOX',
       group: 'DONE',
       order: 'NEWEST',
       teamId: 1,

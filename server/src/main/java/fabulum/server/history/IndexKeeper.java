@@ -1,0 +1,383 @@
+package fabulum.server.history;
+
+import static java.util.stream.Collectors.groupingBy;
+import static java.util.stream.Collectors.mapping;
+import static java.util.stream.Collectors.toList;
+
+import fabulum.core.text.Language;
+import fabulum.server.conversations.ConversationChanged;
+import fabulum.server.feed.Change;
+import fabulum.server.feed.ChangeFeed;
+import fabulum.server.history.WordIndex.Progress;
+import fabulum.server.history.store.HistoryMapper;
+import fabulum.server.history.store.SaidRow;
+import fabulum.server.history.store.SaidRow.AttachedRow;
+import fabulum.server.platform.DataSettings;
+import fabulum.server.platform.DiskReserve;
+import fabulum.server.platform.Troubles;
+import fabulum.server.sending.SendSetup;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.AccessDeniedException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.Comparator;
+import java.util.EnumSet;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.locks.ReentrantLock;
+import java.util.stream.Stream;
+import org.apache.lucene.store.AlreadyClosedException;
+import org.apache.lucene.store.LockObtainFailedException;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.DisposableBean;
+import org.springframework.scheduling.annotation.Scheduled;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.event.TransactionPhase;
+import org.springframework.transaction.event.TransactionalEventListener;
+
+/**
+ * Keeps the index of words up to date. What was committed is put into it a moment later, or before
+ * the next search; after a restart the feed of changes says what is missing. An index that is
+ * missing, broken, of another format or too old is made anew, the newest entries first, while the
+ * inbox works.
+ */
+@Component
+class IndexKeeper implements DisposableBean {
+  private static final Logger log = LoggerFactory.getLogger(IndexKeeper.class);
+  private static final int CHUNK = 1_000;
+  private static final int FEED_CHUNK = 2_000;
+  private static final long LONGEST_WAIT_MS = 2_000;
+  private static final Duration BETWEEN_COMMITS = Duration.ofSeconds(20);
+  private static final Duration BEFORE_NEXT_TRY = Duration.ofSeconds(20);
+
+  private final HistoryMapper rows;
+  private final ChangeFeed feed;
+  private final SendSetup setup;
+  private final DiskReserve reserve;
+  private final Troubles troubles;
+  private final Path folder;
+
+  private final Set<Long> entries = new HashSet<>();
+  private final Set<Long> scripts = new HashSet<>();
+
+  /** How many were taken off these lists and are not shown to searches yet. */
+  private int beingPut;
+
+  private final ReentrantLock writing = new ReentrantLock(true);
+  private volatile @Nullable WordIndex index;
+  private volatile boolean closed;
+
+  /**
+   * Entries with ids below this one are still to be read; 0 when all are. Changed while writing.
+   */
+  private volatile long below;
+
+  private long triedAt = System.nanoTime() - BEFORE_NEXT_TRY.toNanos();
+  private long committedAt = System.nanoTime();
+  private boolean dirty;
+
+  IndexKeeper(
+      HistoryMapper rows,
+      ChangeFeed feed,
+      SendSetup setup,
+      DiskReserve reserve,
+      Troubles troubles,
+      DataSettings data) {
+    this.rows = rows;
+    this.feed = feed;
+    this.setup = setup;
+    this.reserve = reserve;
+    this.troubles = troubles;
+    this.folder = data.history();
+  }
+
+  @TransactionalEventListener(phase = TransactionPhase.AFTER_COMMIT, fallbackExecution = true)
+  void changed(ConversationChanged change) {
+    synchronized (entries) {
+      change.entries().forEach(id -> entries.add(id.value()));
+      if (change.wholeScript()) {
+        scripts.add(change.id().value());
+      }
+    }
+  }
+
+  /** The index with everything in it that was committed until now, if it can be used. */
+  Optional<WordIndex> upToDate() {
+    if (behind() > 0 || index == null) {
+      try {
+        if (writing.tryLock(LONGEST_WAIT_MS, TimeUnit.MILLISECONDS)) {
+          try {
+            work();
+          } finally {
+            writing.unlock();
+          }
+        }
+      } catch (InterruptedException e) {
+        Thread.currentThread().interrupt();
+      }
+    }
+    return Optional.ofNullable(index);
+  }
+
+  /** How much of all that was said can be found, 0 to 100 %. */
+  int percent() {
+    long left = below;
+    if (left == 0) {
+      return 100;
+    }
+    long last = Math.max(1, rows.getLastId());
+    return (int) Math.max(0, Math.min(99, 100 - 100 * Math.min(left, last) / last));
+  }
+
+  private int behind() {
+    synchronized (entries) {
+      return entries.size() + scripts.size() + beingPut;
+    }
+  }
+
+  @Scheduled(initialDelay = 500, fixedDelay = 400)
+  void keepUp() {
+    writing.lock();
+    try {
+      work();
+      if (dirty && System.nanoTime() - committedAt > BETWEEN_COMMITS.toNanos()) {
+        commit();
+      }
+    } finally {
+      writing.unlock();
+    }
+  }
+
+  private void work() {
+    try {
+      WordIndex open = opened();
+      if (open != null && behind() > 0 && !reserve.isStopped()) {
+        putChanged(open);
+      }
+    } catch (IOException | UncheckedIOException | AlreadyClosedException e) {
+      failed(e);
+    }
+  }
+
+  private @Nullable WordIndex opened() throws IOException {
+    Set<Language> languages = languages();
+    WordIndex open = index;
+    if (open != null && !open.isFor(languages)) {
+      index = null;
+      open.close();
+    }
+    boolean tries = System.nanoTime() - triedAt >= BEFORE_NEXT_TRY.toNanos();
+    if (index == null && !closed && (open != null || tries) && !reserve.isStopped()) {
+      triedAt = System.nanoTime();
+      open(languages);
+    }
+    return index;
+  }
+
+  private Set<Language> languages() {
+    Set<Language> languages = EnumSet.of(Language.EN);
+    languages.addAll(setup.get().languages());
+    return languages;
+  }
+
+  private void open(Set<Language> languages) throws IOException {
+    WordIndex open;
+    try {
+      open = new WordIndex(Files.createDirectories(folder), languages);
+    } catch (AccessDeniedException | LockObtainFailedException notForUs) {
+      throw notForUs;
+    } catch (IOException | IllegalArgumentException broken) {
+      log.warn("The search index of History cannot be read and is made anew", broken);
+      removeFolder();
+      open = new WordIndex(Files.createDirectories(folder), languages);
+    }
+    Progress known = open.progress();
+    if (known != null && feed.reaches(known.feed())) {
+      below = known.below();
+      queueSince(known.feed());
+    } else {
+      open.clear();
+      below = Long.MAX_VALUE;
+      open.commit(new Progress(feed.settled(), below));
+    }
+    index = open;
+    troubles.over(Troubles.Kind.HISTORY);
+    if (below > 0) {
+      Thread reader = new Thread(() -> readAll(languages), "history-reader");
+      reader.setDaemon(true);
+      reader.start();
+    }
+  }
+
+  private void removeFolder() throws IOException {
+    try (Stream<Path> all = Files.walk(folder)) {
+      for (Path each : all.sorted(Comparator.reverseOrder()).toList()) {
+        Files.deleteIfExists(each);
+      }
+    }
+  }
+
+  private void queueSince(long number) {
+    List<Change> changes = feed.listAfter(number, FEED_CHUNK);
+    while (!changes.isEmpty()) {
+      changes.stream()
+          .filter(change -> change.kind() == Change.Kind.CONVERSATION)
+          .forEach(change -> changed(ConversationChanged.read(change.subject(), change.detail())));
+      changes = feed.listAfter(changes.get(changes.size() - 1).number(), FEED_CHUNK);
+    }
+  }
+
+  /** What fails to be written stays to be written. */
+  private void putChanged(WordIndex open) throws IOException {
+    List<Long> some;
+    List<Long> whole;
+    synchronized (entries) {
+      some = List.copyOf(entries);
+      whole = List.copyOf(scripts);
+      entries.clear();
+      scripts.clear();
+      beingPut = some.size() + whole.size();
+    }
+    try {
+      for (long conversation : whole) {
+        open.removeConversation(conversation);
+        putAll(open, rows.listIdsOf(conversation));
+      }
+      putAll(open, some);
+      if (!whole.isEmpty()) {
+        // What was removed for good is to leave the disk as well.
+        open.purge();
+        committedAt -= BETWEEN_COMMITS.toNanos();
+      }
+      open.refresh();
+    } catch (IOException | RuntimeException e) {
+      synchronized (entries) {
+        entries.addAll(some);
+        scripts.addAll(whole);
+      }
+      throw e;
+    } finally {
+      synchronized (entries) {
+        beingPut = 0;
+      }
+    }
+    dirty = true;
+  }
+
+  private void putAll(WordIndex open, List<Long> ids) throws IOException {
+    for (int i = 0; i < ids.size(); i += CHUNK) {
+      put(open, ids.subList(i, Math.min(ids.size(), i + CHUNK)));
+    }
+  }
+
+  private void put(WordIndex open, List<Long> ids) throws IOException {
+    Map<Long, List<String>> attached =
+        rows.listAttached(ids).stream()
+            .collect(
+                groupingBy(
+                    AttachedRow::entryId,
+                    mapping(file -> (file.name() + "\n" + file.words()).strip(), toList())));
+    List<SaidRow> found = rows.list(ids);
+    open.put(
+        found.stream()
+            .map(row -> new IndexedEntry(row, attached.getOrDefault(row.id(), List.of())))
+            .toList());
+    Set<Long> gone = new HashSet<>(ids);
+    found.forEach(row -> gone.remove(row.id()));
+    open.remove(gone);
+  }
+
+  /** Reads everything that is still to be read, the newest first. */
+  private void readAll(Set<Language> languages) {
+    WordIndex open = index;
+    boolean more = open != null;
+    while (more && !closed) {
+      writing.lock();
+      try {
+        more = open.isFor(languages) && open == index && readSome(open);
+      } catch (IOException | RuntimeException e) {
+        failed(e);
+        more = false;
+      } finally {
+        writing.unlock();
+      }
+    }
+  }
+
+  private boolean readSome(WordIndex open) throws IOException {
+    List<Long> ids = rows.listIdsBelow(below, CHUNK);
+    if (ids.isEmpty()) {
+      below = 0;
+      open.refresh();
+      commit();
+      return false;
+    }
+    put(open, ids);
+    below = ids.get(ids.size() - 1);
+    dirty = true;
+    open.refresh();
+    return true;
+  }
+
+  private void commit() {
+    WordIndex open = index;
+    if (open == null || reserve.isStopped()) {
+      return;
+    }
+    try {
+      // Told of long ago, every change up to here is put or on the list of what is to be put.
+      long settled = feed.settled();
+      if (behind() > 0) {
+        putChanged(open);
+      }
+      open.commit(new Progress(settled, below));
+      committedAt = System.nanoTime();
+      dirty = false;
+    } catch (IOException e) {
+      failed(e);
+    }
+  }
+
+  private void failed(Exception e) {
+    log.warn("The search index of History could not be written", e);
+    WordIndex broken = index;
+    index = null;
+    troubles.report(
+        Troubles.Kind.HISTORY,
+        "History cannot be searched: its folder "
+            + folder.getFileName()
+            + " beside the database cannot be written. Everything else works; Fabulum tries again by"
+            + " itself.");
+    if (broken != null) {
+      try {
+        broken.close();
+      } catch (IOException | AlreadyClosedException alreadyBroken) {
+        log.debug("It was closed after it failed", alreadyBroken);
+      }
+    }
+  }
+
+  @Override
+  public void destroy() throws IOException {
+    closed = true;
+    writing.lock();
+    try {
+      commit();
+      WordIndex open = index;
+      index = null;
+      if (open != null) {
+        open.close();
+      }
+    } finally {
+      writing.unlock();
+    }
+  }
+}

@@ -1,0 +1,22 @@
+/** All that was said, over every line: found by a sentence and by words. */
+@ApplicationModule(
+    allowedDependencies = {
+      "platform",
+      "feed",
+      "access",
+      "accounts",
+      "people",
+      "attachments",
+      "lines",
+      "customers",
+      "topics",
+      "conversations",
+      "sending",
+      "inbox",
+      "clientele"
+    })
+@NullMarked
+package fabulum.server.history;
+
+import org.jspecify.annotations.NullMarked;
+import org.springframework.modulith.ApplicationModule;

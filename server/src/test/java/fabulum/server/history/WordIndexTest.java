@@ -1,0 +1,138 @@
+package fabulum.server.history;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import fabulum.server.platform.Troubles;
+import fabulum.server.testing.Browser;
+import fabulum.server.testing.Fabulum;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+import org.apache.lucene.index.IndexWriter;
+import org.apache.lucene.store.FSDirectory;
+import org.apache.lucene.store.Lock;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** The folder of the index through restarts, damage and removal. */
+class WordIndexTest {
+  private static List<String> found(Browser who, String words) {
+    return who.get("/api/history?sentence=mention%20" + words)
+        .require(200)
+        .json()
+        .path("rows")
+        .valueStream()
+        .map(row -> row.path("entry").path("words").asString())
+        .toList();
+  }
+
+  private static void receives(Fabulum fabulum, String... all) {
+    for (String words : all) {
+      fabulum.webhook().text(fabulum.freshNumber(), Fabulum.DOCK, words).require(200);
+    }
+  }
+
+  private static boolean finds(Fabulum fabulum, Browser who, String words, int count) {
+    return fabulum.becomes(() -> found(who, words).size() == count);
+  }
+
+  @Test
+  void whatTheIndexMissedIsTakenFromTheDatabase(@TempDir Path folder) throws IOException {
+    Path index = folder.resolve("history");
+    try (Fabulum fabulum = Fabulum.startInBusiness(folder)) {
+      receives(fabulum, "a gudgeon", "a pintle");
+      assertThat(finds(fabulum, fabulum.signedIn("priya"), "gudgeon", 1)).isTrue();
+    }
+    try (Fabulum fabulum = Fabulum.start(folder)) {
+      assertThat(finds(fabulum, fabulum.signedIn("priya"), "pintle", 1)).isTrue();
+    }
+    // As a process that was killed leaves it: an older state, with texts the feed knows of.
+    Path older = folder.resolve("older");
+    copy(index, older);
+    try (Fabulum fabulum = Fabulum.start(folder)) {
+      receives(fabulum, "another gudgeon");
+      assertThat(finds(fabulum, fabulum.signedIn("priya"), "gudgeon", 2)).isTrue();
+    }
+    clear(index);
+    copy(older, index);
+    try (Fabulum fabulum = Fabulum.start(folder)) {
+      assertThat(finds(fabulum, fabulum.signedIn("priya"), "gudgeon", 2)).isTrue();
+    }
+    for (Path file : files(index)) {
+      Files.write(file, "broken".getBytes(StandardCharsets.UTF_8));
+    }
+    try (Fabulum fabulum = Fabulum.start(folder)) {
+      assertThat(finds(fabulum, fabulum.signedIn("priya"), "gudgeon", 2)).isTrue();
+      assertThat(fabulum.becomes(() -> found(fabulum.signedIn("priya"), "pintle").size() == 1))
+          .isTrue();
+    }
+  }
+
+  @Test
+  void withoutAFolderToWriteToEverythingElseWorks(@TempDir Path folder) throws IOException {
+    Path index = Files.createDirectories(folder.resolve("history"));
+    try (FSDirectory held = FSDirectory.open(index);
+        Lock byAnother = held.obtainLock(IndexWriter.WRITE_LOCK_NAME);
+        Fabulum fabulum = Fabulum.startInBusiness(folder)) {
+      byAnother.ensureValid();
+      receives(fabulum, "a gudgeon");
+      Browser priya = fabulum.signedIn("priya");
+      assertThat(priya.get("/api/history").require(503).body()).contains("Nothing is lost");
+      priya.get("/api/conversations?group=OUR_TURN").require(200);
+      assertThat(fabulum.context.getBean(Troubles.class).list())
+          .extracting(Troubles.Trouble::kind)
+          .contains(Troubles.Kind.HISTORY);
+    }
+  }
+
+  @Test
+  void whatIsRemovedForGoodLeavesTheFolderToo(@TempDir Path folder) throws IOException {
+    try (Fabulum fabulum = Fabulum.startInBusiness(folder)) {
+      String number = fabulum.freshNumber();
+      long customer = fabulum.customer("Nell", number);
+      fabulum.webhook().text(number, Fabulum.DOCK, "my secretword").require(200);
+      receives(fabulum, "nothing secret");
+      Browser maren = fabulum.signedIn("maren");
+      Long id =
+          fabulum.tables.queryForObject(
+              "select id from staff where sign_in_name = 'maren'", Long.class);
+      maren
+          .put(
+              "/api/setup/people/" + id,
+              Map.of(
+                  "role", "LEAD", "permissions", List.of("REMOVE_FOR_GOOD"), "teams", List.of(1)))
+          .require(204);
+      assertThat(finds(fabulum, maren, "secretword", 1)).isTrue();
+      maren.post("/api/customers/" + customer + "/removal", Map.of("name", "Nell")).require(200);
+      assertThat(found(maren, "secretword")).isEmpty();
+    }
+    for (Path file : files(folder.resolve("history"))) {
+      assertThat(Files.readString(file, StandardCharsets.ISO_8859_1))
+          .as(file.toString())
+          .doesNotContain("secretword");
+    }
+  }
+
+  private static List<Path> files(Path folder) throws IOException {
+    try (Stream<Path> all = Files.list(folder)) {
+      return all.toList();
+    }
+  }
+
+  private static void clear(Path folder) throws IOException {
+    for (Path file : files(folder)) {
+      Files.delete(file);
+    }
+  }
+
+  private static void copy(Path from, Path to) throws IOException {
+    Files.createDirectories(to);
+    for (Path file : files(from)) {
+      Files.copy(file, to.resolve(file.getFileName()));
+    }
+  }
+}

@@ -1,0 +1,1 @@
+export { HistoryPlace } from './HistoryPlace';

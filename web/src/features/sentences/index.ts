@@ -1,0 +1,1 @@
+export { SavedSentences } from './SavedSentences';
