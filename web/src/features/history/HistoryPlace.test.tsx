@@ -1,10 +1,11 @@
 // @vitest-environment jsdom
-import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import type { HistoryPage, HistoryRow } from '../../shared/api';
 import { harbour, session } from '../../testing/data';
 import { type Answers, No, show } from '../../testing/show';
 import { HistoryPlace } from './HistoryPlace';
+import { HistoryRow as HistoryRowOf } from './HistoryRow';
 
 function row(id: number, words: string, more: Partial<HistoryRow> = {}): HistoryRow {
   return {
@@ -53,19 +54,32 @@ function look(found: unknown, answers: Answers = {}) {
 }
 
 describe('History', () => {
-  it('shows what was said with what was looked for marked, and asks for what is typed', async () => {
+  it('asks for what is typed, and says how many there are', async () => {
     const seen = look((asked: { query: URLSearchParams }) =>
       (asked.query.get('sentence') ?? '') === ''
         ? page([row(1, 'a lift slot')])
-        : page([row(2, 'the lift is broken', { hits: [{ from: 4, to: 8 }] })], { many: true, count: 1000 }),
+        : page([row(2, 'the lift')], { many: true, count: 1000, next: 'on' }),
     );
-    const list = await screen.findByRole('region', { name: 'Found' });
-    expect(within(list).getByText(/a lift slot/)).toBeTruthy();
+    expect(await screen.findByText(/1 found/)).toBeTruthy();
     fireEvent.change(screen.getByLabelText('Words'), { target: { value: 'lift' } });
-    expect((await screen.findByText('lift')).tagName).toBe('MARK');
-    expect(screen.getByText(/more than 1,000 found/)).toBeTruthy();
-    expect(within(list).getByRole('link').getAttribute('href')).toBe('/inbox/7?text=2');
-    expect(seen.told('GET', '/api/history')).toHaveLength(2);
+    expect(await screen.findByText(/more than 1,000 found/)).toBeTruthy();
+    expect(seen.asked.map(({ query }) => query.get('sentence'))).toContain('mention lift');
+  });
+
+  it('shows each with what was looked for marked, near it in a long text, and what became of it', () => {
+    const words = `${'We looked at everything else first. '.repeat(8)}The lift is broken`;
+    const at = words.indexOf('lift');
+    const sent: HistoryRow = row(2, words, { hits: [{ from: at, to: at + 4 }] });
+    sent.entry.kind = 'OUT';
+    sent.entry.delivery = 'NOT_DELIVERED';
+    sent.entry.failureReason = 'The phone is off.';
+    show(<HistoryRowOf row={sent} line={undefined} chosen={false} teamName={() => ''} onOpen={() => undefined} />);
+    expect(screen.getByText('lift').tagName).toBe('MARK');
+    const link = screen.getByRole('link');
+    expect(link.getAttribute('href')).toBe('/inbox/7?text=2');
+    expect(link.textContent).toMatch(
+      /^Maud Whitlock.*our office: … .{0,80}The lift is broken.*not delivered: The phone is off/,
+    );
   });
 
   it('offers what may have been meant where nothing was found, and to look further back', async () => {

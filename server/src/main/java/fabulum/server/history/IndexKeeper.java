@@ -5,6 +5,7 @@ import static java.util.stream.Collectors.mapping;
 import static java.util.stream.Collectors.toList;
 
 import fabulum.core.text.Language;
+import fabulum.server.accounts.Secrets;
 import fabulum.server.conversations.ConversationChanged;
 import fabulum.server.feed.Change;
 import fabulum.server.feed.ChangeFeed;
@@ -53,6 +54,8 @@ import org.springframework.transaction.event.TransactionalEventListener;
 class IndexKeeper implements DisposableBean {
   private static final Logger log = LoggerFactory.getLogger(IndexKeeper.class);
   private static final int CHUNK = 1_000;
+  private static final int READ_AT_ONCE = 4_000;
+  private static final Duration BETWEEN_LOOKS = Duration.ofSeconds(3);
   private static final int FEED_CHUNK = 2_000;
   private static final long LONGEST_WAIT_MS = 2_000;
   private static final Duration BETWEEN_COMMITS = Duration.ofSeconds(20);
@@ -63,6 +66,7 @@ class IndexKeeper implements DisposableBean {
   private final SendSetup setup;
   private final DiskReserve reserve;
   private final Troubles troubles;
+  private final Secrets secrets;
   private final Path folder;
 
   private final Set<Long> entries = new HashSet<>();
@@ -82,6 +86,7 @@ class IndexKeeper implements DisposableBean {
 
   private long triedAt = System.nanoTime() - BEFORE_NEXT_TRY.toNanos();
   private long committedAt = System.nanoTime();
+  private long shownAt = System.nanoTime();
   private boolean dirty;
 
   IndexKeeper(
@@ -90,12 +95,14 @@ class IndexKeeper implements DisposableBean {
       SendSetup setup,
       DiskReserve reserve,
       Troubles troubles,
+      Secrets secrets,
       DataSettings data) {
     this.rows = rows;
     this.feed = feed;
     this.setup = setup;
     this.reserve = reserve;
     this.troubles = troubles;
+    this.secrets = secrets;
     this.folder = data.history();
   }
 
@@ -190,14 +197,15 @@ class IndexKeeper implements DisposableBean {
 
   private void open(Set<Language> languages) throws IOException {
     WordIndex open;
+    String database = secrets.fingerprint("search index", "of History");
     try {
-      open = new WordIndex(Files.createDirectories(folder), languages);
+      open = new WordIndex(Files.createDirectories(folder), languages, database);
     } catch (AccessDeniedException | LockObtainFailedException notForUs) {
       throw notForUs;
     } catch (IOException | IllegalArgumentException broken) {
       log.warn("The search index of History cannot be read and is made anew", broken);
       removeFolder();
-      open = new WordIndex(Files.createDirectories(folder), languages);
+      open = new WordIndex(Files.createDirectories(folder), languages, database);
     }
     Progress known = open.progress();
     if (known != null && feed.reaches(known.feed())) {
@@ -279,26 +287,34 @@ class IndexKeeper implements DisposableBean {
   }
 
   private void put(WordIndex open, List<Long> ids) throws IOException {
-    Map<Long, List<String>> attached =
-        rows.listAttached(ids).stream()
-            .collect(
-                groupingBy(
-                    AttachedRow::entryId,
-                    mapping(file -> (file.name() + "\n" + file.words()).strip(), toList())));
     List<SaidRow> found = rows.list(ids);
-    open.put(
-        found.stream()
-            .map(row -> new IndexedEntry(row, attached.getOrDefault(row.id(), List.of())))
-            .toList());
+    put(open, found, rows.listAttached(ids));
     Set<Long> gone = new HashSet<>(ids);
     found.forEach(row -> gone.remove(row.id()));
     open.remove(gone);
   }
 
+  private static void put(WordIndex open, List<SaidRow> found, List<AttachedRow> files)
+      throws IOException {
+    Map<Long, List<String>> attached =
+        files.stream()
+            .collect(
+                groupingBy(
+                    AttachedRow::entryId,
+                    mapping(file -> (file.name() + "\n" + file.words()).strip(), toList())));
+    open.put(
+        found.stream()
+            .map(row -> new IndexedEntry(row, attached.getOrDefault(row.id(), List.of())))
+            .toList());
+  }
+
   /** Reads everything that is still to be read, the newest first. */
   private void readAll(Set<Language> languages) {
     WordIndex open = index;
-    boolean more = open != null;
+    if (open == null) {
+      return;
+    }
+    boolean more = true;
     while (more && !closed) {
       writing.lock();
       try {
@@ -313,18 +329,21 @@ class IndexKeeper implements DisposableBean {
   }
 
   private boolean readSome(WordIndex open) throws IOException {
-    List<Long> ids = rows.listIdsBelow(below, CHUNK);
-    if (ids.isEmpty()) {
-      below = 0;
+    long before = Math.min(below, rows.getLastId() + 1);
+    long from = Math.max(1, before - READ_AT_ONCE);
+    if (from < before) {
+      put(open, rows.listBetween(from, before), rows.listAttachedBetween(from, before));
+    }
+    below = from > 1 ? from : 0;
+    dirty = true;
+    if (below == 0) {
       open.refresh();
       commit();
-      return false;
+    } else if (System.nanoTime() - shownAt > BETWEEN_LOOKS.toNanos()) {
+      open.refresh();
+      shownAt = System.nanoTime();
     }
-    put(open, ids);
-    below = ids.get(ids.size() - 1);
-    dirty = true;
-    open.refresh();
-    return true;
+    return below > 0;
   }
 
   private void commit() {

@@ -73,6 +73,7 @@ final class WordIndex implements Closeable {
   private final IndexWriter writer;
   private final SearcherManager searchers;
   private final List<Language> languages;
+  private final String database;
 
   private static FieldType positions() {
     FieldType type = new FieldType();
@@ -86,9 +87,11 @@ final class WordIndex implements Closeable {
   /**
    * Opens the index in a folder, or begins one there.
    *
+   * @param database names the database, so that the index of another one is not taken for its own
    * @throws IOException when it cannot be read or written
    */
-  WordIndex(Path folder, Collection<Language> languages) throws IOException {
+  WordIndex(Path folder, Collection<Language> languages, String database) throws IOException {
+    this.database = database;
     this.languages = List.copyOf(new TreeSet<>(languages));
     FSDirectory directory = FSDirectory.open(folder);
     IndexWriterConfig config =
@@ -108,13 +111,16 @@ final class WordIndex implements Closeable {
    */
   record Progress(long feed, long below) {}
 
-  /** How far it was committed; null when it is new or of another format or other languages. */
+  /** How far it was committed; null when it is new, or of another format, database or languages. */
   @Nullable Progress progress() {
     Map<String, String> data = new HashMap<>();
     if (writer.getLiveCommitData() != null) {
       writer.getLiveCommitData().forEach(each -> data.put(each.getKey(), each.getValue()));
     }
-    boolean fits = FORMAT.equals(data.get("format")) && codes().equals(data.get("languages"));
+    boolean fits =
+        FORMAT.equals(data.get("format"))
+            && database.equals(data.get("database"))
+            && codes().equals(data.get("languages"));
     return fits
         ? new Progress(Long.parseLong(data.get("feed")), Long.parseLong(data.get("below")))
         : null;
@@ -138,6 +144,7 @@ final class WordIndex implements Closeable {
     writer.setLiveCommitData(
         Map.of(
                 "format", FORMAT,
+                "database", database,
                 "languages", codes(),
                 "feed", String.valueOf(progress.feed()),
                 "below", String.valueOf(progress.below()))

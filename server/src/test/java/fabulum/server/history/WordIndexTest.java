@@ -73,6 +73,25 @@ class WordIndexTest {
   }
 
   @Test
+  void theIndexOfAnotherDatabaseIsNotTakenForItsOwn(@TempDir Path one, @TempDir Path other)
+      throws IOException {
+    try (Fabulum fabulum = Fabulum.startInBusiness(one)) {
+      receives(fabulum, "a gudgeon");
+      assertThat(finds(fabulum, fabulum.signedIn("priya"), "gudgeon", 1)).isTrue();
+    }
+    try (Fabulum fabulum = Fabulum.startInBusiness(other)) {
+      // All databases of these tests are copies of one; another business has other secrets.
+      fabulum.tables.update("delete from secret where name = 'search index'");
+      receives(fabulum, "a pintle", "another pintle", "a third pintle");
+    }
+    clear(Files.createDirectories(other.resolve("history")));
+    copy(one.resolve("history"), other.resolve("history"));
+    try (Fabulum fabulum = Fabulum.start(other)) {
+      assertThat(finds(fabulum, fabulum.signedIn("priya"), "pintle", 3)).isTrue();
+    }
+  }
+
+  @Test
   void withoutAFolderToWriteToEverythingElseWorks(@TempDir Path folder) throws IOException {
     Path index = Files.createDirectories(folder.resolve("history"));
     try (FSDirectory held = FSDirectory.open(index);

@@ -14,8 +14,10 @@ public interface HistoryMapper {
 
   List<AttachedRow> listAttached(List<Long> ids);
 
-  /** Ids of entries below one, descending. */
-  List<Long> listIdsBelow(long id, int limit);
+  /** Entries with ids from one up to before another, as {@link #list} has them. */
+  List<SaidRow> listBetween(long from, long before);
+
+  List<AttachedRow> listAttachedBetween(long from, long before);
 
   /** Ids of the entries of a conversation. */
   List<Long> listIdsOf(long conversation);
