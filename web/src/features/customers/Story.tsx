@@ -5,6 +5,7 @@ import { Link } from 'react-router';
 import { linesQuery, teamsQuery } from '../../shared/api';
 import { useMe } from '../../shared/ui';
 import { EntryLine, ScriptScroll } from '../entries';
+import { ExportButton } from '../exports';
 import { FindBar, standsIn, useFind, useFindKey, useReach } from '../find';
 import { told, type Told } from './told';
 import { readStory, storyQuery } from './queries';
@@ -24,7 +25,7 @@ export function Story({ id, name, zone, shown }: Props) {
   const teams = useQuery(teamsQuery).data;
   const me = useMe().staff.id;
   const find = useFind(useMemo(() => ({ customer: id }), [id]));
-  useFindKey(find.isOpen, find.open);
+  useFindKey(find);
   const { part, goTo } = find;
   const all = useMemo(
     () => told(story.data?.pages ?? [], zone, (entry) => standsIn(part, entry)),
@@ -50,7 +51,13 @@ export function Story({ id, name, zone, shown }: Props) {
     <>
       {find.isOpen && (
         <Suspense fallback={null}>
-          <FindBar find={find} label="this story" plans={false} />
+          <FindBar find={find} label="this story" plans={false}>
+            <ExportButton
+              said={`everything; ever; customer ${id}`}
+              title={`All that was said with ${name}`}
+              zone={zone}
+            />
+          </FindBar>
         </Suspense>
       )}
       <ScriptScroll label={`All that was said with ${name}`} lines={all} query={story} goTo={goTo} problem={notHere}>

@@ -1,5 +1,5 @@
 import { Box, Button } from '@mui/material';
-import type { KeyboardEvent } from 'react';
+import type { KeyboardEvent, ReactNode } from 'react';
 import { Blank, Field, ProblemNote } from '../../shared/ui';
 import type { Find, ShownPart } from './useFind';
 
@@ -16,6 +16,8 @@ interface Props {
   label: string;
   /** Whether there can be planned texts. */
   plans: boolean;
+  /** What else can be done with the script. */
+  children?: ReactNode;
 }
 
 function counted({ count, at, words }: Find): string {
@@ -24,7 +26,7 @@ function counted({ count, at, words }: Find): string {
 }
 
 /** Finds words in a script whose lines are drawn only as one comes to them, and shows only a part of it. */
-export function FindBar({ find, label, plans }: Props) {
+export function FindBar({ find, label, plans, children }: Props) {
   const pressed = (event: KeyboardEvent) => {
     if (event.key === 'Enter') find.step(event.shiftKey ? -1 : 1);
     if (event.key === 'Escape') find.close();
@@ -76,6 +78,7 @@ export function FindBar({ find, label, plans }: Props) {
         />
       </Box>
       <Box sx={{ flex: 1 }} />
+      {children}
       <Button color="inherit" onClick={find.close}>
         Close
       </Button>

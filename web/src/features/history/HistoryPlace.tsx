@@ -6,12 +6,14 @@ import { type HistoryRow, linesQuery, type Session, teamsQuery } from '../../sha
 import {
   HISTORY,
   type HistorySentence,
+  historyWords,
   LONGEST_MENTION,
   readHistory,
   writeHistory,
 } from '../../shared/sentence/history';
 import { SentenceEditor } from '../../shared/sentence/SentenceEditor';
 import { Field, ProblemNote, useKeys, useTitle } from '../../shared/ui';
+import { ExportButton } from '../exports';
 import { Script } from '../script';
 import { SavedSentences } from '../sentences';
 import { HistoryList } from './HistoryList';
@@ -19,6 +21,8 @@ import { historyQuery } from './queries';
 import { useTerms } from './useTerms';
 
 const NONE: HistoryRow[] = [];
+
+const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
 
 function countWords(count: number, many: boolean): string {
   return many ? `more than ${count.toLocaleString('en-US')} found` : `${count.toLocaleString('en-US')} found`;
@@ -115,6 +119,12 @@ export function HistoryPlace({ session }: { session: Session }) {
               without={['mention']}
               onChange={say}
             >
+              {' '}
+              <ExportButton
+                said={written}
+                title={capital(historyWords(sentence, terms))}
+                zone={lines[0]?.zone ?? 'UTC'}
+              />
               {first?.count !== undefined && (
                 <Box component="span" role="status" className="figures" sx={{ fontWeight: 650, whiteSpace: 'nowrap' }}>
                   {` · ${countWords(first.count, first.many)}`}

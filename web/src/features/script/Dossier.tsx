@@ -26,6 +26,8 @@ interface Props {
   aboutButton: RefObject<HTMLButtonElement | null>;
   onHandOver: () => void;
   onBringIn: () => void;
+  /** Opens the finding and exporting of the script. */
+  onFind: () => void;
   /** The team it was handed to, other than the line's. */
   teamName: string | undefined;
 }
@@ -184,6 +186,9 @@ export function Dossier(props: Props) {
               {customer ? 'customer…' : 'this number…'}
             </ActButton>
           )}
+          <ActButton hint="Ctrl+F" onClick={props.onFind} sx={{ p: 0, fontSize: 'inherit' }}>
+            find or export…
+          </ActButton>
         </Box>
       )}
       {conversation.group === 'SET_ASIDE' && (

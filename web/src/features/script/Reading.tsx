@@ -1,22 +1,32 @@
-import { type ComponentProps, Suspense, useMemo } from 'react';
-import { FindBar, useFind, useFindKey } from '../find';
+import { type ComponentProps, type RefObject, Suspense, useEffect, useMemo } from 'react';
+import { part } from '../../shared/ui';
+import { useFind, useFindKey } from '../find';
 import { Lines } from './Lines';
+
+/** Fetched when one first looks for something. */
+const ScriptFindBar = part(() => import('./ScriptFindBar').then((part) => part.ScriptFindBar));
 
 type Props = Omit<ComponentProps<typeof Lines>, 'goTo' | 'hits' | 'shownPart'> & {
   /** A line that an address leads to. */
   at: number | undefined;
+  /** Opens the finding, for a button elsewhere. */
+  findingRef: RefObject<(() => void) | null>;
 };
 
 /** The script with what is looked for in it. */
-export function Reading({ at, ...lines }: Props) {
+export function Reading({ at, findingRef, ...lines }: Props) {
   const find = useFind(useMemo(() => ({ conversation: lines.id }), [lines.id]));
-  useFindKey(find.isOpen, find.open);
+  useFindKey(find);
+  const { open } = find;
+  useEffect(() => {
+    findingRef.current = open;
+  });
   const linked = useMemo(() => (at === undefined ? undefined : { id: at }), [at]);
   return (
     <>
       {find.isOpen && (
         <Suspense fallback={null}>
-          <FindBar find={find} label="this conversation" plans />
+          <ScriptFindBar find={find} conversation={lines.id} customer={lines.customer} zone={lines.zone} />
         </Suspense>
       )}
       <Lines {...lines} goTo={find.goTo ?? linked} hits={find.hits} shownPart={find.part} />

@@ -95,6 +95,7 @@ export const Script = memo(function Script({ id, session, at, onBack }: Props) {
   const [open, setOpen] = useState(unfoldedAtFirst);
   const sheet = useSheet();
   const writing = useRef<WritingHandle>(null);
+  const finding = useRef<() => void>(null);
   const asked = useLocation().state as { write?: boolean; words?: string; again?: number } | null;
   const begin = asked?.write === true;
   const loaded = dossier.data !== undefined;
@@ -171,6 +172,7 @@ export const Script = memo(function Script({ id, session, at, onBack }: Props) {
         aboutButton={aboutButton}
         onHandOver={() => setHanding(true)}
         onBringIn={() => setBringing(true)}
+        onFind={() => finding.current?.()}
         teamName={conversation.teamId === undefined ? undefined : teamName(conversation.teamId)}
       />
       {handing && (
@@ -234,6 +236,7 @@ export const Script = memo(function Script({ id, session, at, onBack }: Props) {
           key={id}
           id={id}
           at={at}
+          findingRef={finding}
           zone={zone}
           customer={name}
           me={session.staff.id}

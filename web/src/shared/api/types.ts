@@ -52,6 +52,7 @@ export type Site = Schemas['SiteView'];
 export type SavedSentence = Schemas['SentenceView'];
 export type HistoryRow = Schemas['HistoryRowView'];
 export type HistoryPage = Schemas['HistoryPage'];
+export type Export = Schemas['ExportView'];
 export type Hit = Schemas['Hit'];
 export type MomentKind = Schemas['MomentRequest']['kind'];
 export type ActAnswer = Schemas['ActResponse'];

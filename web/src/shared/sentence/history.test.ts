@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import table from '../../../../core/src/test/resources/sentences-history.txt?raw';
-import { pieceWords } from './grammar';
-import { HISTORY, type HistoryTerms, readHistory, USUAL_HISTORY, writeHistory } from './history';
+import { type HistoryTerms, historyWords, readHistory, USUAL_HISTORY, writeHistory } from './history';
 
 const texts = table.split('\n').filter((line) => line !== '' && !line.startsWith('#'));
 
@@ -15,13 +14,7 @@ const terms: HistoryTerms = {
   today: '2026-06-09',
 };
 
-function said(text: string): string {
-  const sentence = readHistory(text);
-  return HISTORY.parts
-    .filter((each) => !each.menu || each.isSaid(sentence))
-    .map((each) => (each.menu ? ', ' : '') + each.say(sentence, terms).map(pieceWords).join(''))
-    .join('');
-}
+const said = (text: string) => historyWords(readHistory(text), terms);
 
 describe('sentences of History', () => {
   it.each(texts)('%s is read and written unchanged', (text) => {

@@ -1,5 +1,5 @@
 import { BETWEEN, betweenPieces, chosenDays, type Days, dayOptions, readDays, writeDays } from './days';
-import { after, counted, type Grammar, part, type Part, quoted, readIn, writeIn } from './grammar';
+import { after, counted, type Grammar, part, type Part, pieceWords, quoted, readIn, writeIn } from './grammar';
 import { type Named, named } from './onFile';
 
 /** The sentence that says which of all that was said is shown. The server reads and writes the same text; both are tested on one table. */
@@ -8,6 +8,7 @@ export interface HistorySentence {
   line?: number | undefined;
   site?: number | undefined;
   team?: number | undefined;
+  conversation?: number | undefined;
   customer?: number | undefined;
   called: string;
   by?: number | undefined;
@@ -168,6 +169,15 @@ export const HISTORY: Grammar<HistorySentence, HistoryTerms> = {
     whenPart,
     oneOf('site', { menu: 'at a site', lead: 'at ', name: 'Site', options: ({ sites }) => sites }),
     oneOf('team', { menu: 'of a team', lead: 'of ', name: 'Team', options: ({ teams }) => teams }),
+    part<HistorySentence, 'conversation', HistoryTerms>({
+      field: 'conversation',
+      unsaid: undefined,
+      menu: 'in one conversation',
+      byLink: true,
+      write: (id) => [`conversation ${id ?? ''}`],
+      read: (clause) => counted(after('conversation', clause)),
+      say: () => ['in one conversation'],
+    }),
     oneOf('customer', {
       menu: 'with a customer',
       byLink: true,
@@ -268,6 +278,14 @@ export const HISTORY: Grammar<HistorySentence, HistoryTerms> = {
     }),
   ],
 };
+
+/** The sentence as people read it, without what begins and ends it. */
+export function historyWords(sentence: HistorySentence, terms: HistoryTerms): string {
+  return HISTORY.parts
+    .filter((each) => !each.menu || each.isSaid(sentence))
+    .map((each) => (each.menu ? ', ' : '') + each.say(sentence, terms).map(pieceWords).join(''))
+    .join('');
+}
 
 /** The text of a sentence; what is left open is left out. */
 export function writeHistory(sentence: HistorySentence): string {

@@ -318,6 +318,14 @@ class AccessTableTest {
     row("PUT", "/api/attachments/{id}/words", Door.MISSING, Map.of("words", "a word"));
     row("POST", "/api/attachments/{id}/fetch-again", Door.MISSING);
     row("GET", "/api/history", Door.EVERYBODY);
+    row("GET", "/api/exports", Door.EVERYBODY);
+    row("GET", "/api/exports/{id}/file", Door.MISSING);
+    row("DELETE", "/api/exports/{id}", Door.MISSING);
+    row(
+        "POST",
+        "/api/exports",
+        Door.EXPORTS,
+        Map.of("said", "line 1", "title", "Dock", "format", "CSV", "withFiles", false));
     row("GET", "/api/sentences", Door.EVERYBODY);
     fresh("POST", "/api/sentences", Door.WORKERS, asked -> sentence());
     row("DELETE", "/api/sentences/{id}", Door.MISSING);

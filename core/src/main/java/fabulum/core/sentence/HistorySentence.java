@@ -18,6 +18,7 @@ import java.util.OptionalLong;
  * @param line on this line
  * @param site on a line of this site
  * @param team on a line of this team
+ * @param conversation in this one
  * @param customer with this customer
  * @param called the customer's name or number contains this; blank for anybody
  * @param by written or done by this colleague
@@ -34,6 +35,7 @@ public record HistorySentence(
     OptionalLong line,
     OptionalLong site,
     OptionalLong team,
+    OptionalLong conversation,
     OptionalLong customer,
     String called,
     OptionalLong by,
@@ -54,6 +56,7 @@ public record HistorySentence(
           "line",
           "site",
           "team",
+          "conversation",
           "customer",
           "called",
           "by",
@@ -156,6 +159,7 @@ public record HistorySentence(
     when.days().ifPresent(days -> clauses.addAll(Draft.clauses(days)));
     site.ifPresent(id -> clauses.add("site " + id));
     team.ifPresent(id -> clauses.add("team " + id));
+    conversation.ifPresent(id -> clauses.add("conversation " + id));
     customer.ifPresent(id -> clauses.add("customer " + id));
     addWords(clauses, "called ", called);
     by.ifPresent(id -> clauses.add("by " + id));
@@ -187,6 +191,7 @@ public record HistorySentence(
         draft.id("line"),
         draft.id("site"),
         draft.id("team"),
+        draft.id("conversation"),
         draft.id("customer"),
         draft.words("called"),
         draft.id("by"),

@@ -132,7 +132,7 @@ public class FileStore {
   }
 
   /** Where a content lies. */
-  Path place(String hash) {
+  public Path place(String hash) {
     return folder.resolve(hash.substring(0, 2)).resolve(hash);
   }
 

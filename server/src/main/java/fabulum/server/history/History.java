@@ -15,6 +15,7 @@ import fabulum.server.platform.Problem;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
@@ -30,6 +31,8 @@ public class History {
   private static final int MOST_WITHIN = 1_000;
 
   private static final int MOST_SUGGESTED = 3;
+
+  private static final int STRETCH = 1_000;
 
   /** So often a page is filled up again when what was found is not to be shown. */
   private static final int MOST_ROUNDS = 40;
@@ -55,6 +58,43 @@ public class History {
       HistorySentence sentence, @Nullable Place from, int limit, StaffId asking) {
     Choice choice = sentences.of(sentence, asking);
     return withIndex(index -> page(index, sentence, choice, from, limit, asking));
+  }
+
+  /** Takes one stretch after the other of all that was said. */
+  @FunctionalInterface
+  public interface Walker {
+    /**
+     * Takes a stretch, the oldest first.
+     *
+     * @param total how many were found in all
+     */
+    void take(List<HistoryRowView> some, int total) throws IOException;
+  }
+
+  /**
+   * All that a sentence means, in the order of time, stretch by stretch. What changes meanwhile is
+   * in it as it is when its stretch is read; what somebody sees no longer is left out.
+   */
+  public void walk(HistorySentence sentence, StaffId asking, Walker walker) throws IOException {
+    WordIndex index = keeper.upToDate().orElseThrow(History::cannotSearch);
+    if (keeper.percent() < 100) {
+      throw cannotSearch();
+    }
+    Choice choice = sentences.of(sentence, asking);
+    Stems stems = index.stems();
+    Query query = new WordConditions(stems).of(choice, choice.words());
+    List<Place> places = new ArrayList<>();
+    List<Place> some;
+    do {
+      Place last = places.isEmpty() ? null : places.get(places.size() - 1);
+      some = index.search(query, last, STRETCH).places();
+      places.addAll(some);
+    } while (some.size() == STRETCH);
+    Collections.reverse(places);
+    for (int i = 0; i < places.size(); i += STRETCH) {
+      List<Place> next = places.subList(i, Math.min(places.size(), i + STRETCH));
+      walker.take(found.of(next, choice, choice.words(), stems, asking), places.size());
+    }
   }
 
   /** Entries of one script that have the words, the newest first; at most 1,000. */

@@ -82,6 +82,9 @@ class SentenceConditions {
     }
     Optional<Theirs> customer = customer(sentence.customer(), asking);
     customer.ifPresent(one -> all.add(conversations(ids(one)), Occur.FILTER));
+    if (sentence.conversation().isPresent()) {
+      all.add(conversations(List.of(sentence.conversation().getAsLong())), Occur.FILTER);
+    }
     addConversations(all, sentence);
     return new Choice(all.build(), WordQuery.read(sentence.mention(), sentence.any()), customer);
   }

@@ -23,6 +23,11 @@ public record DataSettings(
     return data.toAbsolutePath().normalize().resolve("files");
   }
 
+  /** Where files lie that people take out, for some days. */
+  public Path exports() {
+    return data.toAbsolutePath().normalize().resolve("exports");
+  }
+
   /** Where the words of History are kept for searching; made anew when it is missing. */
   public Path history() {
     return data.toAbsolutePath().normalize().resolve("history");

@@ -25,16 +25,19 @@ public final class CsvAnswer {
   /** The file, with a name to save it by. */
   public static ResponseEntity<String> of(String name, List<List<String>> rows) {
     StringBuilder body = new StringBuilder();
-    for (List<String> row : rows) {
-      body.append(FORMAT.format(row.stream().map(CsvAnswer::notAFormula).toArray()))
-          .append(FORMAT.getRecordSeparator());
-    }
+    rows.forEach(row -> body.append(row(row)));
     return ResponseEntity.ok()
         .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
         .header(
             HttpHeaders.CONTENT_DISPOSITION,
             ContentDisposition.attachment().filename(name).build().toString())
         .body(body.toString());
+  }
+
+  /** One line of the file, with its end. */
+  public static String row(List<String> values) {
+    return FORMAT.format(values.stream().map(CsvAnswer::notAFormula).toArray())
+        + FORMAT.getRecordSeparator();
   }
 
   private static String notAFormula(String value) {

@@ -1,0 +1,222 @@
+package fabulum.server.exports;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Objects;
+import org.apache.pdfbox.io.IOUtils;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.PDPageContentStream;
+import org.apache.pdfbox.pdmodel.PDPageContentStream.AppendMode;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.font.PDFont;
+import org.apache.pdfbox.pdmodel.font.PDType0Font;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A script to read and print: the time margin, the speaker margin, the words; each page numbered.
+ * Sizes are in points, 1/72 inch. Characters the font lacks are written as their names in brackets.
+ */
+final class PdfScript implements ScriptWriter {
+  private static final float MARGIN = 48;
+  private static final float TIME_WIDTH = 42;
+  private static final float SPEAKER_WIDTH = 108;
+  private static final float SIZE = 10;
+  private static final float SMALL = 8;
+  private static final float TITLE = 15;
+  private static final float LEADING = 13.5f;
+  private static final float GAP = 5;
+  private static final DateTimeFormatter TIME =
+      DateTimeFormatter.ofPattern("HH:mm", Locale.ENGLISH);
+  private static final DateTimeFormatter DAY =
+      DateTimeFormatter.ofPattern("EEEE d MMMM yyyy", Locale.ENGLISH);
+
+  private final OutputStream out;
+  private final PDDocument document = new PDDocument(IOUtils.createTempFileOnlyStreamCache());
+  private final PDFont font;
+  private final Wrapping wrapping;
+  private @Nullable PDPageContentStream page;
+  private float y;
+  private @Nullable LocalDate day;
+  private String place = "";
+
+  /**
+   * Begins.
+   *
+   * @param title what it is of
+   * @param made by whom and when it was made
+   */
+  PdfScript(OutputStream out, String title, String made) throws IOException {
+    this.out = out;
+    try (InputStream face =
+        Objects.requireNonNull(
+            PDDocument.class.getResourceAsStream(
+                "/org/apache/pdfbox/resources/ttf/LiberationSans-Regular.ttf"))) {
+      this.font = PDType0Font.load(document, face, true);
+    }
+    this.wrapping = new Wrapping(font);
+    document.getDocumentInformation().setTitle(wrapping.known(title));
+    document.getDocumentInformation().setProducer("Fabulum");
+    turn();
+    paragraph(title, MARGIN, wordsWidth() + TIME_WIDTH + SPEAKER_WIDTH, TITLE);
+    paragraph(made, MARGIN, wordsWidth() + TIME_WIDTH + SPEAKER_WIDTH, SMALL);
+    y -= GAP;
+  }
+
+  private static float wordsWidth() {
+    return PDRectangle.A4.getWidth() - 2 * MARGIN - TIME_WIDTH - SPEAKER_WIDTH;
+  }
+
+  private PDPageContentStream turn() throws IOException {
+    if (page != null) {
+      page.close();
+    }
+    PDPage next = new PDPage(PDRectangle.A4);
+    document.addPage(next);
+    PDPageContentStream stream = new PDPageContentStream(document, next);
+    page = stream;
+    y = PDRectangle.A4.getHeight() - MARGIN;
+    return stream;
+  }
+
+  @Override
+  public void write(List<ScriptLine> lines) throws IOException {
+    for (ScriptLine line : lines) {
+      write(line);
+    }
+  }
+
+  private void write(ScriptLine line) throws IOException {
+    LocalDate said = line.time().toLocalDate();
+    String where =
+        line.line() + " · " + (line.customer().isEmpty() ? line.number() : line.customer());
+    if (!said.equals(day) || !where.equals(place)) {
+      room(3 * LEADING);
+      y -= GAP;
+      paragraph(
+          said.format(DAY) + " · " + where,
+          MARGIN,
+          wordsWidth() + TIME_WIDTH + SPEAKER_WIDTH,
+          SMALL + 1);
+      rule();
+      day = said;
+      place = where;
+    }
+    List<String> words = wrapping.lines(words(line), wordsWidth(), SIZE);
+    room(Math.min(words.size(), 3) * LEADING);
+    text(line.time().format(TIME), MARGIN, SMALL);
+    text(wrapping.cut(speaker(line), SPEAKER_WIDTH - GAP, SMALL), MARGIN + TIME_WIDTH, SMALL);
+    for (String one : words) {
+      room(LEADING);
+      text(one, MARGIN + TIME_WIDTH + SPEAKER_WIDTH, SIZE);
+      y -= LEADING;
+    }
+    String below = below(line);
+    if (!below.isEmpty()) {
+      paragraph(below, MARGIN + TIME_WIDTH + SPEAKER_WIDTH, wordsWidth(), SMALL);
+    }
+    y -= GAP / 2;
+  }
+
+  private static String speaker(ScriptLine line) {
+    return switch (line.direction()) {
+      case "received" -> line.customer().isEmpty() ? line.number() : line.customer();
+      case "note" -> line.by() + ", note";
+      default -> line.by();
+    };
+  }
+
+  private static String words(ScriptLine line) {
+    if (line.event() == null) {
+      return line.words();
+    }
+    String said = line.words().isEmpty() ? "" : ": " + line.words();
+    return "(" + line.event().toLowerCase(Locale.ENGLISH).replace('_', ' ') + said + ")";
+  }
+
+  private static String below(ScriptLine line) {
+    List<String> said = new ArrayList<>();
+    if (line.state() != null) {
+      said.add(line.state().name().toLowerCase(Locale.ENGLISH).replace('_', ' '));
+    }
+    if (line.reason() != null) {
+      said.add(line.reason());
+    }
+    line.attachments().forEach(file -> said.add("attachment: " + file.name()));
+    return String.join(" · ", said);
+  }
+
+  private void paragraph(String words, float x, float width, float size) throws IOException {
+    for (String one : wrapping.lines(words, width, size)) {
+      room(size + 4);
+      text(one, x, size);
+      y -= size + 4;
+    }
+  }
+
+  private void room(float needed) throws IOException {
+    if (y - needed < MARGIN + LEADING) {
+      turn();
+    }
+  }
+
+  private void text(String words, float x, float size) throws IOException {
+    PDPageContentStream stream = page == null ? turn() : page;
+    stream.beginText();
+    stream.setFont(font, size);
+    stream.newLineAtOffset(x, y - size);
+    stream.showText(words);
+    stream.endText();
+  }
+
+  private void rule() throws IOException {
+    PDPageContentStream stream = page == null ? turn() : page;
+    stream.setLineWidth(0.5f);
+    stream.moveTo(MARGIN, y);
+    stream.lineTo(PDRectangle.A4.getWidth() - MARGIN, y);
+    stream.stroke();
+    y -= GAP;
+  }
+
+  @Override
+  public void end() throws IOException {
+    if (page != null) {
+      page.close();
+      page = null;
+    }
+    int count = document.getNumberOfPages();
+    for (int i = 0; i < count; i++) {
+      try (PDPageContentStream foot =
+          new PDPageContentStream(document, document.getPage(i), AppendMode.APPEND, true)) {
+        foot.beginText();
+        foot.setFont(font, SMALL);
+        foot.newLineAtOffset(MARGIN, MARGIN - LEADING);
+        foot.showText("Page " + (i + 1) + " of " + count);
+        foot.endText();
+      }
+    }
+    document.save(out);
+  }
+
+  @Override
+  public void close() throws IOException {
+    document.close();
+    out.close();
+  }
+
+  /** When and by whom it was made, as the head of the file says it. */
+  static String made(String by, java.time.Instant at, ZoneId zone) {
+    return "Made by "
+        + by
+        + ", "
+        + at.atZone(zone).format(DateTimeFormatter.ofPattern("d MMMM yyyy HH:mm", Locale.ENGLISH))
+        + ". Times are those of each line.";
+  }
+}

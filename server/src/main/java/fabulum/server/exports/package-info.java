@@ -1,0 +1,17 @@
+/** What was said, taken out as PDF, CSV or JSON, with what came with it. */
+@ApplicationModule(
+    allowedDependencies = {
+      "platform",
+      "access",
+      "accounts",
+      "people",
+      "attachments",
+      "lines",
+      "conversations",
+      "history"
+    })
+@NullMarked
+package fabulum.server.exports;
+
+import org.jspecify.annotations.NullMarked;
+import org.springframework.modulith.ApplicationModule;

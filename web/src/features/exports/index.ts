@@ -1,0 +1,1 @@
+export { ExportButton } from './ExportButton';
