@@ -71,7 +71,14 @@ export function ScriptScroll({ label, lines, query, goTo, problem = null, childr
     const at = goTo && gone.current !== goTo ? lines.findIndex(({ entry }) => entry.id === goTo.id) : -1;
     if (at < 0) return;
     gone.current = goTo;
-    virtual.scrollToIndex(at, { align: 'center' });
+    // What is drawn for the first time is measured, and a script that stood at its end wants to stay there: for a few frames it is gone to again.
+    let frames = 4;
+    const go = () => {
+      virtual.scrollToIndex(at, { align: 'center' });
+      frames -= 1;
+      if (frames > 0) requestAnimationFrame(go);
+    };
+    go();
   }, [goTo, lines, virtual]);
   useStayAtEnd(scroller, virtual.scrollToEnd, loaded);
   const items = virtual.getVirtualItems();

@@ -29,7 +29,11 @@ export function useReach<Page, Param>({ queryKey, line, isRead, downTo, read }: 
   const page = wanted ? reached.data : undefined;
   const put = useEffectEvent((found: Page) => {
     if (line === undefined) return;
-    queries.setQueryData<InfiniteData<Page, Param>>(queryKey, { pages: [found], pageParams: [downTo(line)] });
+    const reached = { pages: [found], pageParams: [downTo(line)] };
+    // What is on its way would take its place, and may not reach as far.
+    void queries
+      .cancelQueries({ queryKey, exact: true })
+      .then(() => queries.setQueryData<InfiniteData<Page, Param>>(queryKey, reached));
   });
   useEffect(() => {
     if (page !== undefined) put(page);

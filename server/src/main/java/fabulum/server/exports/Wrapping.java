@@ -14,7 +14,7 @@ final class Wrapping {
 
   private final PDFont font;
   private final Map<Integer, String> shown = new HashMap<>();
-  private final Map<String, Float> widths = new HashMap<>();
+  private final Map<Integer, Float> widths = new HashMap<>();
 
   Wrapping(PDFont font) {
     this.font = font;
@@ -93,14 +93,20 @@ final class Wrapping {
         : fits;
   }
 
+  /** No two characters are set closer than they are wide, so the widths add up. */
   private float width(String words, float size) throws IOException {
-    Float known = widths.get(words);
-    if (known == null) {
-      known = font.getStringWidth(words);
-      if (widths.size() < 20_000) {
-        widths.put(words, known);
+    float sum = 0;
+    int at = 0;
+    while (at < words.length()) {
+      int point = words.codePointAt(at);
+      Float known = widths.get(point);
+      if (known == null) {
+        known = font.getStringWidth(Character.toString(point));
+        widths.put(point, known);
       }
+      sum += known;
+      at += Character.charCount(point);
     }
-    return known * size / THOUSANDTHS;
+    return sum * size / THOUSANDTHS;
   }
 }
