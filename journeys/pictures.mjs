@@ -3,7 +3,6 @@
 import { chromium } from '@playwright/test';
 
 const APP = process.argv[2] ?? 'http://localhost:8080';
-const HANDSETS = process.argv[3] ?? 'http://localhost:8081';
 const folder = new URL('../docs/screenshots/', import.meta.url).pathname;
 const WIDE = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 780 };
@@ -154,11 +153,9 @@ await picture('phone', { viewport: PHONE }, async (page) => {
   await page.getByRole('region', { name: 'Conversations' }).getByText(/student card/).first().click();
   await page.getByRole('region', { name: 'Script' }).waitFor();
 });
-await picture('handsets', { signedIn: false }, async (page) => {
-  await page.goto(HANDSETS);
-  await page.getByRole('button', { name: /stranger/ }).first().click();
-  await page.getByLabel('Text from this handset').fill('Is the little launch still for sale?');
-  await page.getByRole('button', { name: 'Send the text' }).click();
-  await page.getByRole('listitem').filter({ hasText: 'Is the little launch still for sale?' }).waitFor();
+await picture('history', {}, async (page) => {
+  await page.goto(`${APP}/history?show=${encodeURIComponent('everything; ever; mention lift week*')}`);
+  await page.getByRole('region', { name: 'Found' }).getByRole('link').nth(2).click();
+  await page.getByRole('region', { name: 'Script' }).locator('[aria-current=true]').waitFor();
 });
 await browser.close();

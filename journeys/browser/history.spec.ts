@@ -1,7 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { expect, reply, script, test } from './fixture';
 
-test('a sentence of long ago is found by its words, answered at its place, linked to, and its conversation exported', async ({ office }) => {
+test('a sentence of long ago is found by its words, answered at its place, linked to, and its conversation exported', async ({
+  office,
+}) => {
   const word = `${office.tag}keelbolt`.toLowerCase();
   await office.change(office.lead, { role: 'LEAD', permissions: ['TEXT', 'EXPORT'] });
   const page = await office.pageOf();

@@ -20,8 +20,11 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.locks.LockSupport;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import org.slf4j.Logger;
@@ -38,6 +41,8 @@ import org.springframework.stereotype.Component;
 @Component
 class ExportRunner implements DisposableBean {
   private static final Logger log = LoggerFactory.getLogger(ExportRunner.class);
+
+  private static final int PATIENCE_SECONDS = 1_800;
 
   private final ExportMapper rows;
   private final History history;
@@ -100,10 +105,25 @@ class ExportRunner implements DisposableBean {
     }
   }
 
+  /** Takes all files away but those of some exports. */
+  void forgetAllBut(Set<Long> kept) throws IOException {
+    if (Files.isDirectory(folder)) {
+      try (var all = Files.list(folder)) {
+        for (Path file : all.toList()) {
+          String id = file.getFileName().toString().split("\\.", 2)[0];
+          if (!kept.contains(Long.valueOf(id))) {
+            Files.deleteIfExists(file);
+          }
+        }
+      }
+    }
+  }
+
   private void make(ExportRow row) {
     Path part = folder.resolve(row.id() + ".part");
     try {
       rows.setState(row.id(), ExportState.RUNNING, null);
+      awaitHistory();
       Files.createDirectories(folder);
       try (OutputStream out = Files.newOutputStream(part)) {
         write(row, out);
@@ -114,6 +134,16 @@ class ExportRunner implements DisposableBean {
       }
     } catch (IOException | RuntimeException e) {
       failed(row, part, e);
+    }
+  }
+
+  /** While History is being prepared, only a part of it would be exported. */
+  private void awaitHistory() throws IOException {
+    for (int i = 0; !history.isComplete(); i++) {
+      if (stopping || i == PATIENCE_SECONDS) {
+        throw new IOException("History cannot be searched");
+      }
+      LockSupport.parkNanos(TimeUnit.SECONDS.toNanos(1));
     }
   }
 

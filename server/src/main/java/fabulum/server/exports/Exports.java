@@ -6,6 +6,7 @@ import fabulum.core.text.OneLine;
 import fabulum.server.access.AccessRecord;
 import fabulum.server.access.Permits;
 import fabulum.server.access.StaffId;
+import fabulum.server.customers.CustomersRemoved;
 import fabulum.server.exports.store.ExportMapper;
 import fabulum.server.exports.store.ExportRow;
 import fabulum.server.platform.Problem;
@@ -16,11 +17,15 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.List;
+import java.util.Set;
 import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.context.event.EventListener;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.event.TransactionPhase;
+import org.springframework.transaction.event.TransactionalEventListener;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
@@ -93,8 +98,7 @@ public class Exports {
             clock.instant());
     Long id =
         transactions.execute(status -> {
-          record.note(
-              by, "what was said", "exported as " + format, null, head + " (" + sentence + ")");
+          record.note(by, "what was said", "exported as " + format, null, sentence);
           return rows.insert(row);
         });
     long made = id == null ? 0 : id;
@@ -173,12 +177,32 @@ public class Exports {
     }
   }
 
-  /** Removes what can be fetched no longer. */
+  /** Removes what can be fetched no longer, and files that are of no export any more. */
   @Scheduled(initialDelay = 2, fixedDelay = 60, timeUnit = TimeUnit.MINUTES)
   void sweep() {
     for (long id : rows.listBefore(clock.instant().minus(KEPT))) {
       forget(id);
       rows.delete(id);
     }
+    sweepFiles();
+  }
+
+  private void sweepFiles() {
+    try {
+      runner.forgetAllBut(Set.copyOf(rows.listIds()));
+    } catch (IOException e) {
+      log.warn("Files of former exports could not be removed", e);
+    }
+  }
+
+  /** Their words may stand in any export, so all go. */
+  @EventListener
+  void removed(CustomersRemoved removed) {
+    rows.deleteAll();
+  }
+
+  @TransactionalEventListener(phase = TransactionPhase.AFTER_COMMIT)
+  void forgetAfter(CustomersRemoved removed) {
+    sweepFiles();
   }
 }

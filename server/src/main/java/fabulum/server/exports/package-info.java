@@ -7,6 +7,7 @@
       "people",
       "attachments",
       "lines",
+      "customers",
       "conversations",
       "history"
     })

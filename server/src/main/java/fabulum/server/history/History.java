@@ -60,6 +60,11 @@ public class History {
     return withIndex(index -> page(index, sentence, choice, from, limit, asking));
   }
 
+  /** Whether all that was said can be found, and not only a part of it so far. */
+  public boolean isComplete() {
+    return keeper.upToDate().isPresent() && keeper.percent() == 100;
+  }
+
   /** Takes one stretch after the other of all that was said. */
   @FunctionalInterface
   public interface Walker {
@@ -77,9 +82,6 @@ public class History {
    */
   public void walk(HistorySentence sentence, StaffId asking, Walker walker) throws IOException {
     WordIndex index = keeper.upToDate().orElseThrow(History::cannotSearch);
-    if (keeper.percent() < 100) {
-      throw cannotSearch();
-    }
     Choice choice = sentences.of(sentence, asking);
     Stems stems = index.stems();
     Query query = new WordConditions(stems).of(choice, choice.words());

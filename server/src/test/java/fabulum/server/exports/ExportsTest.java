@@ -264,6 +264,21 @@ class ExportsTest {
   }
 
   @Test
+  void exportsGoWithWhoIsRemovedForGood() throws IOException {
+    String from = fabulum.freshNumber();
+    long customer = fabulum.customer("Nell", from);
+    receives(from, Fabulum.DOCK, "my last words");
+    long id = made("ever; customer " + customer, "CSV", false);
+    assertThat(text(id)).contains("my last words");
+    may("maren", "LEAD", List.of("TEXT", "EXPORT", "REMOVE_FOR_GOOD"));
+    maren.post("/api/customers/" + customer + "/removal", Map.of("name", "Nell")).require(200);
+    maren.get("/api/exports/" + id + "/file").require(404);
+    try (var left = Files.list(fabulum.context.getBean(DataSettings.class).exports())) {
+      assertThat(left).isEmpty();
+    }
+  }
+
+  @Test
   void onlyWhoMayExportsAndOnlyTheirOwnForSevenDays() {
     ask(otto, "ever", "CSV", false).require(403);
     long id = made("sent; ever", "CSV", false);

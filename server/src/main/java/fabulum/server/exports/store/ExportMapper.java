@@ -28,4 +28,8 @@ public interface ExportMapper {
   void setProgress(long id, int done, int total);
 
   int delete(long id);
+
+  void deleteAll();
+
+  List<Long> listIds();
 }
