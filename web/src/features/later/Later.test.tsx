@@ -89,6 +89,18 @@ describe('sending later', () => {
     ]);
   });
 
+  it('can be pressed while it is looked at again in the background', async () => {
+    const page = lay();
+    when('Thu 14:30');
+    const name = 'Send Thu 11 Jun 14:30';
+    const isOff = () => screen.getByRole<HTMLButtonElement>('button', { name }).disabled;
+    await waitFor(() => expect(isOff()).toBe(false));
+    page.answers[`POST ${ADDRESS}/check`] = () => new Promise(() => undefined);
+    void page.queries.invalidateQueries({ queryKey: ['planned'] });
+    await waitFor(() => expect(page.told('POST', `${ADDRESS}/check`).length).toBeGreaterThan(1));
+    expect(isOff()).toBe(false);
+  });
+
   it('says what is not clear, and sends nothing', async () => {
     lay();
     when('soon');

@@ -212,7 +212,7 @@ export function LaterDialog({ conversation, zone, paper, plan, onClose, onPlanne
           <ActButton
             type="submit"
             variant="contained"
-            disabled={!preview || refused || act.isPending || check.isFetching}
+            disabled={!preview || refused || act.isPending || check.isPlaceholderData}
           >
             {asks.length > 0 ? `${label} anyway` : label}
           </ActButton>

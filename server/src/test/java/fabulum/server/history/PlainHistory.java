@@ -92,9 +92,12 @@ public final class PlainHistory {
               .sorted(Comparator.comparing(Said::at).thenComparing(Said::id).reversed())
               .map(Said::id)
               .toList();
-      assertThat(pages(sentence, new StaffId(me)))
-          .as(when + ", asked by " + me + ": " + text)
-          .isEqualTo(plain);
+      String asked = when + ", asked by " + me + ": " + text;
+      assertThat(pages(sentence, new StaffId(me))).as(asked).isEqualTo(plain);
+      // Told before anything is looked at again, so it must be right by itself.
+      assertThat(history.page(sentence, null, 1, new StaffId(me)).count())
+          .as("count " + asked)
+          .isEqualTo(plain.size());
     }
   }
 
@@ -122,10 +125,21 @@ public final class PlainHistory {
     text.append(one(6, random.nextBoolean() ? "automatic" : "by a person"));
     text.append(one(8, random.nextBoolean() ? "state sent" : "state waiting"));
     text.append(one(6, "topic " + (1 + random.nextInt(4))));
-    text.append(one(2, random.nextBoolean() ? "ever" : "last " + (1 + random.nextInt(20))));
+    text.append(
+        switch (random.nextInt(4)) {
+          case 0 -> "ever; ";
+          case 1 -> "last " + (1 + random.nextInt(20)) + "; ";
+          case 2 -> "from " + day(30) + "; to " + day(0) + "; ";
+          default -> "";
+        });
     text.append(one(3, "any"));
     String words = WORDS.get(random.nextInt(WORDS.size()));
     return text + (words.isEmpty() ? "" : "mention " + words);
+  }
+
+  private LocalDate day(int before) {
+    LocalDate today = fabulum.clock.instant().atZone(ZONE).toLocalDate();
+    return today.minusDays(before + random.nextInt(15));
   }
 
   private String one(int in, String clause) {
@@ -163,6 +177,7 @@ public final class PlainHistory {
         && (sentence.by().isEmpty()
             || Long.valueOf(sentence.by().getAsLong()).equals(said.speaker()))
         && sentence.when().first(today).filter(day::isBefore).isEmpty()
+        && sentence.when().last().filter(day::isAfter).isEmpty()
         && hasWords(sentence, said.words());
   }
 
