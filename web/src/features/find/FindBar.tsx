@@ -51,7 +51,7 @@ export function FindBar({ find, label, plans, children }: Props) {
       <Field
         label={`Find in ${label}`}
         value={find.words}
-        // Whoever opened it wants to type.
+        // The person who opened it wants to type.
         // eslint-disable-next-line jsx-a11y/no-autofocus
         autoFocus
         slotProps={{ htmlInput: { maxLength: 300 } }}

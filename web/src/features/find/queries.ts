@@ -5,7 +5,7 @@ import { quoted } from '../../shared/sentence';
 /** Where words are looked for: in one conversation, or in all that was said with a customer. */
 export type FindIn = { conversation: number } | { customer: number };
 
-/** So many lines of a customer's story are gone through. */
+/** The most lines of a story in which words are found. */
 const MOST = 100;
 
 /** Lines that have some words, the newest first. */

@@ -13,7 +13,7 @@ interface Props {
   onQuote: (entry: Entry) => void;
 }
 
-/** For whoever may see it. */
+/** Opens for everyone who may see the text. */
 function linkTo({ conversationId, id }: Entry): string {
   return `${window.location.origin}/inbox/${conversationId}?text=${id}`;
 }

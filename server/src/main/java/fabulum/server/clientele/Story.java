@@ -27,7 +27,7 @@ public class Story {
   private static final Comparator<Entry> NEWEST =
       Comparator.comparing(Entry::at).thenComparing(Entry::id).reversed();
 
-  /** So many lines stand above the one that is gone to. */
+  /** Lines shown above the one that was asked for. */
   private static final int BEFORE = 25;
 
   private static final int MOST = 5_000;

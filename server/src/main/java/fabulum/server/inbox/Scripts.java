@@ -18,7 +18,7 @@ import org.springframework.stereotype.Service;
 /** Reading one conversation's script. */
 @Service
 public class Scripts {
-  /** So many lines stand above the one that is gone to. */
+  /** Lines shown above the one that was asked for. */
   private static final int BEFORE = 25;
 
   private static final int MOST = 5_000;
