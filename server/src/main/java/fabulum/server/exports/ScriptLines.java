@@ -1,6 +1,5 @@
 package fabulum.server.exports;
 
-import fabulum.core.phone.Sender;
 import fabulum.server.attachments.Attachment;
 import fabulum.server.attachments.Attachments;
 import fabulum.server.conversations.EntryKind;
@@ -10,6 +9,8 @@ import fabulum.server.history.HistoryRowView;
 import fabulum.server.lines.LineView;
 import fabulum.server.lines.Lines;
 import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -37,12 +38,17 @@ class ScriptLines {
   List<ScriptLine> of(List<HistoryRowView> rows, boolean withFiles) {
     Map<Long, LineView> byId =
         lines.list().stream().collect(Collectors.toMap(LineView::id, line -> line));
+    Map<Long, List<File>> files = files(rows, withFiles);
     return rows.stream()
-        .map(row -> of(row, Objects.requireNonNull(byId.get(row.lineId())), withFiles))
+        .map(row ->
+            of(
+                row,
+                Objects.requireNonNull(byId.get(row.lineId())),
+                files.getOrDefault(row.entry().id(), List.of())))
         .toList();
   }
 
-  private ScriptLine of(HistoryRowView row, LineView line, boolean withFiles) {
+  private static ScriptLine of(HistoryRowView row, LineView line, List<File> files) {
     EntryView entry = row.entry();
     return new ScriptLine(
         entry.id(),
@@ -60,7 +66,7 @@ class ScriptLines {
         entry.parts(),
         entry.cost(),
         entry.currency(),
-        files(entry, withFiles));
+        files);
   }
 
   private static String direction(EntryKind kind) {
@@ -82,7 +88,7 @@ class ScriptLines {
         ? Objects.requireNonNull(entry.deliveries()).stream()
             .map(EntryView.To::number)
             .collect(Collectors.joining("; "))
-        : Sender.ofAddress(row.address()).address();
+        : row.address();
   }
 
   private static String by(EntryView entry) {
@@ -92,13 +98,20 @@ class ScriptLines {
     return entry.author() != null ? entry.author() : entry.automatic() ? "Fabulum" : "";
   }
 
-  private List<File> files(EntryView entry, boolean withFiles) {
-    if (entry.attachments() == null || entry.attachments().isEmpty()) {
-      return List.of();
+  /** What goes or came with each, read at once for all of them. */
+  private Map<Long, List<File>> files(List<HistoryRowView> rows, boolean withFiles) {
+    List<Long> entries =
+        rows.stream()
+            .map(HistoryRowView::entry)
+            .filter(entry -> entry.attachments() != null && !entry.attachments().isEmpty())
+            .map(EntryView::id)
+            .toList();
+    Map<Long, List<File>> files = new HashMap<>();
+    for (Attachment file : attachments.rowsOf(entries)) {
+      long entry = Objects.requireNonNull(file.entryId());
+      files.computeIfAbsent(entry, none -> new ArrayList<>()).add(file(entry, file, withFiles));
     }
-    return attachments.rowsOf(List.of(entry.id())).stream()
-        .map(file -> file(entry.id(), file, withFiles))
-        .toList();
+    return files;
   }
 
   private static File file(long entry, Attachment file, boolean withFiles) {

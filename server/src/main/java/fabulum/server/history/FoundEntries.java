@@ -75,7 +75,7 @@ class FoundEntries {
         view.kind(),
         view.event(),
         view.words(),
-        attached.stream().map(file -> (file.name() + "\n" + file.words()).strip()).toList());
+        attached.stream().map(file -> Searched.file(file.name(), file.words())).toList());
   }
 
   /** Those in the words themselves; of names of files nothing is marked. */

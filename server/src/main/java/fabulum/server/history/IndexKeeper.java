@@ -219,7 +219,7 @@ class IndexKeeper implements DisposableBean {
     index = open;
     troubles.over(Troubles.Kind.HISTORY);
     if (below > 0) {
-      Thread reader = new Thread(() -> readAll(languages), "history-reader");
+      Thread reader = new Thread(this::readAll, "history-reader");
       reader.setDaemon(true);
       reader.start();
     }
@@ -301,7 +301,7 @@ class IndexKeeper implements DisposableBean {
             .collect(
                 groupingBy(
                     AttachedRow::entryId,
-                    mapping(file -> (file.name() + "\n" + file.words()).strip(), toList())));
+                    mapping(file -> Searched.file(file.name(), file.words()), toList())));
     open.put(
         found.stream()
             .map(row -> new IndexedEntry(row, attached.getOrDefault(row.id(), List.of())))
@@ -309,7 +309,7 @@ class IndexKeeper implements DisposableBean {
   }
 
   /** Reads everything that is still to be read, the newest first. */
-  private void readAll(Set<Language> languages) {
+  private void readAll() {
     WordIndex open = index;
     if (open == null) {
       return;
@@ -318,7 +318,7 @@ class IndexKeeper implements DisposableBean {
     while (more && !closed) {
       writing.lock();
       try {
-        more = open.isFor(languages) && open == index && readSome(open);
+        more = open == index && readSome(open);
       } catch (IOException | RuntimeException e) {
         failed(e);
         more = false;

@@ -31,12 +31,17 @@ final class Searched {
   /**
    * The words of an entry.
    *
-   * @param attached names and descriptions of what goes or came with it
+   * @param attached what goes or came with it, each as {@link #file} says it
    */
   static String words(
       EntryKind kind, @Nullable EventKind event, @Nullable String words, List<String> attached) {
     String said = words == null || kind == EntryKind.EVENT && !hasWords(event) ? "" : words;
     return attached.isEmpty() ? said : said + "\n\n" + String.join("\n\n", attached);
+  }
+
+  /** A file by its name, and by what a person says that it shows. */
+  static String file(String name, String words) {
+    return (name + "\n" + words).strip();
   }
 
   private static boolean hasWords(@Nullable EventKind event) {

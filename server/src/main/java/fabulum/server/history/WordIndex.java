@@ -9,7 +9,6 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
@@ -273,8 +272,7 @@ final class WordIndex implements Closeable {
     List<Place> places = new ArrayList<>();
     for (ScoreDoc each : found.scoreDocs) {
       Object[] fields = ((FieldDoc) each).fields;
-      places.add(
-          new Place(Instant.ofEpochMilli((Long) fields[0]), (Long) Arrays.asList(fields).get(1)));
+      places.add(new Place(Instant.ofEpochMilli((Long) fields[0]), (Long) fields[1]));
     }
     return new Found(places, (int) Math.min(count, MOST_COUNTED), many);
   }
