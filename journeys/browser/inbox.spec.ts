@@ -54,7 +54,6 @@ test('a text whose answer got lost is sent once, though the page is loaded anew 
   await page.keyboard.press('Control+Enter');
   await expect(page.getByRole('alert').first()).toBeVisible();
   await page.unroute('**/texts');
-  await page.evaluate(() => window.localStorage.clear());
   await page.reload();
   await expect(reply(page)).toHaveValue('Once and only once.');
   await reply(page).focus();

@@ -70,6 +70,12 @@ class CrashTest {
   /** The conversation in which texts with a file go. */
   private static final int WITH_FILES = PLANNED_IN + 2;
 
+  /**
+   * So many more texts come once some traffic is waited for, then no more until it is waited for
+   * again: where the program takes long to start, more would come than it can catch up with.
+   */
+  private static final int MOST_TEXTS = 200;
+
   private static final Duration PATIENCE = Duration.ofMinutes(5);
 
   /** From this JDK on, archives of classes are made and renewed by themselves. */
@@ -92,6 +98,7 @@ class CrashTest {
   private final Map<String, String> acknowledgedFiles = new ConcurrentSkipListMap<>();
 
   private final AtomicInteger next = new AtomicInteger();
+  private volatile int most = MOST_TEXTS;
   private volatile boolean going = true;
   private volatile String token = "";
   private Process network;
@@ -244,7 +251,9 @@ class CrashTest {
 
   private void textAsCustomers() {
     while (going) {
-      textAsCustomer();
+      if (next.get() < most) {
+        textAsCustomer();
+      }
       pause(30);
     }
   }
@@ -475,6 +484,7 @@ class CrashTest {
   }
 
   private Progress progress(int more) {
+    most = next.get() + MOST_TEXTS;
     int in = textedByHandsets.size() + more;
     int out = acknowledgedAnswers.size() + more / 2;
     return () -> textedByHandsets.size() >= in && acknowledgedAnswers.size() >= out;

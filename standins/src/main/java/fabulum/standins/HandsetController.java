@@ -62,11 +62,19 @@ class HandsetController {
 
   record Overview(Directory directory, List<String> handsets, Faults faults) {}
 
+  /**
+   * A text that a handset sends.
+   *
+   * @param at when the network got it; null for now
+   * @param untold the network keeps it and tells nobody, as in an outage
+   */
   record HandsetText(
       @Nullable String to,
       @Nullable String body,
       @Nullable List<HandsetFile> media,
-      @Nullable List<String> group) {}
+      @Nullable List<String> group,
+      @Nullable Instant at,
+      boolean untold) {}
 
   /**
    * A file on the handset.
@@ -115,7 +123,9 @@ class HandsetController {
             to,
             body,
             media.stream().map(this::kept).toList(),
-            text.group() == null ? List.of() : text.group().stream().map(numbers::read).toList()));
+            text.group() == null ? List.of() : text.group().stream().map(numbers::read).toList(),
+            text.at(),
+            !text.untold()));
   }
 
   private Media kept(HandsetFile file) {

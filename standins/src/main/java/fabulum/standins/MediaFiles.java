@@ -54,8 +54,12 @@ class MediaFiles {
     }
   }
 
-  /** Fetches what goes with a text of the business; empty when it cannot be had or is not whole. */
-  Optional<String> fetch(Media media) {
+  /**
+   * Fetches what goes with a text of the business; empty when it is not to be had or not whole.
+   *
+   * @throws IOException when the business cannot be reached, which may be over in a moment
+   */
+  Optional<String> fetch(Media media) throws IOException {
     try {
       HttpResponse<byte[]> answer =
           http.send(
@@ -67,7 +71,7 @@ class MediaFiles {
           answer.statusCode() == OK
               && (media.sha256() == null || media.sha256().equals(hash(answer.body())));
       return whole ? Optional.of(keep(answer.body())) : Optional.empty();
-    } catch (IOException | IllegalArgumentException notThere) {
+    } catch (IllegalArgumentException notThere) {
       return Optional.empty();
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();

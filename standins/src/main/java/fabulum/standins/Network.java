@@ -2,6 +2,7 @@ package fabulum.standins;
 
 import fabulum.standins.Carried.State;
 import fabulum.standins.Journal.Line;
+import java.io.IOException;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -21,6 +22,11 @@ import org.springframework.stereotype.Component;
 /** The network: what it carries, what handsets sent, and how it misbehaves. */
 @Component
 class Network {
+  /**
+   * So often, a second apart, what goes with a text is fetched from a business that is not there.
+   */
+  private static final int MOST_TRIES = 120;
+
   private final Journal journal;
   private final Teller teller;
   private final Pages pages;
@@ -148,18 +154,27 @@ class Network {
 
   private void carryOn(Carried text) {
     carrying.schedule(
-        () -> bring(text.key()), settings.carrying().toMillis(), TimeUnit.MILLISECONDS);
+        () -> bring(text.key(), 1), settings.carrying().toMillis(), TimeUnit.MILLISECONDS);
   }
 
   /** What goes with it is fetched first; the network does nothing else for others meanwhile. */
-  private void bring(String key) {
+  private void bring(String key, int tries) {
     Carried text = find(key);
     if (text == null || text.state() != State.SENT) {
       return;
     }
     List<Media> kept = new ArrayList<>();
     for (Media each : text.media() == null ? List.<Media>of() : text.media()) {
-      Optional<String> file = each.file() == null ? files.fetch(each) : Optional.of(each.file());
+      Optional<String> file;
+      try {
+        file = each.file() == null ? files.fetch(each) : Optional.of(each.file());
+      } catch (IOException notReached) {
+        if (tries < MOST_TRIES) {
+          carrying.schedule(() -> bring(key, tries + 1), 1, TimeUnit.SECONDS);
+          return;
+        }
+        file = Optional.empty();
+      }
       if (file.isEmpty()) {
         notFetched(text);
         return;
@@ -208,21 +223,36 @@ class Network {
     return keysByReference.getOrDefault(reference, List.of()).stream().map(carried::get).toList();
   }
 
-  /** A handset sends a text. */
+  /**
+   * A handset sends a text.
+   *
+   * @param at when the network got it; null for now
+   * @param told whether the network tells of it, or only lists it
+   */
   synchronized Received send(
-      String from, String to, String body, List<Media> media, List<String> group) {
+      String from,
+      String to,
+      String body,
+      List<Media> media,
+      List<String> group,
+      @Nullable Instant at,
+      boolean told) {
     Received text =
         new Received(
             "r" + UUID.randomUUID(),
             from,
             to,
             body,
-            clock.instant(),
+            at == null ? clock.instant() : at,
             media,
             group.isEmpty() ? null : group);
     journal.add(new Line(null, text, null));
     received.put(text.id(), text);
-    tell(text);
+    if (told) {
+      tell(text);
+    } else {
+      journal.add(new Line(null, null, text.id()));
+    }
     pages.changed();
     return text;
   }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.sun.net.httpserver.HttpServer;
 import java.io.IOException;
 import java.net.InetSocketAddress;
+import java.net.ServerSocket;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
@@ -130,6 +131,36 @@ class NetworkTest {
         .contains("\"state\":\"sent\"", "\"state\":\"delivered\"", "reference-1");
     assertThat(call("GET", "/handsets/" + HANDSET, "", "").body()).contains("Tuesday at 9");
     assertThat(nextTold().body()).contains("\"state\":\"read\"");
+  }
+
+  @Test
+  void whatGoesWithATextIsFetchedOnceTheBusinessIsThereAgain() throws Exception {
+    int port;
+    try (ServerSocket free = new ServerSocket(0)) {
+      port = free.getLocalPort();
+    }
+    String body =
+        """
+        {"reference": "with-chart", "from": "%s", "to": "%s", "body": "",
+         "media": [{"url": "http://localhost:%d/chart", "name": "chart.txt", "type": "text/plain", "octets": 7}]}
+        """
+            .formatted(LINE, HANDSET, port);
+    assertThat(call("POST", "/network/texts", body, "key").status()).isEqualTo(202);
+    HttpServer back = HttpServer.create(new InetSocketAddress("localhost", port), 0);
+    back.createContext(
+        "/",
+        exchange -> {
+          byte[] content = "a chart".getBytes(StandardCharsets.UTF_8);
+          exchange.sendResponseHeaders(200, content.length);
+          exchange.getResponseBody().write(content);
+          exchange.close();
+        });
+    back.start();
+    try {
+      assertThat(nextTold().body() + nextTold().body()).contains("\"state\":\"delivered\"");
+    } finally {
+      back.stop(0);
+    }
   }
 
   @Test
