@@ -9,6 +9,7 @@ import fabulum.server.access.StaffId;
 import fabulum.server.access.TeamId;
 import fabulum.server.lines.LineId;
 import fabulum.server.lines.Lines;
+import fabulum.server.lines.NewLine;
 import fabulum.server.people.NewStaff;
 import fabulum.server.people.People;
 import fabulum.server.people.Teams;
@@ -23,8 +24,10 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.databind.json.JsonMapper;
@@ -237,15 +240,19 @@ final class Loader {
     List<Object[]> rows = new ArrayList<>();
     List<Object[]> entries = new ArrayList<>();
     List<Object[]> topicsOf = new ArrayList<>();
+    List<Object[]> waits = new ArrayList<>();
     for (int i = 0; i < data.conversations().size(); i++) {
       Conversation conversation = data.conversations().get(i);
       rows.add(Rows.conversation(i + 1L, conversation, data.numbers().get(conversation.number())));
       for (String topic : conversation.topics()) {
         topicsOf.add(new Object[] {i + 1L, topicId(conversation.line(), topic)});
       }
+      Waits waited = new Waits(i + 1L, lineOf(conversation));
       for (Entry entry : conversation.entries()) {
-        entries.add(Rows.entry(i + 1L, entry, entries.size()));
+        entries.add(
+            joined(Rows.entry(i + 1L, conversation, entry, entries.size()), waited.columns(entry)));
       }
+      waits.addAll(waited.ended());
     }
     tables.batchUpdate(
         "insert into conversation (id, line_id, number_id, began_with, customer_id, owner_id, box, turn, since, sort_at, finished_unanswered,"
@@ -258,19 +265,36 @@ final class Loader {
     tables.batchUpdate(
         "insert into conversation_topic (conversation_id, topic_id) values (?, ?)", topicsOf);
     tables.batchUpdate(
-        "insert into entry (conversation_id, at, kind, words, event, speaker_id, network_id, reference, delivery, parts)"
-            + " values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
+        "insert into entry (conversation_id, number_id, at, kind, words, event, speaker_id, network_id, reference, delivery, parts,"
+            + " working_seconds, promise_seconds, first_answer, answered_since)"
+            + " values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
         entries);
+    tables.batchUpdate(
+        "insert into ended_wait (conversation_id, since, ended_at) values (?, ?, ?)", waits);
     tables.update(
-        "update entry set number_id = (select c.number_id from conversation c where c.id = entry.conversation_id)"
-            + " where kind = 'IN'");
+        "insert into topic_span (conversation_id, topic_id, from_at) select t.conversation_id, t.topic_id, min(e.at)"
+            + " from conversation_topic t join entry e on e.conversation_id = t.conversation_id"
+            + " group by t.conversation_id, t.topic_id");
     tables.update(
         "update conversation set heard_at = (select max(e.at) from entry e"
             + " where e.conversation_id = conversation.id and e.kind = 'IN')");
     tables.update(
-        "update number set first_wrote_at = (select min(e.at) from participant p"
-            + " join entry e on e.conversation_id = p.conversation_id"
-            + " where p.number_id = number.id and e.kind = 'IN')");
+        "merge into number n using (select number_id, min(at) as first_at from entry where kind = 'IN' group by number_id) w"
+            + " on n.id = w.number_id when matched then update set first_wrote_at = w.first_at");
+  }
+
+  private static NewLine lineOf(Conversation conversation) {
+    return Quillhaven.LINES.stream()
+        .filter(one -> one.line() == conversation.line())
+        .map(one -> one.line(Quillhaven.ZONE))
+        .findFirst()
+        .orElseThrow();
+  }
+
+  private static @Nullable Object[] joined(@Nullable Object[] one, @Nullable Object[] other) {
+    @Nullable Object[] both = Arrays.copyOf(one, one.length + other.length);
+    System.arraycopy(other, 0, both, one.length, other.length);
+    return both;
   }
 
   /**
@@ -307,6 +331,9 @@ final class Loader {
         "insert into parts_bought (on_day, parts, price, currency, remark, staff_id) values (?, 2500, 19.75, 'USD', 'for the spring', 2)",
         today.minusDays(70));
     tables.update("insert into allowance (span, parts) values ('MONTH', 1500)");
+    tables.update(
+        "insert into price_plan (name, currency, fee, included, over_price)"
+            + " values ('Flat 1,000', 'USD', 7.50, 1000, 0.011), ('Large 3,000', 'USD', 18, 3000, 0.009)");
   }
 
   /** Of the team that has the line. */

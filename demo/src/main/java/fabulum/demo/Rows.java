@@ -81,13 +81,14 @@ final class Rows {
    *
    * @param position among all entries of the demonstration
    */
-  static @Nullable Object[] entry(long conversation, Entry entry, int position) {
+  static @Nullable Object[] entry(long id, Conversation conversation, Entry entry, int position) {
     boolean in = entry.speaker() == Speaker.CUSTOMER;
     boolean out = entry.speaker() == Speaker.STAFF;
     boolean done = entry.speaker() == Speaker.DONE;
     String name = String.format(Locale.ROOT, "demo-%06d", position);
     return new @Nullable Object[] {
-      conversation,
+      id,
+      in ? conversation.number() + 1 : null,
       entry.at().atOffset(ZoneOffset.UTC),
       in ? "IN" : out ? "OUT" : done ? "EVENT" : "NOTE",
       done ? null : entry.words(),

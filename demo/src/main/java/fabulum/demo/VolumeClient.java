@@ -1,0 +1,59 @@
+package fabulum.demo;
+
+import java.io.IOException;
+import java.net.CookieManager;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+
+/** Speaks to a program that {@link Volume} filled as a page does, for measuring. */
+public final class VolumeClient {
+  private static final int OK = 200;
+
+  private final HttpClient http;
+  private final String base;
+
+  /**
+   * Signs in.
+   *
+   * @param name of a colleague that {@link Volume} made
+   */
+  public VolumeClient(int port, String name) throws IOException, InterruptedException {
+    CookieManager cookies = new CookieManager();
+    this.http = HttpClient.newBuilder().cookieHandler(cookies).build();
+    this.base = "http://localhost:" + port;
+    send(HttpRequest.newBuilder(URI.create(base + "/api/session")));
+    String token =
+        cookies.getCookieStore().getCookies().stream()
+            .filter(cookie -> cookie.getName().equals("XSRF-TOKEN"))
+            .findFirst()
+            .orElseThrow()
+            .getValue();
+    String body = "{\"name\":\"" + name + "\",\"password\":\"" + Volume.PASSWORD + "\"}";
+    HttpRequest.Builder signIn =
+        HttpRequest.newBuilder(URI.create(base + "/api/session"))
+            .header("X-XSRF-TOKEN", token)
+            .header("Content-Type", "application/json")
+            .POST(HttpRequest.BodyPublishers.ofString(body));
+    require("signing in", send(signIn));
+  }
+
+  /** What is at an address; an answer other than 200 is an error. */
+  public String get(String path) throws IOException, InterruptedException {
+    HttpResponse<String> answer = send(HttpRequest.newBuilder(URI.create(base + path)));
+    require(path, answer);
+    return answer.body();
+  }
+
+  private static void require(String what, HttpResponse<String> answer) {
+    if (answer.statusCode() != OK) {
+      throw new IllegalStateException(what + " was answered " + answer.statusCode());
+    }
+  }
+
+  private HttpResponse<String> send(HttpRequest.Builder request)
+      throws IOException, InterruptedException {
+    return http.send(request.build(), HttpResponse.BodyHandlers.ofString());
+  }
+}
