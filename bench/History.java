@@ -1,11 +1,7 @@
 import fabulum.demo.Volume;
+import fabulum.demo.VolumeClient;
 import fabulum.server.FabulumApplication;
-import java.net.CookieManager;
-import java.net.URI;
 import java.net.URLEncoder;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
-import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -80,7 +76,7 @@ public final class History {
   private static double measure(ConfigurableApplicationContext program, int texts, Path index) throws Exception {
     long began = System.nanoTime();
     JdbcTemplate sql = program.getBean(JdbcTemplate.class);
-    Web web = new Web(Integer.parseInt(String.valueOf(program.getEnvironment().getProperty("local.server.port"))), Volume.NAME);
+    VolumeClient web = new VolumeClient(Integer.parseInt(String.valueOf(program.getEnvironment().getProperty("local.server.port"))), Volume.NAME);
     double[] meanwhile = new double[100_000];
     int asked = 0;
     while (!web.get("/api/history?limit=1").contains("\"percent\":100")) {
@@ -160,47 +156,5 @@ public final class History {
 
   private static double at(double[] sorted, double share) {
     return sorted.length == 0 ? 0 : sorted[Math.min(sorted.length - 1, (int) (sorted.length * share))];
-  }
-
-  /** Speaks to the program as a page does. */
-  private static final class Web {
-    private final HttpClient http;
-    private final String base;
-
-    Web(int port, String name) throws Exception {
-      CookieManager cookies = new CookieManager();
-      this.http = HttpClient.newBuilder().cookieHandler(cookies).build();
-      this.base = "http://localhost:" + port;
-      send(HttpRequest.newBuilder(URI.create(base + "/api/session")));
-      String token =
-          cookies.getCookieStore().getCookies().stream()
-              .filter(cookie -> cookie.getName().equals("XSRF-TOKEN"))
-              .findFirst()
-              .orElseThrow()
-              .getValue();
-      String body = "{\"name\":\"" + name + "\",\"password\":\"" + Volume.PASSWORD + "\"}";
-      int status =
-          send(
-              HttpRequest.newBuilder(URI.create(base + "/api/session"))
-                  .header("X-XSRF-TOKEN", token)
-                  .header("Content-Type", "application/json")
-                  .POST(HttpRequest.BodyPublishers.ofString(body)));
-      if (status != 200) {
-        throw new IllegalStateException("Could not sign in: " + status);
-      }
-    }
-
-    String get(String path) throws Exception {
-      HttpResponse<String> answer =
-          http.send(HttpRequest.newBuilder(URI.create(base + path)).build(), HttpResponse.BodyHandlers.ofString());
-      if (answer.statusCode() != 200) {
-        throw new IllegalStateException(path + " was answered " + answer.statusCode());
-      }
-      return answer.body();
-    }
-
-    private int send(HttpRequest.Builder request) throws Exception {
-      return http.send(request.build(), HttpResponse.BodyHandlers.ofString()).statusCode();
-    }
   }
 }

@@ -1,5 +1,9 @@
 // Takes the pictures of docs/screenshots anew, from a demonstration started with
 //   bin/demo --fresh --data FOLDER --now 2026-06-09T14:05:00-05:00 --run
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { chromium } from '@playwright/test';
 
 const APP = process.argv[2] ?? 'http://localhost:8080';
@@ -12,21 +16,43 @@ const browser = await chromium.launch({
   args: ['--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking'],
 });
 
+async function signIn(page) {
+  await page.goto(APP);
+  await page.getByLabel('Name').fill('maren');
+  await page.getByLabel('Password').fill('quillhaven demo');
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await page.getByRole('navigation', { name: 'Groups' }).waitFor();
+}
+
 async function picture(name, { viewport = WIDE, colorScheme = 'light', signedIn = true }, act) {
   const page = await browser.newPage({ viewport, colorScheme, timezoneId: 'America/Chicago' });
   await page.goto(APP);
   if (signedIn) {
-    await page.getByLabel('Name').fill('maren');
-    await page.getByLabel('Password').fill('quillhaven demo');
-    await page.getByRole('button', { name: 'Sign in' }).click();
+    await signIn(page);
     // The inbox comes back as the picture before left it.
-    await page.getByRole('navigation', { name: 'Groups' }).waitFor();
     await page.goto(`${APP}/inbox?group=our-turn`);
     await page.getByRole('region', { name: 'Conversations' }).getByRole('link').first().waitFor();
   }
   await act(page);
   await page.waitForLoadState('networkidle', { timeout: 1500 }).catch(() => undefined); // the live stream never falls idle
   await page.screenshot({ path: `${folder}${name}.png` });
+  await page.close();
+}
+
+/** The first page of a PDF that is taken out. */
+async function firstPage(name, said) {
+  const page = await browser.newPage({ viewport: WIDE });
+  await signIn(page);
+  const made = async () => (await (await page.request.get(`${APP}/api/exports`)).json())[0];
+  const token = (await page.context().cookies()).find((cookie) => cookie.name === 'XSRF-TOKEN').value;
+  const asked = { said, title: 'Everything said with one customer', format: 'PDF', withFiles: false };
+  await page.request.post(`${APP}/api/exports`, { data: asked, headers: { 'X-XSRF-TOKEN': token } });
+  while ((await made()).state !== 'READY') await page.waitForTimeout(200);
+  const file = join(mkdtempSync(join(tmpdir(), 'export-')), 'script.pdf');
+  writeFileSync(file, await (await page.request.get(`${APP}/api/exports/${(await made()).id}/file`)).body());
+  const program = new URL('PdfPage.java', import.meta.url).pathname;
+  const libraries = new URL('../demo/target/run/lib/*', import.meta.url).pathname;
+  execFileSync('java', ['-cp', libraries, program, file, `${folder}${name}.png`]);
   await page.close();
 }
 
@@ -64,34 +90,26 @@ await picture('templates', {}, async (page) => {
   await page.getByRole('link', { name: /^Winter storage quote/ }).click();
   await page.getByText(/^Used /).waitFor();
 });
-await picture('several', {}, async (page) => {
-  await row(page, /touched ground/);
-  await page.getByRole('region', { name: 'Script' }).focus();
-  await page.keyboard.press('s');
-  for (let i = 0; i < 4; i++) {
-    await page.keyboard.press('Shift+ArrowDown');
-    await page.waitForTimeout(150);
-  }
-  await page.keyboard.press('b');
-  await page.getByRole('menuitem', { name: 'visitors' }).first().click();
-  await page.getByRole('list', { name: 'Skipped' }).waitFor();
-});
 await picture('office', {}, async (page) => {
   await page.getByRole('link', { name: 'Office', exact: true }).click();
   await page.getByRole('row', { name: /^Nobody’s/ }).waitFor();
-  await page.getByRole('region', { name: /^On our turn/ }).getByRole('listitem').first().waitFor();
+  await page
+    .getByRole('region', { name: /^On our turn/ })
+    .getByRole('listitem')
+    .first()
+    .waitFor();
 });
-await picture('send-later', {}, async (page) => {
-  await row(page, /charged twice/);
-  await write(page, 'r', 'The second copy is void now. I will check once more that nothing is charged.');
-  await page.keyboard.press('Alt+l');
-  const dialog = page.getByRole('dialog', { name: 'Send later' });
-  await dialog.getByLabel('When').fill('Thu 14:30');
-  await dialog.getByRole('button', { name: /^How often/ }).click();
-  await page.getByRole('menuitem', { name: 'every month', exact: true }).click();
-  await dialog.getByRole('button', { name: /^On which day/ }).click();
-  await page.getByRole('menuitem', { name: 'the last day', exact: true }).click();
-  await dialog.getByText(/^Then every month on the last day/).waitFor();
+await picture('report', {}, async (page) => {
+  await page.goto(`${APP}/office/reports?show=${encodeURIComponent('by week; last 91')}`);
+  await page.getByText('Days are being summed up.').waitFor({ state: 'detached', timeout: 120_000 });
+  await page.getByTestId('chart').locator('svg text').first().waitFor();
+  await page.getByRole('button', { name: /late, all: show/ }).click();
+  await page.getByRole('region', { name: 'Conversations behind this figure' }).getByRole('link').first().waitFor();
+  await page.getByText(/answers, half within/).scrollIntoViewIfNeeded();
+});
+await picture('week', {}, async (page) => {
+  await page.goto(`${APP}/office/reports?show=${encodeURIComponent('waits; last 91')}`);
+  await page.getByRole('img', { name: /How many customers wait/ }).waitFor();
 });
 await picture('planned', {}, async (page) => {
   await page.goto(`${APP}/planned`);
@@ -110,7 +128,11 @@ await picture('to-identify', {}, async (page) => {
 });
 await picture('writing-place', {}, async (page) => {
   await row(page, /charged twice/);
-  await write(page, 'r', '{first name}, we’ve found it… the “November” invoice was printed twice. Please pay only one, Wen takes the other back');
+  await write(
+    page,
+    'r',
+    '{first name}, we’ve found it… the “November” invoice was printed twice. Please pay only one, Wen takes the other back',
+  );
   await page.getByRole('status', { name: 'Before it is sent' }).getByText('first name').waitFor();
   await page.getByRole('button', { name: /^Use plain characters/ }).waitFor();
 });
@@ -120,21 +142,10 @@ await picture('customers', {}, async (page) => {
 });
 await picture('customer', {}, async (page) => {
   await page.goto(`${APP}/customers/1`);
-  await page.getByRole('region', { name: /^All that was said/ }).getByText('There\'s a sheen of diesel').waitFor();
-});
-await picture('import', {}, async (page) => {
-  await page.goto(`${APP}/customers/import`);
-  const file = [
-    'Name;Cell phone;E-mail;Boat;Berth;Note',
-    'Adaeze Abernacht;(312) 555-0100;adaeze@post.example;Grey Wagtail;A03;',
-    'Ximena Vale;(920) 555-0177;ximena@post.example;Petrel;C11;new this spring',
-    'Yorick Pell;920-555-0178;;Sandpiper;C12;',
-    'Zora Quill;920 555 01;zora@post.example;Dunlin;D01;',
-  ].join('\n');
   await page
-    .locator('input[type=file]')
-    .setInputFiles({ name: 'spring-list.csv', mimeType: 'text/csv', buffer: Buffer.from(file) });
-  await page.getByRole('region', { name: 'Rows of the file' }).waitFor();
+    .getByRole('region', { name: /^All that was said/ })
+    .getByText("There's a sheen of diesel")
+    .waitFor();
 });
 await picture('group', {}, async (page) => {
   await row(page, /Greta Eskelin, Ines Hartigan/);
@@ -150,7 +161,11 @@ await picture('web-form', { viewport: { width: 900, height: 860 } }, async (page
   await page.getByLabel('What is it about?').fill('Is berth C14 free for a week in July? She is 38 ft.');
 });
 await picture('phone', { viewport: PHONE }, async (page) => {
-  await page.getByRole('region', { name: 'Conversations' }).getByText(/student card/).first().click();
+  await page
+    .getByRole('region', { name: 'Conversations' })
+    .getByText(/student card/)
+    .first()
+    .click();
   await page.getByRole('region', { name: 'Script' }).waitFor();
 });
 await picture('history', {}, async (page) => {
@@ -158,4 +173,5 @@ await picture('history', {}, async (page) => {
   await page.getByRole('region', { name: 'Found' }).getByRole('link').nth(2).click();
   await page.getByRole('region', { name: 'Script' }).locator('[aria-current=true]').waitFor();
 });
+await firstPage('export', 'everything; ever; customer 1');
 await browser.close();

@@ -8,7 +8,8 @@ const BUDGETS = [
     what: 'script before the inbox',
     from: ['index.html', 'src/app/Frame.tsx', 'src/features/inbox/index.ts'],
     // What one types right after a key must be there at once, so the dialogs that keys open, and the finding of words in a script, are part of it.
-    most: 294,
+    // What charts share with everything else (3 kB) is in it too; they themselves are fetched when there is something to draw.
+    most: 297,
   },
   { what: 'script before one can sign in', from: ['index.html'], most: 210 },
 ];

@@ -177,6 +177,18 @@ export class Office {
     return from;
   }
 
+  /** A customer texts this office's line, and the network keeps it without telling us. */
+  async untold(from: string, words: string, at: Date): Promise<void> {
+    const data = { to: this.line, body: words, at: at.toISOString(), untold: true };
+    const answer = await (await this.any()).post(`${HANDSETS}/handsets/${encodeURIComponent(from)}/texts`, { data });
+    expect(answer.ok()).toBe(true);
+  }
+
+  /** What time it is where the program runs. */
+  async now(): Promise<number> {
+    return Date.parse((await this.lead.ask<{ now: string }>('GET', '/api/session')).now);
+  }
+
   /** What has arrived on a handset; looking reads it. */
   async arrivedOn(number: string): Promise<string[]> {
     const answer = await (await this.any()).get(`${HANDSETS}/handsets/${encodeURIComponent(number)}`);

@@ -308,6 +308,7 @@ test('texts of a newcomer wait for a colleague, who changes and sends one and re
 
   await reply(theirs).fill('Cheers!');
   await theirs.keyboard.press('Control+Enter');
+  await expect(band).toContainText('Cheers!');
   await band.getByRole('button', { name: 'Return to Nia…' }).click();
   await band.getByLabel('A word to Nia').fill('Say what it costs');
   await band.getByRole('button', { name: 'Return to Nia' }).click();

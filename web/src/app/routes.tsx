@@ -7,6 +7,8 @@ import { NotHere, PageBroke, PlaceBroke } from './Broke';
 /** Each place is fetched when it is first opened; the person who signs in waits for none of them. */
 const Inbox = lazy(() => import('../features/inbox').then((feature) => ({ default: feature.Inbox })));
 const OfficePage = lazy(() => import('../features/office').then((feature) => ({ default: feature.OfficePage })));
+const OutagePage = lazy(() => import('../features/outage').then((feature) => ({ default: feature.OutagePage })));
+const ReportsPage = lazy(() => import('../features/reports').then((feature) => ({ default: feature.ReportsPage })));
 const SetUp = lazy(() => import('../features/setup').then((feature) => ({ default: feature.SetUp })));
 const CustomersPlace = lazy(() =>
   import('../features/customers').then((feature) => ({ default: feature.CustomersPlace })),
@@ -35,10 +37,12 @@ function MyPlace() {
 }
 
 /** Places that only leads have; for others there is nothing at their addresses. */
-function LeadsPlace({ place }: { place: 'office' | 'setup' | 'import' }) {
+function LeadsPlace({ place }: { place: 'office' | 'reports' | 'outage' | 'setup' | 'import' }) {
   const me = useMe();
   if (!me.may.includes('LEAD')) return <NotHere />;
   if (place === 'import') return <ImportPage />;
+  if (place === 'outage') return <OutagePage />;
+  if (place === 'reports') return <ReportsPage session={me} />;
   return place === 'office' ? <OfficePage session={me} /> : <SetUp session={me} />;
 }
 
@@ -62,6 +66,8 @@ export const routes: RouteObject[] = [
       place('planned', <PlannedPlace />),
       place('me/*', <MyPlace />),
       place('office', <LeadsPlace place="office" />),
+      place('office/reports', <LeadsPlace place="reports" />),
+      place('office/outage', <LeadsPlace place="outage" />),
       place('setup/*', <LeadsPlace place="setup" />),
       place('invitation/:secret', <></>),
       place('*', <NotHere />),

@@ -92,6 +92,9 @@ describe('History', () => {
     fireEvent.click(await screen.findByRole('button', { name: /at any time/ }));
     await waitFor(() => expect(screen.queryByRole('button', { name: /Look at any time/ })).toBeNull());
     expect(seen.address()).toContain('ever');
+    fireEvent.click(screen.getByRole('button', { name: /mean this in other words/ }));
+    expect(await screen.findByText('Nothing was found that means “windlass”.')).toBeTruthy();
+    expect(seen.address()).toContain('alike');
   });
 
   it('says how much can be found so far, and what could not be understood', async () => {

@@ -186,7 +186,9 @@ function Nothing({ sentence, nearMisses, onSay }: NothingProps) {
     <Box sx={{ p: 3, color: 'text.secondary', display: 'grid', gap: 1, justifyItems: 'start' }}>
       {sentence.mention.trim() === ''
         ? 'Nothing here says all of this.'
-        : `Nothing was found with “${sentence.mention}”.`}
+        : sentence.match === 'alike'
+          ? `Nothing was found that means “${sentence.mention}”.`
+          : `Nothing was found with “${sentence.mention}”.`}
       {nearMisses.length > 0 && (
         <Box>
           Did you mean{' '}
@@ -200,6 +202,11 @@ function Nothing({ sentence, nearMisses, onSay }: NothingProps) {
           ))}
           ?
         </Box>
+      )}
+      {sentence.mention.trim() !== '' && sentence.match !== 'alike' && (
+        <Button sx={{ p: 0 }} onClick={() => onSay({ ...sentence, match: 'alike' })}>
+          Look for texts that mean this in other words
+        </Button>
       )}
       {sentence.when === undefined && (
         <Button sx={{ p: 0 }} onClick={() => onSay({ ...sentence, when: { ever: true } })}>

@@ -1,5 +1,6 @@
 // @vitest-environment jsdom
 import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { useState } from 'react';
 import { describe, expect, it } from 'vitest';
 import { checked, conversation, maren, priya, session } from '../../testing/data';
 import { type Answers, No, show } from '../../testing/show';
@@ -50,6 +51,39 @@ describe('a text that waits for a second look', () => {
     fireEvent.change(screen.getByLabelText(`A word to ${first}`), { target: { value: 'Look it up' } });
     await press(`Return to ${first}`);
     await waitFor(() => expect(page.told('POST', '/api/second-looks/4/return')).toEqual([{ why: 'Look it up' }]));
+  });
+
+  it('keeps the word that is being typed when something happens in the conversation', async () => {
+    function Happening() {
+      const [version, setVersion] = useState(1);
+      return (
+        <>
+          <button onClick={() => setVersion(2)}>something happens</button>
+          <LookBand conversation={{ ...conversation(7), version }} zone="America/Chicago" />
+        </>
+      );
+    }
+    let asked = 0;
+    show(<Happening />, {
+      ...ANSWERS,
+      'GET /api/conversations/7/second-looks': () => (asked++ === 0 ? [WAITING] : new Promise(() => undefined)),
+    });
+    await press(`Return to ${first}…`);
+    fireEvent.change(screen.getByLabelText(`A word to ${first}`), { target: { value: 'Look it' } });
+    await press('something happens');
+    await waitFor(() => expect(asked).toBe(2));
+    expect(screen.getByLabelText<HTMLInputElement>(`A word to ${first}`).value).toBe('Look it');
+  });
+
+  it('is gone as soon as it was sent, before the texts that wait were read again', async () => {
+    let asked = 0;
+    const page = lay({
+      'GET /api/conversations/7/second-looks': () => (asked++ === 0 ? [WAITING] : new Promise(() => undefined)),
+      [APPROVE]: { parts: 1, pauseSeconds: 0, waitsForLook: false },
+    });
+    await press(`Send for ${first}`);
+    await waitFor(() => expect(page.told('POST', '/api/second-looks/4/approve')).toHaveLength(1));
+    await waitFor(() => expect(screen.queryByRole('region', { name: 'Second look' })).toBeNull());
   });
 
   it('is taken back by its writer, who cannot approve it', async () => {

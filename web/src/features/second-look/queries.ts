@@ -1,11 +1,15 @@
 import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
-import { ask, type Check, keys, readAgain } from '../../shared/api';
+import { ask, type Check, keys, readAgain, type WaitingText } from '../../shared/api';
+
+const looks = (id: number) => [...keys.desk, 'looks', id] as const;
 
 /** The texts that wait for a second look in a conversation, as it is now. */
 export const looksQuery = (id: number, version: number) =>
   queryOptions({
-    queryKey: [...keys.desk, 'looks', id, version],
+    queryKey: [...looks(id), version] as const,
     queryFn: () => ask('GET', '/api/conversations/{id}/second-looks', { path: { id } }),
+    // While they are read again after something happened in it, they stay, with the word that is being typed.
+    placeholderData: (before, query) => (query?.queryKey.at(-2) === id ? before : undefined),
     staleTime: 30_000,
   });
 
@@ -38,6 +42,11 @@ export function useLook(id: number, conversation: number) {
         await ask('POST', '/api/second-looks/{id}/take-back', { path });
       }
     },
+    // It is gone at once: an act on it before the others are read again would be refused.
+    onSuccess: () =>
+      queries.setQueriesData<WaitingText[]>({ queryKey: looks(conversation) }, (waiting) =>
+        waiting?.filter((text) => text.id !== id),
+      ),
     onSettled: () => {
       void queries.invalidateQueries({ queryKey: keys.desk });
       readAgain(queries, conversation);

@@ -16,6 +16,7 @@ const parcels: SavedSentence = {
   order: 'NEWEST',
   count: 3,
   many: false,
+  mailed: false,
   mine: true,
   teamId: 1,
 };

@@ -1,1 +1,2 @@
 export { SavedSentences } from './SavedSentences';
+export { sentencesQuery } from './queries';

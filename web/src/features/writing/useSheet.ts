@@ -89,7 +89,7 @@ export function useSheet(staff: number, dossier: Dossier, paper: Paper) {
   // A text that was taken back before it left is on the paper again, above what was written since.
   const putBack = useEffectEvent((words: string) => {
     const rest = latest.current.words;
-    keep({ ...latest.current, words: rest === '' ? words : `${words}\n${rest}`, at: Date.now() });
+    keep({ ...latest.current, words: rest === '' || rest === words ? words : `${words}\n${rest}`, at: Date.now() });
     tellSoon();
   });
   useEffect(() => {

@@ -12,6 +12,7 @@ export interface Choice {
 }
 
 export const keys = {
+  reports: ['reports'] as const,
   session: ['session'] as const,
   lines: ['lines'] as const,
   lists: ['list'] as const,

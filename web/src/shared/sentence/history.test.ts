@@ -27,6 +27,7 @@ describe('sentences of History', () => {
     ['notes; last 30; mention lift', 'notes on any line in the last 30 days, that mention lift'],
     ['events; from 2026-01-01', 'events on any line between two dates from 2026-01-01 to …'],
     ['line 9', 'texts sent and received on a line you cannot see since Monday of last week'],
+    ['alike; mention lift', ', by meaning, not word for word, that mention lift'],
     ['automatic; state not delivered', ', sent or done by Fabulum itself, not delivered'],
   ])('%s reads as people say it', (text, words) => {
     expect(said(text)).toContain(words);

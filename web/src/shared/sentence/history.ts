@@ -1,6 +1,7 @@
 import { BETWEEN, betweenPieces, chosenDays, type Days, dayOptions, readDays, writeDays } from './days';
-import { after, counted, type Grammar, part, type Part, pieceWords, quoted, readIn, writeIn } from './grammar';
-import { type Named, named } from './onFile';
+import { after, counted, type Grammar, part, pieceWords, quoted, readIn, writeIn } from './grammar';
+import type { Named } from './onFile';
+import { type OneOf, oneOf as oneOfThese } from './oneOf';
 
 /** The sentence that says which of all that was said is shown. The server reads and writes the same text; both are tested on one table. */
 export interface HistorySentence {
@@ -18,9 +19,12 @@ export interface HistorySentence {
   topic?: number | undefined;
   /** Nothing is since the Monday before last. */
   when?: When | undefined;
-  any: boolean;
+  match: Match;
   mention: string;
 }
+
+/** How the words are looked for. */
+type Match = 'all' | 'any' | 'alike';
 
 export type What = 'texts' | 'sent' | 'received' | 'notes' | 'events' | 'everything';
 type Origin = 'by a person' | 'automatic';
@@ -40,7 +44,7 @@ export interface HistoryTerms {
   today: string;
 }
 
-export const USUAL_HISTORY: HistorySentence = { what: 'texts', called: '', attached: false, any: false, mention: '' };
+export const USUAL_HISTORY: HistorySentence = { what: 'texts', called: '', attached: false, match: 'all', mention: '' };
 
 const LONGEST_CALLED = 80;
 export const LONGEST_MENTION = 300;
@@ -62,6 +66,11 @@ const STATE: Record<State, string> = {
   'not delivered': 'not delivered',
 };
 
+const MATCH: Record<Exclude<Match, 'all'>, string> = {
+  any: 'with any of the words',
+  alike: 'by meaning, not word for word',
+};
+
 const optionsOf = (words: Record<string, string>) =>
   Object.entries(words).map(([value, said]) => ({ value, words: said }));
 
@@ -71,43 +80,8 @@ function isKey<T extends string>(words: Record<T, string>, value: string | undef
 
 type IdField = 'line' | 'site' | 'team' | 'customer' | 'by' | 'topic';
 
-interface OneOf {
-  menu?: string;
-  byLink?: boolean;
-  lead: string;
-  name: string;
-  any?: string;
-  options: (given: HistoryTerms) => Named[];
-}
-
-/** A part that names one thing by its id. */
-function oneOf(field: IdField, { menu, byLink, lead, name, any, options }: OneOf): Part<HistorySentence, HistoryTerms> {
-  return part<HistorySentence, IdField, HistoryTerms>({
-    field,
-    unsaid: undefined,
-    ...(menu === undefined ? {} : { menu }),
-    ...(byLink === undefined ? {} : { byLink }),
-    ...(any === undefined ? { begin: (given) => options(given)[0]?.id } : {}),
-    write: (id) => [`${field} ${id ?? ''}`],
-    read: (clause) => counted(after(field, clause)),
-    say: (id, given) => [
-      lead,
-      {
-        kind: 'choice',
-        name,
-        value: String(id ?? ''),
-        options: [...(any === undefined ? [] : [{ value: '', words: any }]), ...known(options(given), id, name)],
-        filled: (value) => (value === '' ? undefined : Number(value)),
-      },
-    ],
-  });
-}
-
-/** What can be chosen; what is said and not to be seen any more is said so. */
-function known(all: Named[], id: number | undefined, name: string) {
-  const gone = id !== undefined && all.every((one) => one.id !== id);
-  return [...all.map(named), ...(gone ? [{ value: String(id), words: `a ${name.toLowerCase()} you cannot see` }] : [])];
-}
+const oneOf = (field: IdField, of: OneOf<HistoryTerms>) =>
+  oneOfThese<HistorySentence, IdField, HistoryTerms>(field, of);
 
 const USUAL = 'usual';
 const EVER = 'ever';
@@ -253,14 +227,22 @@ export const HISTORY: Grammar<HistorySentence, HistoryTerms> = {
       options: ({ topics }) =>
         topics.map(({ id, name, retired }) => ({ id, name: retired ? `${name} (retired)` : name })),
     }),
-    part<HistorySentence, 'any', HistoryTerms>({
-      field: 'any',
-      unsaid: false,
-      menu: 'any of the words is enough',
-      begin: () => true,
-      write: () => ['any'],
-      read: (clause) => (clause === 'any' ? true : undefined),
-      say: () => ['any of the words'],
+    part<HistorySentence, 'match', HistoryTerms>({
+      field: 'match',
+      unsaid: 'all',
+      menu: 'any of the words, or by meaning',
+      begin: () => 'alike',
+      write: (match) => [match],
+      read: (clause) => (isKey(MATCH, clause) ? clause : undefined),
+      say: (match) => [
+        {
+          kind: 'choice',
+          name: 'How the words are meant',
+          value: match,
+          options: optionsOf(MATCH),
+          filled: (value) => (isKey(MATCH, value) ? value : 'all'),
+        },
+      ],
     }),
     part<HistorySentence, 'mention', HistoryTerms>({
       field: 'mention',

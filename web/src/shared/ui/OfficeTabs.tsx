@@ -2,6 +2,8 @@ import { PlaceTabs } from './PlaceTabs';
 
 const PLACES = [
   ['/office', 'Now'],
+  ['/office/reports', 'Reports'],
+  ['/office/outage', 'After an outage'],
   ['/setup', 'Set-up'],
 ] as const;
 

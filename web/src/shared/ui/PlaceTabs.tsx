@@ -28,6 +28,7 @@ export function PlaceTabs({ name, places }: Props) {
           key={address}
           component={NavLink}
           to={address}
+          end={places.some(([other]) => other !== address && other.startsWith(`${address}/`))}
           sx={{
             py: 0.75,
             color: 'text.secondary',

@@ -28,6 +28,7 @@ export function useTakeBack(onBack?: (conversation: number) => void) {
 function withDraft(had: Dossier, words: string): Dossier {
   const before = had.drafts.find((draft) => draft.paper === 'REPLY');
   const others = had.drafts.filter((draft) => draft.paper !== 'REPLY');
-  const both = before && before.words !== '' ? `${words}\n${before.words}` : words;
+  // What was read before the text was sent may still lie there.
+  const both = before && before.words !== '' && before.words !== words ? `${words}\n${before.words}` : words;
   return { ...had, drafts: [...others, { paper: 'REPLY', words: both, at: new Date().toISOString() }] };
 }

@@ -608,11 +608,33 @@ class AccessTableTest {
     row("POST", "/api/setup/topics/{topic}/merge", Door.LEADS, Map.of("into", 0));
     row("GET", "/api/setup/history", Door.LEADS);
     row("GET", "/api/office/troubles", Door.LEADS);
+    row("GET", "/api/outage", Door.LEADS);
+    row(
+        "POST",
+        "/api/outage/compare",
+        Door.LEADS,
+        Map.of("first", "2026-06-01", "last", "2026-06-01"));
+    row("POST", "/api/outage/take", Door.LEADS, Map.of());
+    row("POST", "/api/outage/ask", Door.LEADS);
+    row("GET", "/api/reports", Door.LEADS);
+    row("GET", "/api/reports/csv", Door.LEADS);
+    row("GET", "/api/reports/week", Door.LEADS);
+    row("GET", "/api/reports/behind", Door.LEADS);
+    row("GET", "/api/reports/costs", Door.LEADS);
+    row("POST", "/api/reports/again", Door.LEADS);
+    fresh("POST", "/api/reports/plans", Door.LEADS, asked -> plan("Plan " + names++));
+    row("PUT", "/api/reports/plans/{id}", Door.LEADS, plan("Another plan"));
+    row("DELETE", "/api/reports/plans/{id}", Door.LEADS);
+    row("PUT", "/api/sentences/{id}/mail", Door.LEADS, Map.of("mailed", true));
     row("GET", "/api/setup/mail", Door.LEADS);
     row("POST", "/api/setup/mail/{id}/again", Door.LEADS);
     row("GET", "/api/setup/kept-aside", Door.LEADS);
     row("POST", "/api/setup/kept-aside/{id}/take", Door.LEADS);
     row("DELETE", "/api/setup/kept-aside/{id}", Door.LEADS);
+  }
+
+  private static Map<String, Object> plan(String name) {
+    return Map.of("name", name, "currency", "USD", "fee", 5, "included", 100, "overPrice", 0.01);
   }
 
   private void templates() {

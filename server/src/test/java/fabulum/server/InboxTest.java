@@ -132,6 +132,26 @@ class InboxTest {
     maren.put("/api/conversations/987654/drafts/NOTE", Map.of("words", "lost?")).require(404);
   }
 
+  @Test
+  void aDraftThatIsToldAfterItsWordsWentOutIsNone() {
+    long id = waiting("another question");
+    String reference = Fabulum.reference();
+    String place = "/api/conversations/" + id;
+    maren
+        .post(place + "/texts", Map.of("words", "Yes, at nine.", "reference", reference))
+        .require(200);
+    for (String late : List.of("Yes, at", "Yes, at nine.")) {
+      maren
+          .put(place + "/drafts/REPLY", Map.of("words", late, "reference", reference))
+          .require(204);
+      assertThat(drafts(maren, id)).isEmpty();
+    }
+    maren
+        .put(place + "/drafts/REPLY", Map.of("words", "No, at ten.", "reference", reference))
+        .require(204);
+    assertThat(drafts(maren, id)).containsExactly("No, at ten.");
+  }
+
   private static List<String> drafts(Browser browser, long id) {
     return browser
         .get("/api/conversations/" + id)

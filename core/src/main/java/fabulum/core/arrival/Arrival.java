@@ -37,6 +37,24 @@ public record Arrival(
       return new Arrival(now, Optional.empty(), Optional.empty(), false);
     }
     boolean history = claimed.isBefore(now.minus(HISTORY));
+    return known(claimed, now, history);
+  }
+
+  /**
+   * Judges what the network claims of a text that is taken in long afterwards and is to start no
+   * wait, because a person said so.
+   *
+   * @param claimed when the network says that it received the text
+   * @param now when it reached us
+   */
+  public static Arrival ofThePast(Instant claimed, Instant now) {
+    Arrival arrival = of(claimed, now);
+    return arrival.claimed().isPresent()
+        ? new Arrival(arrival.at(), arrival.claimed(), Optional.of(now), true)
+        : known(arrival.at(), now, true);
+  }
+
+  private static Arrival known(Instant claimed, Instant now, boolean history) {
     return new Arrival(
         claimed, Optional.empty(), history ? Optional.of(now) : Optional.empty(), history);
   }

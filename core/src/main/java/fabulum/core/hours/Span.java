@@ -35,7 +35,7 @@ public record Span(DayOfWeek day, LocalTime from, int minutes) {
   }
 
   /** The minute of the week at which it begins; Monday 00:00 is 0. */
-  int start() {
+  public int start() {
     return (day.getValue() - 1) * MINUTES_A_DAY + minuteOfDay(from);
   }
 

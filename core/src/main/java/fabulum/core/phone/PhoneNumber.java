@@ -18,7 +18,8 @@ public record PhoneNumber(String e164) implements Sender {
     }
   }
 
-  static boolean isE164(String text) {
+  /** Whether a text is a number in E.164: a plus sign and 7 to 15 digits. */
+  public static boolean isE164(String text) {
     return FORM.matcher(text).matches();
   }
 

@@ -27,8 +27,9 @@ import java.util.OptionalLong;
  * @param attached with an attachment
  * @param topic in a conversation about this topic
  * @param when on which days
- * @param any one of the words is enough
- * @param mention words that are looked for, as a {@link fabulum.core.search.WordQuery} reads them
+ * @param match how the words are meant
+ * @param mention words that are looked for, as a {@link fabulum.core.search.WordQuery} reads them;
+ *     what a text means when that is looked for
  */
 public record HistorySentence(
     What what,
@@ -44,7 +45,7 @@ public record HistorySentence(
     boolean attached,
     OptionalLong topic,
     When when,
-    boolean any,
+    Match match,
     String mention) {
 
   /** The longest words that are looked for. */
@@ -68,7 +69,7 @@ public record HistorySentence(
           "last",
           "from",
           "to",
-          "any",
+          "match",
           "mention");
 
   public HistorySentence {
@@ -108,6 +109,22 @@ public record HistorySentence(
     private final String clause;
 
     Origin(String clause) {
+      this.clause = clause;
+    }
+  }
+
+  /** How words are looked for. */
+  public enum Match {
+    /** A text has all of them. */
+    ALL(""),
+    /** It has one of them. */
+    ANY("any"),
+    /** It means about what they mean, in whatever words. */
+    MEANING("alike");
+
+    private final String clause;
+
+    Match(String clause) {
       this.clause = clause;
     }
   }
@@ -167,7 +184,7 @@ public record HistorySentence(
     state.ifPresent(one -> clauses.add("state " + said(one)));
     clauses.add(attached ? "with attachment" : "");
     topic.ifPresent(id -> clauses.add("topic " + id));
-    clauses.add(any ? "any" : "");
+    clauses.add(match.clause);
     addWords(clauses, "mention ", mention);
     clauses.removeIf(String::isEmpty);
     return String.join("; ", clauses);
@@ -200,7 +217,7 @@ public record HistorySentence(
         draft.says("attached"),
         draft.id("topic"),
         new When(draft.says("ever"), draft.days()),
-        draft.says("any"),
+        draft.part("match", clause -> match(clause).orElseThrow()).orElse(Match.ALL),
         draft.words("mention"));
   }
 
@@ -214,10 +231,12 @@ public record HistorySentence(
     if (clause.equals("with attachment")) {
       return "attached";
     }
+    if (match(clause).isPresent()) {
+      return "match";
+    }
     String word = Draft.firstWord(clause);
     boolean bare = word.equals(clause);
-    boolean flag = word.equals("ever") || word.equals("any");
-    return flag == bare ? word : clause;
+    return word.equals("ever") == bare ? word : clause;
   }
 
   private static Optional<What> what(String clause) {
@@ -228,6 +247,12 @@ public record HistorySentence(
 
   private static Optional<Origin> origin(String clause) {
     return Arrays.stream(Origin.values()).filter(one -> one.clause.equals(clause)).findFirst();
+  }
+
+  private static Optional<Match> match(String clause) {
+    return Arrays.stream(Match.values())
+        .filter(one -> !one.clause.isEmpty() && one.clause.equals(clause))
+        .findFirst();
   }
 
   private static DeliveryState state(String clause) {

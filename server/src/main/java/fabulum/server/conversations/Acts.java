@@ -72,8 +72,7 @@ public class Acts {
     List<Long> touched = new ArrayList<>(undelivered.settleAll(row));
     books.save(row, after, now);
     EventKind kind = after.finishedUnanswered() ? EventKind.DONE_UNANSWERED : EventKind.DONE;
-    long took = books.workingSeconds(row, row.openedAt(), now);
-    long event = entries.insert(Entry.event(row.id(), now, kind, by.value(), null, took));
+    long event = books.eventSinceOpened(row, kind, by, null);
     touched.add(event);
     conversations.setHanded(row.id(), null);
     return Optional.of(books.done(doing, kind, new EntryId(event), touched));
@@ -206,7 +205,7 @@ public class Acts {
       return Optional.empty();
     }
     Doing doing = books.doing(row, by);
-    conversations.addTopic(row.id(), topic.value());
+    books.addTopic(row.id(), topic.value());
     return Optional.of(topicDone(doing, EventKind.TOPIC_ADDED, wanted));
   }
 
@@ -231,9 +230,9 @@ public class Acts {
     Conversation row = inSight.lock(id, by);
     TopicView gone = topics.find(topic).orElseThrow(() -> Problem.notFound("topic"));
     Doing doing = books.doing(row, by);
-    return conversations.removeTopic(row.id(), topic.value()) == 0
-        ? Optional.empty()
-        : Optional.of(topicDone(doing, EventKind.TOPIC_REMOVED, gone));
+    return books.removeTopic(row.id(), topic.value())
+        ? Optional.of(topicDone(doing, EventKind.TOPIC_REMOVED, gone))
+        : Optional.empty();
   }
 
   /** A topic may bring another promise with it. */

@@ -12,6 +12,7 @@ import fabulum.server.attachments.Attachments;
 import fabulum.server.conversations.UndoStep.Snapshot;
 import fabulum.server.conversations.store.ConversationMapper;
 import fabulum.server.conversations.store.EntryMapper;
+import fabulum.server.conversations.store.SpanMapper;
 import fabulum.server.conversations.store.StandingRow;
 import fabulum.server.conversations.store.TopicRow;
 import fabulum.server.customers.NumberId;
@@ -43,6 +44,7 @@ import org.springframework.stereotype.Component;
 public class Bookkeeping {
   private final ConversationMapper conversations;
   private final EntryMapper entries;
+  private final SpanMapper waits;
   private final Lines lines;
   private final Topics topics;
   private final ChangeFeed feed;
@@ -54,6 +56,7 @@ public class Bookkeeping {
   Bookkeeping(
       ConversationMapper conversations,
       EntryMapper entries,
+      SpanMapper waits,
       Lines lines,
       Topics topics,
       ChangeFeed feed,
@@ -65,6 +68,7 @@ public class Bookkeeping {
     this.attachments = attachments;
     this.conversations = conversations;
     this.entries = entries;
+    this.waits = waits;
     this.lines = lines;
     this.topics = topics;
     this.feed = feed;
@@ -146,10 +150,48 @@ public class Bookkeeping {
   /** Stores how it stands now; what opens by it has been open since then. */
   public void save(Conversation row, ConversationState after, Instant at) {
     boolean opens = after.isOpen() && !row.state().isOpen();
+    keepWait(row, after, at);
     save(row, after, opens ? at : row.openedAt(), topicsOf(row.id()));
   }
 
+  /**
+   * Keeps waits that end. One that goes on after all, because its answer was lost or taken back, is
+   * dropped or cut, so that those of a conversation never overlap.
+   */
+  private void keepWait(Conversation row, ConversationState after, Instant at) {
+    Optional<Instant> before = row.state().waitingSince();
+    Optional<Instant> now = after.waitingSince();
+    if (before.equals(now)) {
+      return;
+    }
+    before.ifPresent(since -> {
+      Instant ended = now.orElse(at);
+      if (since.isBefore(ended)) {
+        waits.deleteFrom(row.id(), since);
+        waits.insert(row.id(), since, ended);
+      }
+    });
+    now.ifPresent(since -> {
+      waits.deleteFrom(row.id(), since);
+      waits.cut(row.id(), since);
+    });
+  }
+
+  /** Says what it is about, from its opening on. */
+  void addTopic(long conversation, long topic) {
+    conversations.addTopic(conversation, topic);
+    waits.beginTopic(conversation, topic);
+  }
+
+  /** It is not about that since its opening; false when it was not so before. */
+  boolean removeTopic(long conversation, long topic) {
+    waits.dropTopic(conversation, topic);
+    waits.endTopic(conversation, topic);
+    return conversations.removeTopic(conversation, topic) > 0;
+  }
+
   void saveAsOpenedAt(Conversation row, ConversationState after, Instant openedAt) {
+    keepWait(row, after, now());
     save(row, after, openedAt, topicsOf(row.id()));
   }
 
@@ -178,8 +220,17 @@ public class Bookkeeping {
   /** When an answer is due: by the shortest promise of the topics, else by the line's. */
   @Nullable Instant due(LineId line, ConversationState state, Set<Long> topicIds) {
     LinePromise ofLine = lines.promise(line);
-    Promise promise = topics.shortest(topicIds).orElse(ofLine.promise());
+    Promise promise = promise(ofLine, topicIds);
     return state.waitingSince().flatMap(since -> promise.due(since, ofLine.hours())).orElse(null);
+  }
+
+  private Promise promise(LinePromise ofLine, Set<Long> topicIds) {
+    return topics.shortest(topicIds).orElse(ofLine.promise());
+  }
+
+  /** The promise that holds for an answer in it now. */
+  public Promise promise(Conversation row) {
+    return promise(lines.promise(new LineId(row.lineId())), topicsOf(row.id()));
   }
 
   /** Working seconds on the line from one instant to another; 0 when the second comes first. */
@@ -194,6 +245,13 @@ public class Bookkeeping {
       Conversation row, EventKind kind, @Nullable StaffId by, @Nullable String words) {
     return entries.insert(
         Entry.event(row.id(), now(), kind, by == null ? null : by.value(), words, null));
+  }
+
+  /** Writes an event into the script, and the working time since the conversation was opened. */
+  public long eventSinceOpened(
+      Conversation row, EventKind kind, StaffId by, @Nullable String words) {
+    long took = workingSeconds(row, row.openedAt(), now());
+    return entries.insert(Entry.event(row.id(), now(), kind, by.value(), words, took));
   }
 
   /** Writes an event about one of several numbers into the script. */
@@ -243,8 +301,10 @@ public class Bookkeeping {
   public void restore(Conversation row, Snapshot now, Snapshot wanted) {
     now.topics().stream()
         .filter(topic -> !wanted.topics().contains(topic))
-        .forEach(topic -> conversations.removeTopic(row.id(), topic));
-    wanted.topics().forEach(topic -> conversations.addTopic(row.id(), topic));
+        .forEach(topic -> removeTopic(row.id(), topic));
+    wanted.topics().stream()
+        .filter(topic -> !now.topics().contains(topic))
+        .forEach(topic -> addTopic(row.id(), topic));
     conversations.setOwner(row.id(), wanted.owner());
     conversations.setTeam(row.id(), wanted.team());
     conversations.setHanded(row.id(), wanted.handed());
@@ -252,9 +312,19 @@ public class Bookkeeping {
     saveAsOpenedAt(row, wanted.state(), wanted.openedAt());
   }
 
-  /** The working time that an act ended counts no more. */
-  public void clearWorkingSeconds(EntryId event) {
-    entries.clearWorkingSeconds(event.value());
+  /** An act was taken back: the working time that it ended counts no more. */
+  public void setUndone(EntryId event) {
+    entries.setUndone(event.value());
+  }
+
+  /** That a person said who writes was taken back: the last such event counts no more. */
+  public List<Long> undoIdentified(Conversation row) {
+    Long event = entries.findIdentified(row.id());
+    if (event == null) {
+      return List.of();
+    }
+    entries.setUndone(event);
+    return List.of(event);
   }
 
   /** Adds an entry to the script it names; the answer is its id. */

@@ -19,6 +19,7 @@ import org.jspecify.annotations.Nullable;
  * @param leavesAt of a text of ours: until when it could be taken back; null where it left at once
  * @param typed of a text of ours: how many of its characters were typed; null for all
  * @param cost what it cost, in {@code currency}; null where no price held
+ * @param promiseSeconds of an answer: within which working time it was promised
  */
 public record Entry(
     long id,
@@ -51,10 +52,17 @@ public record Entry(
     @Nullable Instant leavesAt,
     @Nullable Integer typed,
     @Nullable BigDecimal cost,
-    @Nullable String currency) {
+    @Nullable String currency,
+    @Nullable Long promiseSeconds) {
 
-  /** The wait that an answer ends: how long it was, and whether it is the first since it opened. */
-  public record WaitEnded(Instant since, long workingSeconds, boolean first) {}
+  /**
+   * The wait that an answer ends.
+   *
+   * @param workingSeconds how long it was
+   * @param promiseSeconds how long it should have been at most, by the promise that held then
+   * @param first whether it is the first answer since the conversation was opened
+   */
+  public record WaitEnded(Instant since, long workingSeconds, long promiseSeconds, boolean first) {}
 
   /** A text from the customer. */
   static Entry received(long conversation, NumberId from, ReceivedText text, Optional<Money> cost) {
@@ -94,6 +102,7 @@ public record Entry(
     draft.cost = leaving.cost().map(Money::amount).orElse(null);
     draft.currency = leaving.cost().map(Money::currency).orElse(null);
     draft.workingSeconds = wait == null ? null : wait.workingSeconds();
+    draft.promiseSeconds = wait == null ? null : wait.promiseSeconds();
     draft.firstAnswer = wait != null && wait.first();
     draft.answeredSince = wait == null ? null : wait.since();
     draft.oneOfMany = author.effect().isolatesFailure();
@@ -193,6 +202,7 @@ public record Entry(
     private @Nullable Integer typed;
     private @Nullable BigDecimal cost;
     private @Nullable String currency;
+    private @Nullable Long promiseSeconds;
 
     Fields(long conversationId, Instant at, EntryKind kind) {
       this.conversationId = conversationId;
@@ -232,7 +242,8 @@ public record Entry(
           leavesAt,
           typed,
           cost,
-          currency);
+          currency,
+          promiseSeconds);
     }
   }
 }

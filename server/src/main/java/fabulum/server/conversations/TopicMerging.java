@@ -1,6 +1,7 @@
 package fabulum.server.conversations;
 
 import fabulum.server.conversations.store.ConversationMapper;
+import fabulum.server.conversations.store.SpanMapper;
 import fabulum.server.feed.Change;
 import fabulum.server.feed.ChangeFeed;
 import fabulum.server.topics.TopicId;
@@ -12,12 +13,17 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class TopicMerging {
   private final ConversationMapper conversations;
+  private final SpanMapper spans;
   private final ChangeFeed feed;
   private final ApplicationEventPublisher events;
 
   TopicMerging(
-      ConversationMapper conversations, ChangeFeed feed, ApplicationEventPublisher events) {
+      ConversationMapper conversations,
+      SpanMapper spans,
+      ChangeFeed feed,
+      ApplicationEventPublisher events) {
     this.conversations = conversations;
+    this.spans = spans;
     this.feed = feed;
     this.events = events;
   }
@@ -32,6 +38,7 @@ public class TopicMerging {
     conversations.copyTopic(from, into);
     int had = conversations.nextVersionByTopic(from);
     conversations.dropTopic(from);
+    spans.mergeTopic(from, into);
     feed.append(Change.Kind.TOPICS, from, into, null);
     events.publishEvent(new TopicsMerged(new TopicId(from), new TopicId(into)));
     return had;

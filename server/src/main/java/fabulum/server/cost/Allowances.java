@@ -48,6 +48,11 @@ class Allowances {
     return counting(writer, line).map(row -> view(row, today)).toList();
   }
 
+  /** All of them, with what was counted until a day. */
+  List<Allowance> on(LocalDate today) {
+    return all.get().stream().map(row -> view(row, today)).toList();
+  }
+
   private Stream<AllowanceRow> counting(StaffId writer, LineView line) {
     return all.get().stream().filter(row -> row.setup().counts(writer.value(), line.teamId()));
   }

@@ -54,6 +54,11 @@ public class Costs implements CachedSetUp {
     return allowances.of(writer, line);
   }
 
+  /** All allowances there are, with what was counted until a day. */
+  public List<Allowance> allowancesOn(LocalDate today) {
+    return allowances.on(today);
+  }
+
   /**
    * Holds the allowances a text is counted in, so that texts counted in one of them follow each
    * other. To be used first within the transaction that sends the text.

@@ -16,7 +16,6 @@ import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
-import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -234,8 +233,7 @@ class ExportRunner implements DisposableBean {
                   Optional.ofNullable(people.byId().get(row.staffId()))
                       .map(StaffView::name)
                       .orElse("a colleague"),
-                  row.madeAt(),
-                  ZoneId.of("UTC")));
+                  row.madeAt()));
     };
   }
 

@@ -3,8 +3,9 @@ package fabulum.server.exports;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
+import java.time.Instant;
 import java.time.LocalDate;
-import java.time.ZoneId;
+import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
@@ -96,7 +97,11 @@ final class PdfScript implements ScriptWriter {
   private void write(ScriptLine line) throws IOException {
     LocalDate said = line.time().toLocalDate();
     String where =
-        line.line() + " · " + (line.customer().isEmpty() ? line.number() : line.customer());
+        line.line()
+            + " · "
+            + (line.customer().isEmpty() ? line.number() : line.customer())
+            + " · "
+            + zone(line.time().getOffset());
     if (!said.equals(day) || !where.equals(place)) {
       room(3 * LEADING);
       y -= GAP;
@@ -211,12 +216,17 @@ final class PdfScript implements ScriptWriter {
     out.close();
   }
 
+  private static String zone(ZoneOffset offset) {
+    return offset.equals(ZoneOffset.UTC) ? "UTC" : "UTC" + offset;
+  }
+
   /** When and by whom it was made, as the head of the file says it. */
-  static String made(String by, java.time.Instant at, ZoneId zone) {
+  static String made(String by, Instant at) {
     return "Made by "
         + by
         + ", "
-        + at.atZone(zone).format(DateTimeFormatter.ofPattern("d MMMM yyyy HH:mm", Locale.ENGLISH))
-        + ". Times are those of each line.";
+        + at.atOffset(ZoneOffset.UTC)
+            .format(DateTimeFormatter.ofPattern("d MMMM yyyy HH:mm", Locale.ENGLISH))
+        + " UTC. Times are those of each line; its distance from UTC stands beside the day.";
   }
 }

@@ -1,9 +1,6 @@
 package fabulum.server.history;
 
-import fabulum.core.search.Term;
-import fabulum.core.search.Terms;
 import fabulum.core.search.WordQuery;
-import fabulum.core.search.WordQuery.Word;
 import fabulum.core.sentence.HistorySentence;
 import fabulum.server.access.StaffId;
 import fabulum.server.conversations.ConversationId;
@@ -16,9 +13,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.Collections;
-import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Set;
 import org.apache.lucene.search.Query;
 import org.apache.lucene.store.AlreadyClosedException;
 import org.jspecify.annotations.Nullable;
@@ -30,8 +25,6 @@ public class History {
   /** The most entries of one script in which something is found. */
   private static final int MOST_WITHIN = 1_000;
 
-  private static final int MOST_SUGGESTED = 3;
-
   private static final int STRETCH = 1_000;
 
   /** So often a page is filled up again when what was found is not to be shown. */
@@ -39,12 +32,19 @@ public class History {
 
   private final IndexKeeper keeper;
   private final SentenceConditions sentences;
+  private final Conditions conditions;
   private final FoundEntries found;
   private final InSight inSight;
 
-  History(IndexKeeper keeper, SentenceConditions sentences, FoundEntries found, InSight inSight) {
+  History(
+      IndexKeeper keeper,
+      SentenceConditions sentences,
+      Conditions conditions,
+      FoundEntries found,
+      InSight inSight) {
     this.keeper = keeper;
     this.sentences = sentences;
+    this.conditions = conditions;
     this.found = found;
     this.inSight = inSight;
   }
@@ -57,7 +57,10 @@ public class History {
   public HistoryPage page(
       HistorySentence sentence, @Nullable Place from, int limit, StaffId asking) {
     Choice choice = sentences.of(sentence, asking);
-    return withIndex(index -> page(index, sentence, choice, from, limit, asking));
+    return withIndex(index ->
+        choice.meant().isPresent()
+            ? alike(index, choice, asking)
+            : page(index, sentence, choice, from, limit, asking));
   }
 
   /** Whether all that was said can be found, and not only a part of it so far. */
@@ -84,7 +87,7 @@ public class History {
     WordIndex index = keeper.upToDate().orElseThrow(History::cannotSearch);
     Choice choice = sentences.of(sentence, asking);
     Stems stems = index.stems();
-    Query query = new WordConditions(stems).of(choice, choice.words());
+    Query query = conditions.of(index, choice, choice.words());
     List<Place> places = new ArrayList<>();
     List<Place> some;
     do {
@@ -161,38 +164,23 @@ public class History {
         keeper.percent());
   }
 
+  /** What means about the same, the closest first; there is no further stretch. */
+  private HistoryPage alike(WordIndex index, Choice choice, StaffId asking) throws IOException {
+    List<Place> places = conditions.alike(index, choice);
+    List<HistoryRowView> rows = found.of(places, choice, choice.words(), index.stems(), asking);
+    int percent = Math.min(keeper.percent(), conditions.percent());
+    return new HistoryPage(rows, null, rows.size(), false, conditions.hints(), List.of(), percent);
+  }
+
   private static Place place(HistoryRowView row) {
     return new Place(row.entry().at(), row.entry().id());
   }
 
-  /** What to look for instead: only what finds something that this person sees. */
   private List<String> nearMisses(
       WordIndex index, HistorySentence sentence, Choice choice, StaffId asking) throws IOException {
-    Set<String> found = new LinkedHashSet<>();
     List<Instead> near = index.look(reader -> new NearMisses(reader).of(choice.words()));
-    for (Instead one : near) {
-      WordQuery other = choice.words().instead(one.word(), one.other());
-      boolean finds = !new Pages(index, choice, other, asking).rows(null, 1).isEmpty();
-      if (finds) {
-        found.add(instead(sentence.mention(), one.word(), one.other()));
-      }
-      if (found.size() == MOST_SUGGESTED) {
-        break;
-      }
-    }
-    return List.copyOf(found);
-  }
-
-  private static String instead(String typed, Word word, Word other) {
-    StringBuilder words = new StringBuilder();
-    int at = 0;
-    for (Term term : Terms.of(typed)) {
-      if (term.plain().equals(word.plain()) && term.from() >= at) {
-        words.append(typed, at, term.from()).append(other.plain());
-        at = term.to();
-      }
-    }
-    return words.append(typed.substring(at)).toString();
+    return new DidYouMean(words -> !new Pages(index, choice, words, asking).rows(null, 1).isEmpty())
+        .of(sentence.mention(), choice.words(), near);
   }
 
   /** Stretches of what one choice means. */
@@ -205,13 +193,13 @@ public class History {
     private final Query query;
     private @Nullable Found first;
 
-    Pages(WordIndex index, Choice choice, WordQuery words, StaffId asking) {
+    Pages(WordIndex index, Choice choice, WordQuery words, StaffId asking) throws IOException {
       this.index = index;
       this.choice = choice;
       this.words = words;
       this.asking = asking;
       this.stems = index.stems();
-      this.query = new WordConditions(stems).of(choice, words);
+      this.query = conditions.of(index, choice, words);
     }
 
     List<HistoryRowView> rows(@Nullable Place from, int limit) throws IOException {

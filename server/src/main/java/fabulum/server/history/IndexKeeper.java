@@ -204,7 +204,7 @@ class IndexKeeper implements DisposableBean {
       throw notForUs;
     } catch (IOException | IllegalArgumentException broken) {
       log.warn("The search index of History cannot be read and is made anew", broken);
-      removeFolder();
+      remove(folder);
       open = new WordIndex(Files.createDirectories(folder), languages, database);
     }
     Progress known = open.progress();
@@ -225,7 +225,7 @@ class IndexKeeper implements DisposableBean {
     }
   }
 
-  private void removeFolder() throws IOException {
+  static void remove(Path folder) throws IOException {
     try (Stream<Path> all = Files.walk(folder)) {
       for (Path each : all.sorted(Comparator.reverseOrder()).toList()) {
         Files.deleteIfExists(each);

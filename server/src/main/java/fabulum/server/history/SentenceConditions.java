@@ -3,6 +3,7 @@ package fabulum.server.history;
 import fabulum.core.access.Sight;
 import fabulum.core.search.WordQuery;
 import fabulum.core.sentence.HistorySentence;
+import fabulum.core.sentence.HistorySentence.Match;
 import fabulum.core.sentence.HistorySentence.Origin;
 import fabulum.core.sentence.HistorySentence.What;
 import fabulum.server.access.StaffId;
@@ -86,14 +87,20 @@ class SentenceConditions {
       all.add(conversations(List.of(sentence.conversation().getAsLong())), Occur.FILTER);
     }
     addConversations(all, sentence);
-    return new Choice(all.build(), WordQuery.read(sentence.mention(), sentence.any()), customer);
+    boolean meaning = sentence.match() == Match.MEANING && !sentence.mention().isEmpty();
+    return new Choice(
+        all.build(),
+        WordQuery.read(meaning ? "" : sentence.mention(), sentence.match() == Match.ANY),
+        meaning ? Optional.of(sentence.mention()) : Optional.empty(),
+        customer);
   }
 
   /** What was said in one conversation, whenever it was. */
   Choice within(Conversation row, String words) {
     BooleanQuery.Builder all = new BooleanQuery.Builder();
     all.add(conversations(List.of(row.id())), Occur.FILTER);
-    return new Choice(all.build(), WordQuery.read(words, false), Optional.empty());
+    return new Choice(
+        all.build(), WordQuery.read(words, false), Optional.empty(), Optional.empty());
   }
 
   private Optional<Theirs> customer(OptionalLong id, StaffId asking) {

@@ -9,6 +9,7 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
@@ -37,10 +38,12 @@ import org.apache.lucene.search.ScoreDoc;
 import org.apache.lucene.search.SearcherManager;
 import org.apache.lucene.search.Sort;
 import org.apache.lucene.search.SortField;
+import org.apache.lucene.search.TermInSetQuery;
 import org.apache.lucene.search.TopDocs;
 import org.apache.lucene.search.TopFieldCollectorManager;
 import org.apache.lucene.search.TotalHits;
 import org.apache.lucene.store.FSDirectory;
+import org.apache.lucene.util.BytesRef;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -232,6 +235,24 @@ final class WordIndex implements Closeable {
     } finally {
       searchers.release(searcher);
     }
+  }
+
+  /** The ids of all entries that fit. */
+  BitSet ids(Query wanted) throws IOException {
+    BitSet ids = new BitSet();
+    IndexSearcher searcher = searchers.acquire();
+    try {
+      searcher.search(wanted, new Values(ID, ID, (id, same) -> ids.set(Math.toIntExact(id))));
+    } finally {
+      searchers.release(searcher);
+    }
+    return ids;
+  }
+
+  /** A condition on ids: one of these. */
+  static Query oneOf(Collection<Long> ids) {
+    return new TermInSetQuery(
+        ID + "s", ids.stream().map(id -> new BytesRef(String.valueOf(id))).toList());
   }
 
   /**

@@ -13,6 +13,7 @@
       "conversations",
       "sending",
       "inbox",
+      "meaning",
       "clientele"
     })
 @NullMarked

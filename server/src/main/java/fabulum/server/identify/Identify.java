@@ -262,7 +262,9 @@ public class Identify {
 
   private void said(
       Conversation row, NumberId number, EventKind kind, @Nullable String words, StaffId by) {
-    long event = books.event(row, kind, by, words);
+    boolean first = kind == EventKind.IDENTIFIED && row.toIdentify();
+    long event =
+        first ? books.eventSinceOpened(row, kind, by, words) : books.event(row, kind, by, words);
     matching.matchAgain(number, Map.of(row.id(), List.of(event)));
   }
 

@@ -17,6 +17,7 @@ import fabulum.server.customers.Joins;
 import fabulum.server.customers.NumberId;
 import fabulum.server.platform.Problem;
 import fabulum.server.platform.RaceRetry;
+import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -106,9 +107,12 @@ public class IdentifyUndo {
   }
 
   private Map<Long, List<Long>> event(@Nullable Conversation row, StaffId by) {
-    return row == null
-        ? Map.of()
-        : Map.of(row.id(), List.of(books.event(row, EventKind.IDENTIFYING_UNDONE, by, null)));
+    if (row == null) {
+      return Map.of();
+    }
+    List<Long> touched = new ArrayList<>(books.undoIdentified(row));
+    touched.add(books.event(row, EventKind.IDENTIFYING_UNDONE, by, null));
+    return Map.of(row.id(), touched);
   }
 
   private void undoJoin(Identifying done, StaffId by) {

@@ -51,6 +51,11 @@ public class Mail {
     }
   }
 
+  /** Whether a mail with this reference was sent or waits to be. */
+  public boolean isKnown(String reference) {
+    return mails.exists(reference);
+  }
+
   /**
    * A mail that could not be sent yet.
    *

@@ -26,6 +26,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -102,6 +103,18 @@ public class Inbound {
    * @throws Problem when it cannot be taken; nothing was changed then
    */
   public boolean receive(IncomingText text) {
+    return receive(text, Arrival.of(text.receivedAt(), clock.instant()));
+  }
+
+  /**
+   * Takes in a text, once, that starts no wait: a person said that nobody waits for an answer to it
+   * any more. Otherwise as {@link #receive(IncomingText)}.
+   */
+  public boolean receivePast(IncomingText text) {
+    return receive(text, Arrival.ofThePast(text.receivedAt(), clock.instant()));
+  }
+
+  private boolean receive(IncomingText text, Arrival when) {
     List<FieldProblem> bad = new ArrayList<>();
     requireLength(bad, "id", text.networkId(), LONGEST_ID);
     requireLength(bad, "from", text.from(), LONGEST_ID);
@@ -113,9 +126,7 @@ public class Inbound {
       throw Problem.fields(bad);
     }
     LineView line =
-        numbers
-            .readNumber(text.to(), new Region(WORLD))
-            .flatMap(lines::findByNumber)
+        line(text)
             .orElseThrow(() ->
                 Problem.conflict(
                     Kind.UNKNOWN_LINE, "We have no line with that number. Nothing was changed."));
@@ -130,8 +141,13 @@ public class Inbound {
                 from,
                 everyone,
                 text.words(),
-                Arrival.of(text.receivedAt(), clock.instant()),
+                when,
                 text.media())));
+  }
+
+  /** The line of ours that a text came to; empty when there is none with that number. */
+  public Optional<LineView> line(IncomingText text) {
+    return numbers.readNumber(text.to(), new Region(WORLD)).flatMap(lines::findByNumber);
   }
 
   private static void requireLength(

@@ -186,6 +186,7 @@ class Saying {
             new WaitEnded(
                 since,
                 books.workingSeconds(row, since, at),
+                books.promise(row).within().toSeconds(),
                 !texts.existsAnswerSince(row.id(), row.openedAt())))
         .orElse(null);
   }

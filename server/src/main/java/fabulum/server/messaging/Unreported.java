@@ -21,7 +21,7 @@ import org.springframework.stereotype.Component;
  * after ten minutes, an hour and a day.
  */
 @Component
-class Unreported {
+public class Unreported {
   private static final Logger log = LoggerFactory.getLogger(Unreported.class);
   private static final int AT_ONCE = 100;
 
@@ -47,6 +47,20 @@ class Unreported {
     } catch (RuntimeException e) {
       log.warn("Texts without a report could not be read; trying again", e);
     }
+  }
+
+  /** How many texts the network took and never reported on. */
+  public int count() {
+    return unreported.count();
+  }
+
+  /**
+   * Asks about all of them within seconds.
+   *
+   * @return how many
+   */
+  public int askNow() {
+    return unreported.askAllNow(clock.instant());
   }
 
   private void askAbout(UnreportedRow row) {

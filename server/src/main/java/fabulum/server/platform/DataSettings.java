@@ -32,4 +32,9 @@ public record DataSettings(
   public Path history() {
     return data.toAbsolutePath().normalize().resolve("history");
   }
+
+  /** Where it is kept what texts mean; made anew when it is missing. */
+  public Path meanings() {
+    return data.toAbsolutePath().normalize().resolve("meanings");
+  }
 }

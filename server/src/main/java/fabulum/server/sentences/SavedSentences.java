@@ -3,6 +3,7 @@ package fabulum.server.sentences;
 import fabulum.core.access.Act;
 import fabulum.core.conversation.Group;
 import fabulum.core.sentence.HistorySentence;
+import fabulum.core.sentence.ReportSentence;
 import fabulum.core.sentence.SentenceText;
 import fabulum.core.text.OneLine;
 import fabulum.server.access.Permits;
@@ -17,7 +18,10 @@ import fabulum.server.platform.Problem;
 import fabulum.server.platform.Problem.FieldProblem;
 import fabulum.server.sentences.store.SentenceMapper;
 import fabulum.server.sentences.store.SentenceRow;
+import java.time.Clock;
+import java.time.Instant;
 import java.util.List;
+import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -33,8 +37,10 @@ public class SavedSentences {
   private final Inbox inbox;
   private final Teams teams;
   private final Permits permits;
+  private final Clock clock;
 
-  SavedSentences(SentenceMapper sentences, Inbox inbox, Teams teams, Permits permits) {
+  SavedSentences(SentenceMapper sentences, Inbox inbox, Teams teams, Permits permits, Clock clock) {
+    this.clock = clock;
     this.sentences = sentences;
     this.inbox = inbox;
     this.teams = teams;
@@ -92,7 +98,8 @@ public class SavedSentences {
         row.teamId(),
         row.staffId() == me.value(),
         count,
-        many);
+        many,
+        row.staffId() == me.value() && row.mailedSince() != null);
   }
 
   /** Saves a sentence. */
@@ -126,21 +133,52 @@ public class SavedSentences {
     }
     return sentences.insert(
         new SentenceRow(
-            0, by.value(), team, name, said, wanted.place(), wanted.group(), wanted.order()));
+            0, by.value(), team, name, said, wanted.place(), wanted.group(), wanted.order(), null));
   }
 
-  /** The sentence as it is kept; of the inbox with its group and order, of History without. */
+  /** The sentence as it is kept; of the inbox with its group and order, of others without. */
   private static String written(NewSentence wanted) {
     boolean inInbox = wanted.place() == SavedIn.INBOX;
     if (inInbox != (wanted.group() != null) || inInbox != (wanted.order() != null)) {
       throw bad("group", "A sentence of the inbox is saved with its group and order.");
     }
     try {
-      return inInbox
-          ? SentenceText.write(Sentences.read(wanted.said()))
-          : HistorySentence.read(wanted.said()).text();
+      return switch (wanted.place()) {
+        case INBOX -> SentenceText.write(Sentences.read(wanted.said()));
+        case HISTORY -> HistorySentence.read(wanted.said()).text();
+        case REPORTS -> ReportSentence.read(wanted.said()).text();
+      };
     } catch (IllegalArgumentException unreadable) {
       throw bad("said", String.valueOf(unreadable.getMessage()));
+    }
+  }
+
+  /**
+   * A sentence of Reports that its maker gets by mail each Monday.
+   *
+   * @param since when they asked for it
+   */
+  public record Mailed(long id, String name, String said, StaffId maker, Instant since) {}
+
+  /** All that are sent by mail. */
+  public List<Mailed> listMailed() {
+    return sentences.listMailed().stream()
+        .map(row ->
+            new Mailed(
+                row.id(),
+                row.name(),
+                row.said(),
+                new StaffId(row.staffId()),
+                Objects.requireNonNull(row.mailedSince())))
+        .toList();
+  }
+
+  /** Lets me get the report of a sentence of mine by mail each Monday, or no more. */
+  @Transactional
+  public void mail(long id, boolean wanted, StaffId by) {
+    permits.require(by, Act.LEAD);
+    if (sentences.setMailed(id, by.value(), wanted ? clock.instant() : null) == 0) {
+      throw Problem.notFound("saved report of yours");
     }
   }
 

@@ -15,6 +15,7 @@ import org.jspecify.annotations.Nullable;
  * @param order of the inbox; null for one of History
  * @param count how many it means now in its group; null for one of History, which is not counted
  * @param many there are at least this number
+ * @param mailed I get its report by mail each Monday
  */
 public record SentenceView(
     long id,
@@ -26,4 +27,5 @@ public record SentenceView(
     @Nullable Long teamId,
     boolean mine,
     @Nullable Integer count,
-    boolean many) {}
+    boolean many,
+    boolean mailed) {}

@@ -7,6 +7,7 @@ import fabulum.core.suggest.Recognizer;
 import fabulum.core.suggest.Suggester;
 import fabulum.core.suggest.Suggestion;
 import fabulum.server.customers.CustomersRemoved;
+import fabulum.server.meaning.SentenceModel;
 import fabulum.server.messaging.AnswerSent;
 import fabulum.server.templates.TemplateBook.Leaf;
 import fabulum.server.templates.store.AnswerRow;
@@ -17,8 +18,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalLong;
-import java.util.ServiceConfigurationError;
-import java.util.ServiceLoader;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
@@ -49,6 +48,7 @@ class Learned implements DisposableBean {
   private final TemplateMapper rows;
   private final TemplateBook book;
   private final SuggestionSettings settings;
+  private final SentenceModel model;
   private final ExecutorService learner =
       Executors.newSingleThreadExecutor(work -> {
         Thread thread = new Thread(work, "suggestions");
@@ -62,10 +62,12 @@ class Learned implements DisposableBean {
   private @Nullable RememberedMeaning meaning;
   private volatile @Nullable Taught taught;
 
-  Learned(TemplateMapper rows, TemplateBook book, SuggestionSettings settings) {
+  Learned(
+      TemplateMapper rows, TemplateBook book, SuggestionSettings settings, SentenceModel model) {
     this.rows = rows;
     this.book = book;
     this.settings = settings;
+    this.model = model;
   }
 
   /** What was learned, with whose answers they are. */
@@ -153,7 +155,7 @@ class Learned implements DisposableBean {
   }
 
   private void learnAll() {
-    Suggester suggester = new Suggester(Optional.ofNullable(model()));
+    Suggester suggester = new Suggester(model());
     Recognizer recognizer = new Recognizer();
     for (Leaf leaf : book.list()) {
       if (!leaf.row().retired()) {
@@ -190,17 +192,12 @@ class Learned implements DisposableBean {
     return used == null ? to.recognizer().find(answer.words()) : OptionalLong.of(used);
   }
 
-  /** The model, where it is shipped and runs here; without it letters alone decide. */
-  private @Nullable Meaning model() {
-    if (meaning == null && settings.byMeaning()) {
-      try {
-        meaning =
-            ServiceLoader.load(Meaning.class).findFirst().map(RememberedMeaning::new).orElse(null);
-      } catch (LinkageError | ServiceConfigurationError broken) {
-        log.warn("The sentence model does not run here; suggestions are made by letters", broken);
-      }
+  /** The model, where there is one; without it letters alone decide. */
+  private Optional<Meaning> model() {
+    if (meaning == null) {
+      meaning = model.find().map(RememberedMeaning::new).orElse(null);
     }
-    return meaning;
+    return Optional.ofNullable(meaning);
   }
 
   /** The model's own code must not be cut off in its work: the process would not end well. */

@@ -6,9 +6,7 @@ import org.springframework.boot.context.properties.bind.DefaultValue;
 /**
  * What suggestions take of the machine.
  *
- * @param byMeaning whether the sentence model is used, where it is shipped
  * @param most how many answered questions are learned from, the latest ones
  */
 @ConfigurationProperties("fabulum.suggestions")
-record SuggestionSettings(
-    @DefaultValue("true") boolean byMeaning, @DefaultValue("4000") int most) {}
+record SuggestionSettings(@DefaultValue("4000") int most) {}

@@ -15,6 +15,7 @@
       "cost",
       "sending",
       "messaging",
+      "meaning",
       "work",
       "imports"
     })

@@ -48,7 +48,7 @@ class TakingBack {
     Snapshot before = step.before();
     undelivered.restore(row, before.undelivered());
     books.restore(row, now, before);
-    books.clearWorkingSeconds(step.event());
+    books.setUndone(step.event());
     long event = books.event(row, EventKind.UNDONE, step.by(), step.kind().name());
     events.publishEvent(new StepTakenBack(step.conversation(), step.event()));
     books.sightChanged(step.conversation(), row.spot());

@@ -5,6 +5,7 @@ import fabulum.server.access.Permits;
 import fabulum.server.access.StaffId;
 import fabulum.server.attachments.AttachmentView;
 import fabulum.server.attachments.Attachments;
+import fabulum.server.conversations.Bookkeeping;
 import fabulum.server.conversations.ConversationId;
 import fabulum.server.conversations.Entry;
 import fabulum.server.conversations.InSight;
@@ -13,6 +14,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -27,10 +29,17 @@ public class Drafts {
   private final Permits permits;
   private final Clock clock;
   private final Attachments attachments;
+  private final Bookkeeping books;
 
   Drafts(
-      DraftMapper drafts, InSight inSight, Permits permits, Clock clock, Attachments attachments) {
+      DraftMapper drafts,
+      InSight inSight,
+      Permits permits,
+      Clock clock,
+      Attachments attachments,
+      Bookkeeping books) {
     this.attachments = attachments;
+    this.books = books;
     this.drafts = drafts;
     this.inSight = inSight;
     this.permits = permits;
@@ -72,9 +81,18 @@ public class Drafts {
     permits.require(by, Act.WORK);
     if (draft.words().isBlank()) {
       discard(id, draft.paper(), by);
-    } else {
+    } else if (!isGone(draft)) {
       drafts.keep(by.value(), id.value(), draft, clock.instant());
     }
+  }
+
+  /** Told late: by now these words, or what was typed behind them too, went out. */
+  private boolean isGone(Draft draft) {
+    return Optional.ofNullable(draft.reference())
+        .flatMap(books::findByReference)
+        .map(Entry::typedWords)
+        .filter(sent -> sent.startsWith(draft.words().strip()))
+        .isPresent();
   }
 
   /**
@@ -90,7 +108,10 @@ public class Drafts {
             .map(DraftView::words)
             .findFirst()
             .orElse("");
-    Draft both = since.isBlank() ? draft : draft.saying(draft.words() + "\n" + since);
+    Draft both =
+        since.isBlank() || since.equals(draft.words())
+            ? draft
+            : draft.saying(draft.words() + "\n" + since);
     drafts.keep(by.value(), id.value(), both, clock.instant());
   }
 

@@ -96,6 +96,28 @@ class ExportsTest {
     return id;
   }
 
+  @Test
+  void aFullDiskIsSaidAndLeavesNothingHalf() throws IOException {
+    Path folder = Files.createDirectories(fabulum.context.getBean(DataSettings.class).exports());
+    long before = made("sent", "CSV", false);
+    for (long id = before + 1; id < before + 10; id++) {
+      // Whatever is written there finds no room.
+      Files.createSymbolicLink(folder.resolve(id + ".part"), Path.of("/dev/full"));
+    }
+    for (String format : List.of("JSON", "CSV", "PDF")) {
+      long full = ask(maren, "ever", format, true).require(200).json().path("id").asLong();
+      assertThat(fabulum.becomes(() -> export(full).path("state").asString().equals("FAILED")))
+          .isTrue();
+      assertThat(export(full).path("why").asString()).startsWith("The disk is full.");
+      assertThat(folder.resolve(full + ".part")).doesNotExist();
+      assertThat(folder.resolve(full + ".zip")).doesNotExist();
+    }
+    for (long id = before + 1; id < before + 10; id++) {
+      Files.deleteIfExists(folder.resolve(id + ".part"));
+    }
+    made("ever", "JSON", false);
+  }
+
   private JsonNode export(long id) {
     return maren
         .get("/api/exports")
@@ -216,7 +238,14 @@ class ExportsTest {
       all.append(text);
     }
     assertThat(all.toString().replaceAll("\\s+", " "))
-        .contains("Texts of the dock", "Made by Maren Oduya", "is what I typed", "many 29", "note")
+        .contains(
+            "Texts of the dock",
+            "Made by Maren Oduya",
+            "Dock office · ",
+            " · UTC-05:00",
+            "is what I typed",
+            "many 29",
+            "note")
         .contains("Fine. [grinning face] Ωmega, [cjk unified ideographs 8239] and Привет");
     assertThat(reader.getNumberOfPages()).isGreaterThan(1);
   }

@@ -182,6 +182,8 @@ class HistoryTest {
     assertThat(nearMisses(otto, "the windlas")).isEmpty();
     assertThat(nearMisses(otto, "windlas")).containsExactly("windlash");
     assertThat(nearMisses(priya, "windl")).containsExactly("windlass");
+    assertThat(nearMisses(priya, "the windlas jamms")).containsExactly("the windlass jams");
+    assertThat(nearMisses(priya, "windlas xyzzy")).isEmpty();
     assertThat(nearMisses(priya, "xyzzy")).isEmpty();
   }
 

@@ -205,7 +205,7 @@ public final class PlainHistory {
             .noneMatch(word -> has(text, word.substring(1)));
     List<String> with = typed.stream().filter(word -> !word.startsWith("-")).toList();
     return without
-        && (sentence.any()
+        && (sentence.match() == HistorySentence.Match.ANY
             ? with.isEmpty() || with.stream().anyMatch(word -> has(text, word))
             : with.stream().allMatch(word -> has(text, word)));
   }

@@ -88,7 +88,10 @@ public final class FakeNetwork implements Gateway {
 
   @Override
   public Listing listReceived(Instant from, Instant to) {
-    return Listing.of(List.copyOf(received));
+    return Listing.of(
+        received.stream()
+            .filter(text -> !text.receivedAt().isBefore(from) && text.receivedAt().isBefore(to))
+            .toList());
   }
 
   /** How often a text with these words was handed over. */

@@ -25,7 +25,11 @@ public interface EntryMapper {
 
   int countSince(long conversationId, Instant at, long id);
 
-  void clearWorkingSeconds(long id);
+  /** An event that was taken back: the working time that it ended counts no more. */
+  void setUndone(long id);
+
+  /** The event of the last time a person said who writes, other than what was taken back. */
+  @Nullable Long findIdentified(long conversationId);
 
   /** The first text that came in after an entry, other than what was history when it arrived. */
   Optional<Entry> findFirstReceivedAfter(long conversationId, long after);

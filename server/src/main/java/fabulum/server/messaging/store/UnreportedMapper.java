@@ -12,6 +12,12 @@ public interface UnreportedMapper {
 
   List<UnreportedRow> listDue(Instant now, int limit);
 
+  /** How many there are. */
+  int count();
+
+  /** Lets all be asked about now. */
+  int askAllNow(Instant now);
+
   void asked(long entryId, @Nullable Instant nextAt);
 
   /** Asks no more about a text of which all that was awaited is known. */

@@ -27,6 +27,7 @@ class Pages {
     "/history",
     "/history/**",
     "/office",
+    "/office/**",
     "/me",
     "/me/**",
     "/setup",

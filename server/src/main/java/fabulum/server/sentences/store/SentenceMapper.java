@@ -1,7 +1,9 @@
 package fabulum.server.sentences.store;
 
+import java.time.Instant;
 import java.util.List;
 import org.apache.ibatis.annotations.Mapper;
+import org.jspecify.annotations.Nullable;
 
 /** Saved sentences in the database. */
 @Mapper
@@ -11,6 +13,11 @@ public interface SentenceMapper {
   List<SentenceRow> list(long staffId);
 
   long insert(SentenceRow sentence);
+
+  /** Those that their makers get by mail. */
+  List<SentenceRow> listMailed();
+
+  int setMailed(long id, long staffId, @Nullable Instant since);
 
   int delete(long id, long staffId);
 }

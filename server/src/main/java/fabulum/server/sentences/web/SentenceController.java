@@ -19,6 +19,7 @@ import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
@@ -73,6 +74,19 @@ class SentenceController {
             wanted.order(),
             wanted.teamId());
     return new SaveResponse(sentences.save(sentence, me.id()));
+  }
+
+  /** Whether I want a report by mail. */
+  record MailRequest(@NotNull(message = "Yes or no?") Boolean mailed) {}
+
+  /** Sends me the report of a saved sentence of mine by mail each Monday, or no more. */
+  @PutMapping("/{id}/mail")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void mail(
+      @AuthenticationPrincipal SignedIn me,
+      @PathVariable long id,
+      @Valid @RequestBody MailRequest wanted) {
+    sentences.mail(id, wanted.mailed(), me.id());
   }
 
   /** Removes a saved sentence. */

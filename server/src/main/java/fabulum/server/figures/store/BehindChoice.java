@@ -1,0 +1,17 @@
+package fabulum.server.figures.store;
+
+import fabulum.core.report.Measure;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Which entries stand behind a figure.
+ *
+ * @param topicId -1 for about nothing
+ * @param late only those that broke their promise
+ */
+public record BehindChoice(
+    Measure measure,
+    @Nullable Long staffId,
+    @Nullable Long topicId,
+    @Nullable String reason,
+    boolean late) {}

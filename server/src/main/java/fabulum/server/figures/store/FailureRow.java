@@ -1,0 +1,6 @@
+package fabulum.server.figures.store;
+
+import java.time.LocalDate;
+
+/** How many texts did not arrive on a day for a reason. */
+public record FailureRow(long lineId, LocalDate onDay, String reason, long texts) {}

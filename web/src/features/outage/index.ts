@@ -1,0 +1,1 @@
+export { OutagePage } from './OutagePage';

@@ -1,0 +1,2 @@
+export { ReportsPage } from './ReportsPage';
+export { MyFigures } from './MyFigures';
