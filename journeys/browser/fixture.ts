@@ -15,6 +15,9 @@ const area = AREAS[block % AREAS.length] ?? '212';
 let used = 100 + 250 * Math.floor(block / AREAS.length);
 let offices = 0;
 
+/** A connection for each request: one that is kept may be closed by the server just as the next request leaves. */
+const ALONE = { extraHTTPHeaders: { connection: 'close' } };
+
 /** A number nobody else has. */
 export const freshNumber = () => `+1${area}555${String(used++).padStart(4, '0')}`;
 
@@ -233,7 +236,7 @@ export class Office {
 export const test = base.extend<{ office: Office }, { founder: Ask }>({
   founder: [
     async ({ playwright }, use) => {
-      const request = await playwright.request.newContext();
+      const request = await playwright.request.newContext(ALONE);
       const ask = asking(request);
       await request.get(`${APP}/api/session`);
       await ask('POST', '/api/session', { name: 'maren', password: 'quillhaven demo' });
@@ -243,7 +246,7 @@ export const test = base.extend<{ office: Office }, { founder: Ask }>({
     { scope: 'worker' },
   ],
   office: async ({ browser, founder, playwright }, use) => {
-    const office = new Office(browser, founder, () => playwright.request.newContext());
+    const office = new Office(browser, founder, () => playwright.request.newContext(ALONE));
     await office.found();
     await use(office);
     await office.close();

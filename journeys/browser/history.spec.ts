@@ -22,6 +22,7 @@ test('a sentence of long ago is found by its words, answered at its place, linke
   const line = script(page).locator('[aria-current=true]');
   await expect(line).toContainText(`My ${word}s are rusty`);
   await expect(line).toBeInViewport();
+  await expect(line.locator('mark')).toHaveText([`${word}s`, 'rusty']);
   await script(page).focus();
   await page.keyboard.press('r');
   await expect(reply(page)).toBeFocused();
@@ -56,4 +57,42 @@ test('a sentence of long ago is found by its words, answered at its place, linke
   await page.goto(link);
   await expect(script(page).locator('[aria-current=true]')).toContainText(`My ${word}s are rusty`);
   await expect(script(page).locator('[aria-current=true]')).toBeInViewport();
+});
+
+test('who wrote is said from what was found, and their story is looked through', async ({ office }) => {
+  const word = `${office.tag}thwart`.toLowerCase();
+  const name = `Zita Q${office.tag.toLowerCase()}wick`;
+  const before = await office.text(`${name}: the ${word} is loose`);
+  const known = await office.lead.ask<{ rows: { id: number; address: string }[] }>('GET', '/api/conversations?group=OUR_TURN&limit=100');
+  const { id } = known.rows.find(({ address }) => address === before) ?? { id: 0 };
+  await office.lead.ask('POST', `/api/conversations/${id}/identify/new`, { name, seen: [] });
+  await office.text('Unheard of: nobody else has one', before);
+  await office.text(`${name} here, with another phone. Is the ${word} mended?`);
+
+  const page = await office.pageOf();
+  await page.getByRole('link', { name: 'History' }).click();
+  await page.getByRole('textbox', { name: 'Words' }).fill(`${word} mended`);
+  const found = page.getByRole('region', { name: 'Found' });
+  await expect(found.getByRole('link')).toHaveCount(1);
+  await page.keyboard.press('ArrowDown');
+  const band = page.getByRole('region', { name: 'Who is writing?' });
+  await expect(band.getByRole('listitem', { name }).first()).toBeVisible();
+  await script(page).focus();
+  await page.keyboard.press('y');
+  await expect(page.getByRole('heading', { name, level: 2 })).toBeVisible();
+  await expect(found).toContainText(name);
+  await expect(page.getByRole('textbox', { name: 'Words' })).toHaveValue(`${word} mended`);
+
+  await page.getByRole('link', { name, exact: true }).first().click();
+  const story = page.getByRole('region', { name: `All that was said with ${name}` });
+  await expect(story).toContainText('Unheard of');
+  await story.focus();
+  await page.keyboard.press('Control+f');
+  await page.keyboard.type(word);
+  const finding = page.getByRole('search', { name: 'Find in this story' });
+  await expect(finding.getByRole('status')).toHaveText('1 of 2');
+  await page.keyboard.press('Enter');
+  await expect(finding.getByRole('status')).toHaveText('2 of 2');
+  await expect(story.locator('[aria-current=true]')).toContainText(`the ${word} is loose`);
+  await expect(story.locator('[aria-current=true] mark')).toHaveText([word]);
 });

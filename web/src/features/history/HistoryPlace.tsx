@@ -41,6 +41,7 @@ export function HistoryPlace({ session }: { session: Session }) {
   const written = writeHistory(sentence);
   const query = useInfiniteQuery(historyQuery(written));
   const rows = useMemo(() => query.data?.pages.flatMap((page) => page.rows) ?? NONE, [query.data]);
+  const marks = useMemo(() => new Map(rows.map(({ entry: { id }, hits }) => [id, hits])), [rows]);
   const first = query.data?.pages[0];
   const lines = useQuery(linesQuery).data ?? [];
   const teams = useQuery(teamsQuery).data;
@@ -158,7 +159,14 @@ export function HistoryPlace({ session }: { session: Session }) {
         </Box>
       )}
       {conversation !== undefined ? (
-        <Script key={conversation} id={conversation} session={session} at={entry} onBack={narrow ? back : undefined} />
+        <Script
+          key={conversation}
+          id={conversation}
+          session={session}
+          at={entry}
+          marks={marks}
+          onBack={narrow ? back : undefined}
+        />
       ) : (
         !narrow && (
           <Box sx={{ display: 'grid', placeItems: 'center', color: 'text.secondary', p: 4, textAlign: 'center' }}>

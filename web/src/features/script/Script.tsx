@@ -7,6 +7,7 @@ import {
   dossierQuery,
   type Entry,
   goneQuery,
+  type Hit,
   linesQuery,
   type Session,
   teamsQuery,
@@ -62,6 +63,8 @@ interface Props {
   session: Session;
   /** A line to go to. */
   at?: number | undefined;
+  /** Where words that were looked for stand, by line. */
+  marks?: Map<number, Hit[]> | undefined;
   onBack: (() => void) | undefined;
 }
 
@@ -69,7 +72,7 @@ interface Props {
  * One conversation: its dossier, its script, and the writing place. Not drawn again while one only walks or chooses in the list
  * beside it.
  */
-export const Script = memo(function Script({ id, session, at, onBack }: Props) {
+export const Script = memo(function Script({ id, session, at, marks, onBack }: Props) {
   const gone = useQuery(goneQuery(id)).data;
   const dossier = useQuery({ ...dossierQuery(id), enabled: gone === undefined });
   const lines = useQuery(linesQuery);
@@ -236,6 +239,7 @@ export const Script = memo(function Script({ id, session, at, onBack }: Props) {
           key={id}
           id={id}
           at={at}
+          marks={marks}
           findingRef={finding}
           zone={zone}
           customer={name}

@@ -1,5 +1,7 @@
 package fabulum.server.figures;
 
+import fabulum.server.conversations.ChangedEntries;
+import fabulum.server.conversations.ChangedEntries.Some;
 import fabulum.server.conversations.ConversationChanged;
 import fabulum.server.conversations.EntryKind;
 import fabulum.server.conversations.EventKind;
@@ -47,7 +49,6 @@ import org.springframework.transaction.event.TransactionalEventListener;
 @Component
 class FigureKeeper implements DisposableBean {
   private static final Logger log = LoggerFactory.getLogger(FigureKeeper.class);
-  private static final int FEED_CHUNK = 2_000;
   private static final Duration BETWEEN_NOTES = Duration.ofSeconds(30);
 
   /** How long a text takes to arrive at most; a later one stands between others in its script. */
@@ -66,9 +67,8 @@ class FigureKeeper implements DisposableBean {
   private final DiskReserve reserve;
   private final Clock clock;
 
-  private final Set<Long> entries = new HashSet<>();
-  private final Set<Long> scripts = new HashSet<>();
-  private boolean everything;
+  private final ChangedEntries changed = new ChangedEntries();
+  private final AtomicBoolean everything = new AtomicBoolean();
 
   private final ReentrantLock working = new ReentrantLock(true);
   private final Deque<DayOfLine> again = new ArrayDeque<>();
@@ -101,19 +101,12 @@ class FigureKeeper implements DisposableBean {
 
   @TransactionalEventListener(phase = TransactionPhase.AFTER_COMMIT, fallbackExecution = true)
   void changed(ConversationChanged change) {
-    synchronized (entries) {
-      change.entries().forEach(id -> entries.add(id.value()));
-      if (change.wholeScript()) {
-        scripts.add(change.id().value());
-      }
-    }
+    changed.add(change);
   }
 
   @TransactionalEventListener(phase = TransactionPhase.AFTER_COMMIT, fallbackExecution = true)
   void merged(TopicsMerged merged) {
-    synchronized (entries) {
-      everything = true;
-    }
+    everything.set(true);
   }
 
   /** Sums up what was committed until now. */
@@ -156,9 +149,7 @@ class FigureKeeper implements DisposableBean {
 
   /** Sums all days of every line again, soon. */
   void sumAgainLater() {
-    synchronized (entries) {
-      everything = true;
-    }
+    everything.set(true);
   }
 
   /** Sums all days of every line again, at once, and is done when it returns. */
@@ -191,33 +182,26 @@ class FigureKeeper implements DisposableBean {
       begin();
       begun = true;
     }
-    List<Long> some;
-    List<Long> whole;
-    boolean all;
-    synchronized (entries) {
-      some = List.copyOf(entries);
-      whole = List.copyOf(scripts);
-      all = everything;
-      entries.clear();
-      scripts.clear();
-      everything = false;
-    }
+    changed.follow(Integer.MAX_VALUE, this::sumChanged);
+  }
+
+  private void sumChanged(Some some) {
+    boolean all = everything.getAndSet(false);
+    boolean summed = false;
     try {
-      sumTouched(some);
+      sumTouched(some.entries());
       Map<Long, LineView> known = known();
       Set<Long> meant = new HashSet<>(all ? known.keySet() : Set.<Long>of());
-      DaySummer.inChunks(whole, chunk -> meant.addAll(rows.listLinesOf(chunk)));
+      DaySummer.inChunks(some.scripts(), chunk -> meant.addAll(rows.listLinesOf(chunk)));
       known.values().stream()
           .filter(line -> !line.zone().equals(zones.get(line.id())))
           .forEach(line -> meant.add(line.id()));
       queue(meant.stream().filter(known::containsKey).map(known::get).toList());
-    } catch (RuntimeException e) {
-      synchronized (entries) {
-        entries.addAll(some);
-        scripts.addAll(whole);
-        everything |= all;
+      summed = true;
+    } finally {
+      if (all && !summed) {
+        everything.set(true);
       }
-      throw e;
     }
   }
 
@@ -237,24 +221,17 @@ class FigureKeeper implements DisposableBean {
         });
     Long known = rows.findFeed();
     if (known == null || !feed.reaches(known)) {
-      synchronized (entries) {
-        everything = true;
-      }
+      everything.set(true);
       return;
     }
-    List<Change> changes = feed.listAfter(known, FEED_CHUNK);
-    while (!changes.isEmpty()) {
-      for (Change change : changes) {
-        if (change.kind() == Change.Kind.CONVERSATION) {
-          changed(ConversationChanged.read(change.subject(), change.detail()));
-        } else if (change.kind() == Change.Kind.TOPICS) {
-          synchronized (entries) {
-            everything = true;
+    changed.addSince(
+        feed,
+        known,
+        other -> {
+          if (other.kind() == Change.Kind.TOPICS) {
+            everything.set(true);
           }
-        }
-      }
-      changes = feed.listAfter(changes.get(changes.size() - 1).number(), FEED_CHUNK);
-    }
+        });
   }
 
   private void sumTouched(List<Long> some) {

@@ -60,13 +60,17 @@ class Conditions {
 
   /** How much can be found by what it means by now, 0 to 100 %. */
   int percent() {
-    return meanings.isPossible() ? meanings.percent() : 100;
+    return meanings.isPossible() && !meanings.isFailing() ? meanings.percent() : 100;
   }
 
   /** What a person who looks for a meaning is told. */
   List<String> hints() {
-    return meanings.isPossible()
-        ? List.of("Up to " + MOST_ALIKE + " texts that mean about the same, the closest first.")
-        : List.of("This installation cannot look for meanings. Look for words instead.");
+    if (!meanings.isPossible()) {
+      return List.of("This installation cannot look for meanings. Look for words instead.");
+    }
+    return List.of(
+        meanings.isFailing()
+            ? "Texts cannot be found by their meaning at the moment. Look for words instead."
+            : "Up to " + MOST_ALIKE + " texts that mean about the same, the closest first.");
   }
 }

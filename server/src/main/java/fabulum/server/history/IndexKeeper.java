@@ -6,8 +6,9 @@ import static java.util.stream.Collectors.toList;
 
 import fabulum.core.text.Language;
 import fabulum.server.accounts.Secrets;
+import fabulum.server.conversations.ChangedEntries;
+import fabulum.server.conversations.ChangedEntries.Some;
 import fabulum.server.conversations.ConversationChanged;
-import fabulum.server.feed.Change;
 import fabulum.server.feed.ChangeFeed;
 import fabulum.server.history.WordIndex.Progress;
 import fabulum.server.history.store.HistoryMapper;
@@ -56,7 +57,6 @@ class IndexKeeper implements DisposableBean {
   private static final int CHUNK = 1_000;
   private static final int READ_AT_ONCE = 4_000;
   private static final Duration BETWEEN_LOOKS = Duration.ofSeconds(3);
-  private static final int FEED_CHUNK = 2_000;
   private static final long LONGEST_WAIT_MS = 2_000;
   private static final Duration BETWEEN_COMMITS = Duration.ofSeconds(20);
   private static final Duration BEFORE_NEXT_TRY = Duration.ofSeconds(20);
@@ -69,12 +69,7 @@ class IndexKeeper implements DisposableBean {
   private final Secrets secrets;
   private final Path folder;
 
-  private final Set<Long> entries = new HashSet<>();
-  private final Set<Long> scripts = new HashSet<>();
-
-  /** How many were taken off these lists and are not shown to searches yet. */
-  private int beingPut;
-
+  private final ChangedEntries changed = new ChangedEntries();
   private final ReentrantLock writing = new ReentrantLock(true);
   private volatile @Nullable WordIndex index;
   private volatile boolean closed;
@@ -108,17 +103,12 @@ class IndexKeeper implements DisposableBean {
 
   @TransactionalEventListener(phase = TransactionPhase.AFTER_COMMIT, fallbackExecution = true)
   void changed(ConversationChanged change) {
-    synchronized (entries) {
-      change.entries().forEach(id -> entries.add(id.value()));
-      if (change.wholeScript()) {
-        scripts.add(change.id().value());
-      }
-    }
+    changed.add(change);
   }
 
   /** The index with everything in it that was committed until now, if it can be used. */
   Optional<WordIndex> upToDate() {
-    if (behind() > 0 || index == null) {
+    if (changed.size() > 0 || index == null) {
       try {
         if (writing.tryLock(LONGEST_WAIT_MS, TimeUnit.MILLISECONDS)) {
           try {
@@ -144,12 +134,6 @@ class IndexKeeper implements DisposableBean {
     return (int) Math.max(0, Math.min(99, 100 - 100 * Math.min(left, last) / last));
   }
 
-  private int behind() {
-    synchronized (entries) {
-      return entries.size() + scripts.size() + beingPut;
-    }
-  }
-
   @Scheduled(initialDelay = 500, fixedDelay = 400)
   void keepUp() {
     writing.lock();
@@ -166,8 +150,8 @@ class IndexKeeper implements DisposableBean {
   private void work() {
     try {
       WordIndex open = opened();
-      if (open != null && behind() > 0 && !reserve.isStopped()) {
-        putChanged(open);
+      if (open != null && changed.size() > 0 && !reserve.isStopped()) {
+        followChanges(open);
       }
     } catch (IOException | UncheckedIOException | AlreadyClosedException e) {
       failed(e);
@@ -210,7 +194,7 @@ class IndexKeeper implements DisposableBean {
     Progress known = open.progress();
     if (known != null && feed.reaches(known.feed())) {
       below = known.below();
-      queueSince(known.feed());
+      changed.addSince(feed, known.feed(), other -> {});
     } else {
       open.clear();
       below = Long.MAX_VALUE;
@@ -233,50 +217,22 @@ class IndexKeeper implements DisposableBean {
     }
   }
 
-  private void queueSince(long number) {
-    List<Change> changes = feed.listAfter(number, FEED_CHUNK);
-    while (!changes.isEmpty()) {
-      changes.stream()
-          .filter(change -> change.kind() == Change.Kind.CONVERSATION)
-          .forEach(change -> changed(ConversationChanged.read(change.subject(), change.detail())));
-      changes = feed.listAfter(changes.get(changes.size() - 1).number(), FEED_CHUNK);
-    }
+  private void followChanges(WordIndex open) throws IOException {
+    changed.follow(Integer.MAX_VALUE, some -> putChanged(open, some));
   }
 
-  /** What fails to be written stays to be written. */
-  private void putChanged(WordIndex open) throws IOException {
-    List<Long> some;
-    List<Long> whole;
-    synchronized (entries) {
-      some = List.copyOf(entries);
-      whole = List.copyOf(scripts);
-      entries.clear();
-      scripts.clear();
-      beingPut = some.size() + whole.size();
+  private void putChanged(WordIndex open, Some some) throws IOException {
+    for (long conversation : some.scripts()) {
+      open.removeConversation(conversation);
+      putAll(open, rows.listIdsOf(conversation));
     }
-    try {
-      for (long conversation : whole) {
-        open.removeConversation(conversation);
-        putAll(open, rows.listIdsOf(conversation));
-      }
-      putAll(open, some);
-      if (!whole.isEmpty()) {
-        // What was removed for good is to leave the disk as well.
-        open.purge();
-        committedAt -= BETWEEN_COMMITS.toNanos();
-      }
-      open.refresh();
-    } catch (IOException | RuntimeException e) {
-      synchronized (entries) {
-        entries.addAll(some);
-        scripts.addAll(whole);
-      }
-      throw e;
-    } finally {
-      synchronized (entries) {
-        beingPut = 0;
-      }
+    putAll(open, some.entries());
+    if (!some.scripts().isEmpty()) {
+      // What was removed for good is to leave the disk as well.
+      open.purge();
+      committedAt -= BETWEEN_COMMITS.toNanos();
     }
+    open.refresh();
     dirty = true;
   }
 
@@ -354,8 +310,8 @@ class IndexKeeper implements DisposableBean {
     try {
       // Told of long ago, every change up to here is put or on the list of what is to be put.
       long settled = feed.settled();
-      if (behind() > 0) {
-        putChanged(open);
+      if (changed.size() > 0) {
+        followChanges(open);
       }
       open.commit(new Progress(settled, below));
       committedAt = System.nanoTime();

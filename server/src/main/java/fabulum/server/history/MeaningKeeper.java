@@ -2,6 +2,8 @@ package fabulum.server.history;
 
 import fabulum.core.suggest.Meaning;
 import fabulum.core.suggest.PackedMeaning;
+import fabulum.server.conversations.ChangedEntries;
+import fabulum.server.conversations.ChangedEntries.Some;
 import fabulum.server.conversations.ConversationChanged;
 import fabulum.server.conversations.EntryKind;
 import fabulum.server.history.MeaningIndex.Meant;
@@ -10,6 +12,7 @@ import fabulum.server.history.store.SaidRow;
 import fabulum.server.meaning.SentenceModel;
 import fabulum.server.platform.DataSettings;
 import fabulum.server.platform.DiskReserve;
+import fabulum.server.platform.Troubles;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.AccessDeniedException;
@@ -18,12 +21,10 @@ import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.Set;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.locks.ReentrantLock;
@@ -69,14 +70,15 @@ class MeaningKeeper implements DisposableBean {
   private final HistoryMapper rows;
   private final DiskReserve reserve;
   private final SentenceModel model;
+  private final Troubles troubles;
   private final Path folder;
 
-  private final Set<Long> entries = new HashSet<>();
-  private final Set<Long> scripts = new HashSet<>();
+  private final ChangedEntries changed = new ChangedEntries();
   private final ReentrantLock writing = new ReentrantLock(true);
   private final CountDownLatch ending = new CountDownLatch(1);
   private final CountDownLatch ended = new CountDownLatch(1);
   private volatile boolean begun;
+  private volatile boolean failing;
   private volatile @Nullable MeaningIndex index;
 
   /** Entries with ids below this one are still to be looked at; 0 when all are. */
@@ -85,10 +87,16 @@ class MeaningKeeper implements DisposableBean {
   private long committedAt = System.nanoTime();
   private boolean dirty;
 
-  MeaningKeeper(HistoryMapper rows, DiskReserve reserve, SentenceModel model, DataSettings data) {
+  MeaningKeeper(
+      HistoryMapper rows,
+      DiskReserve reserve,
+      SentenceModel model,
+      Troubles troubles,
+      DataSettings data) {
     this.rows = rows;
     this.reserve = reserve;
     this.model = model;
+    this.troubles = troubles;
     this.folder = data.meanings();
   }
 
@@ -103,12 +111,7 @@ class MeaningKeeper implements DisposableBean {
 
   @TransactionalEventListener(phase = TransactionPhase.AFTER_COMMIT, fallbackExecution = true)
   void changed(ConversationChanged change) {
-    synchronized (entries) {
-      change.entries().forEach(id -> entries.add(id.value()));
-      if (change.wholeScript()) {
-        scripts.add(change.id().value());
-      }
-    }
+    changed.add(change);
   }
 
   /**
@@ -127,7 +130,7 @@ class MeaningKeeper implements DisposableBean {
         try {
           if (!reserve.isStopped() && ending.getCount() > 0) {
             MeaningIndex open = opened();
-            putChanged(open, meaning);
+            followChanges(open, meaning);
             open.refresh();
           }
         } catch (IOException | RuntimeException e) {
@@ -147,6 +150,11 @@ class MeaningKeeper implements DisposableBean {
   /** Whether texts can ever be found by what they mean here. */
   boolean isPossible() {
     return model.find().isPresent();
+  }
+
+  /** Whether the index could not be read or written a moment ago. */
+  boolean isFailing() {
+    return failing;
   }
 
   /** How much of all that was said can be found by what it means, 0 to 100 %. */
@@ -186,7 +194,7 @@ class MeaningKeeper implements DisposableBean {
         return AFTER_FAILURE_MS;
       }
       MeaningIndex open = opened();
-      boolean read = putChanged(open, meaning);
+      boolean read = followChanges(open, meaning);
       boolean more = below > 0 && readSome(open, meaning);
       open.refresh();
       if (dirty && System.nanoTime() - committedAt > BETWEEN_COMMITS.toNanos()) {
@@ -203,6 +211,13 @@ class MeaningKeeper implements DisposableBean {
 
   private void failed(Exception e) {
     log.warn("What texts mean could not be kept; it is tried again", e);
+    failing = true;
+    troubles.report(
+        Troubles.Kind.MEANINGS,
+        "History cannot find texts by their meaning: its folder "
+            + folder.getFileName()
+            + " beside the database cannot be written. Everything else works; Fabulum tries again by"
+            + " itself.");
     forget();
   }
 
@@ -212,6 +227,8 @@ class MeaningKeeper implements DisposableBean {
       open = open();
       below = Long.MAX_VALUE;
       index = open;
+      failing = false;
+      troubles.over(Troubles.Kind.MEANINGS);
     }
     return open;
   }
@@ -230,38 +247,27 @@ class MeaningKeeper implements DisposableBean {
   }
 
   /** Puts what has changed; whether that took a while. */
-  private boolean putChanged(MeaningIndex open, Meaning meaning) throws IOException {
-    List<Long> some;
-    List<Long> whole;
-    synchronized (entries) {
-      some = entries.stream().limit(MEANT_AT_ONCE).toList();
-      whole = List.copyOf(scripts);
-      some.forEach(entries::remove);
-      scripts.clear();
+  private boolean followChanges(MeaningIndex open, Meaning meaning) throws IOException {
+    boolean any = changed.size() > 0;
+    if (any) {
+      changed.follow(MEANT_AT_ONCE, some -> putChanged(open, some, meaning));
     }
-    try {
-      for (long conversation : whole) {
-        open.removeConversation(conversation);
-        synchronized (entries) {
-          entries.addAll(rows.listIdsOf(conversation));
-        }
-      }
-      if (!whole.isEmpty()) {
-        // What was removed for good is to leave the disk as well.
-        open.purge();
-        commit(open);
-      }
-      if (!some.isEmpty()) {
-        open.remove(some);
-        put(open, rows.list(some), meaning);
-      }
-      return !some.isEmpty();
-    } catch (IOException | RuntimeException e) {
-      synchronized (entries) {
-        entries.addAll(some);
-        scripts.addAll(whole);
-      }
-      throw e;
+    return any;
+  }
+
+  private void putChanged(MeaningIndex open, Some some, Meaning meaning) throws IOException {
+    for (long conversation : some.scripts()) {
+      open.removeConversation(conversation);
+      changed.addAll(rows.listIdsOf(conversation));
+    }
+    if (!some.scripts().isEmpty()) {
+      // What was removed for good is to leave the disk as well.
+      open.purge();
+      commit(open);
+    }
+    if (!some.entries().isEmpty()) {
+      open.remove(some.entries());
+      put(open, rows.list(some.entries()), meaning);
     }
   }
 

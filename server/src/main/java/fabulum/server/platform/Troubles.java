@@ -41,7 +41,9 @@ public class Troubles {
     /** Files of attachments are missing. */
     FILES,
     /** Words of History cannot be searched. */
-    HISTORY
+    HISTORY,
+    /** Texts cannot be found by what they mean. */
+    MEANINGS
   }
 
   /**

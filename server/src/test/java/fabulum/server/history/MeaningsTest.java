@@ -8,10 +8,14 @@ import fabulum.server.testing.TwoTeams;
 import java.io.IOException;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
+import org.apache.lucene.index.IndexWriter;
+import org.apache.lucene.store.FSDirectory;
+import org.apache.lucene.store.Lock;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestInstance;
@@ -77,6 +81,26 @@ class MeaningsTest {
     assertThat(found(priya, "alike; mention the entry numbers are rejected"))
         .filteredOn(words -> words.contains("gate"))
         .hasSize(4);
+  }
+
+  @Test
+  void withoutAFolderToWriteToWordsAreStillFoundAndThatIsSaid(@TempDir Path folder)
+      throws IOException {
+    Path meanings = Files.createDirectories(folder.resolve("meanings"));
+    try (FSDirectory held = FSDirectory.open(meanings);
+        Lock byAnother = held.obtainLock(IndexWriter.WRITE_LOCK_NAME);
+        Fabulum alone = Fabulum.startInBusiness(folder, "--fabulum.meaning.used=true")) {
+      byAnother.ensureValid();
+      alone.webhook().text(alone.freshNumber(), Fabulum.DOCK, "The dog is welcome.").require(200);
+      Browser maren = alone.signedIn("maren");
+      JsonNode found = history(maren, "alike; mention are pets allowed");
+      assertThat(found.path("rows").size()).isZero();
+      assertThat(found.path("hints").toString()).contains("Look for words instead");
+      assertThat(found.path("percent").asInt()).isEqualTo(100);
+      assertThat(maren.get("/api/office/troubles").require(200).body())
+          .contains("cannot find texts by their meaning");
+      assertThat(found(maren, "mention dogs")).hasSize(1);
+    }
   }
 
   @Test
