@@ -83,7 +83,9 @@ test('who wrote is said from what was found, and their story is looked through',
   await expect(found).toContainText(name);
   await expect(page.getByRole('textbox', { name: 'Words' })).toHaveValue(`${word} mended`);
 
-  await page.getByRole('link', { name, exact: true }).first().click();
+  await page.getByRole('link', { name: 'Customers' }).click();
+  await page.getByRole('textbox', { name: 'Find' }).fill(name);
+  await page.getByRole('link', { name }).first().click();
   const story = page.getByRole('region', { name: `All that was said with ${name}` });
   await expect(story).toContainText('Unheard of');
   await story.focus();
