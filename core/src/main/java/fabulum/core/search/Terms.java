@@ -51,7 +51,7 @@ public final class Terms {
     Numbers numbers = new Numbers(text);
     int at = 0;
     while (at < text.length()) {
-      if (written.find(at)) {
+      if (written.find()) {
         emojiUntil(at, written.start());
         word(written.start(), written.end(), numbers);
         at = written.end();
@@ -92,7 +92,9 @@ public final class Terms {
   }
 
   private static String lower(String written) {
-    return Normalizer.normalize(written, Normalizer.Form.NFKC).toLowerCase(Locale.ROOT);
+    boolean same = Normalizer.isNormalized(written, Normalizer.Form.NFKC);
+    return (same ? written : Normalizer.normalize(written, Normalizer.Form.NFKC))
+        .toLowerCase(Locale.ROOT);
   }
 
   private void emojiUntil(int from, int to) {
@@ -142,6 +144,9 @@ public final class Terms {
     private final List<Found> found = new ArrayList<>();
 
     Numbers(String text) {
+      if (text.codePoints().noneMatch(Character::isDigit)) {
+        return;
+      }
       Matcher pieces = IN_PIECES.matcher(text);
       while (pieces.find()) {
         String digits = digits(pieces.group());
@@ -186,6 +191,9 @@ public final class Terms {
 
   /** Pictures among the words (Unicode Technical Standard 51). */
   private static final class Emoji {
+    /** The copyright sign is the first of them. */
+    private static final int FIRST = 0xA9;
+
     private static final int JOINER = 0x200D;
     private static final int AS_PICTURE = 0xFE0F;
 
@@ -208,7 +216,9 @@ public final class Terms {
     }
 
     private static boolean begins(int point) {
-      return UCharacter.hasBinaryProperty(point, UProperty.EXTENDED_PICTOGRAPHIC) || isFlag(point);
+      return point >= FIRST
+          && (UCharacter.hasBinaryProperty(point, UProperty.EXTENDED_PICTOGRAPHIC)
+              || isFlag(point));
     }
 
     private static boolean isFlag(int point) {

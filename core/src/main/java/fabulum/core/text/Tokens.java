@@ -21,6 +21,9 @@ public final class Tokens {
    * NFKC, invisible characters left out.
    */
   public static List<String> of(String text) {
+    if (isPlainWord(text)) {
+      return List.of(text.toLowerCase(Locale.ROOT));
+    }
     String folded = Normalizer.normalize(HIDDEN.matcher(text).replaceAll(""), Normalizer.Form.NFKC);
     String plain =
         Normalizer.normalize(folded.toLowerCase(Locale.ROOT), Normalizer.Form.NFD)
@@ -32,5 +35,17 @@ public final class Tokens {
         .splitAsStream(APOSTROPHES.matcher(bare).replaceAll(""))
         .filter(word -> !word.isEmpty())
         .toList();
+  }
+
+  /** Most texts by far are words of ASCII letters; nothing of them is to be folded. */
+  private static boolean isPlainWord(String text) {
+    for (int i = 0; i < text.length(); i++) {
+      char c = text.charAt(i);
+      boolean plain = c >= 'a' && c <= 'z' || c >= 'A' && c <= 'Z' || c >= '0' && c <= '9';
+      if (!plain) {
+        return false;
+      }
+    }
+    return !text.isEmpty();
   }
 }

@@ -56,7 +56,7 @@ class IndexKeeper implements DisposableBean {
   private static final Logger log = LoggerFactory.getLogger(IndexKeeper.class);
   private static final int CHUNK = 1_000;
   private static final int READ_AT_ONCE = 4_000;
-  private static final Duration BETWEEN_LOOKS = Duration.ofSeconds(3);
+  private static final Duration BETWEEN_LOOKS = Duration.ofSeconds(10);
   private static final long LONGEST_WAIT_MS = 2_000;
   private static final Duration BETWEEN_COMMITS = Duration.ofSeconds(20);
   private static final Duration BEFORE_NEXT_TRY = Duration.ofSeconds(20);
