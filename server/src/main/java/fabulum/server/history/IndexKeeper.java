@@ -77,7 +77,10 @@ class IndexKeeper implements DisposableBean {
   /**
    * Entries with ids below this one are still to be read; 0 when all are. Changed while writing.
    */
-  private volatile long below;
+  private long below;
+
+  /** What that was when searches were last shown what was read. */
+  private volatile long shownBelow;
 
   private long triedAt = System.nanoTime() - BEFORE_NEXT_TRY.toNanos();
   private long committedAt = System.nanoTime();
@@ -126,7 +129,7 @@ class IndexKeeper implements DisposableBean {
 
   /** How much of all that was said can be found, 0 to 100 %. */
   int percent() {
-    long left = below;
+    long left = shownBelow;
     if (left == 0) {
       return 100;
     }
@@ -200,6 +203,7 @@ class IndexKeeper implements DisposableBean {
       below = Long.MAX_VALUE;
       open.commit(new Progress(feed.settled(), below));
     }
+    show(open);
     index = open;
     troubles.over(Troubles.Kind.HISTORY);
     if (below > 0) {
@@ -221,6 +225,12 @@ class IndexKeeper implements DisposableBean {
     changed.follow(Integer.MAX_VALUE, some -> putChanged(open, some));
   }
 
+  private void show(WordIndex open) throws IOException {
+    open.refresh();
+    shownBelow = below;
+    shownAt = System.nanoTime();
+  }
+
   private void putChanged(WordIndex open, Some some) throws IOException {
     for (long conversation : some.scripts()) {
       open.removeConversation(conversation);
@@ -232,7 +242,7 @@ class IndexKeeper implements DisposableBean {
       open.purge();
       committedAt -= BETWEEN_COMMITS.toNanos();
     }
-    open.refresh();
+    show(open);
     dirty = true;
   }
 
@@ -293,11 +303,10 @@ class IndexKeeper implements DisposableBean {
     below = from > 1 ? from : 0;
     dirty = true;
     if (below == 0) {
-      open.refresh();
+      show(open);
       commit();
     } else if (System.nanoTime() - shownAt > BETWEEN_LOOKS.toNanos()) {
-      open.refresh();
-      shownAt = System.nanoTime();
+      show(open);
     }
     return below > 0;
   }

@@ -82,7 +82,10 @@ class MeaningKeeper implements DisposableBean {
   private volatile @Nullable MeaningIndex index;
 
   /** Entries with ids below this one are still to be looked at; 0 when all are. */
-  private volatile long below = Long.MAX_VALUE;
+  private long below = Long.MAX_VALUE;
+
+  /** What that was when searches were last shown what was read. */
+  private volatile long shownBelow = Long.MAX_VALUE;
 
   private long committedAt = System.nanoTime();
   private boolean dirty;
@@ -131,7 +134,7 @@ class MeaningKeeper implements DisposableBean {
           if (!reserve.isStopped() && ending.getCount() > 0) {
             MeaningIndex open = opened();
             followChanges(open, meaning);
-            open.refresh();
+            show(open);
           }
         } catch (IOException | RuntimeException e) {
           failed(e);
@@ -159,7 +162,7 @@ class MeaningKeeper implements DisposableBean {
 
   /** How much of all that was said can be found by what it means, 0 to 100 %. */
   int percent() {
-    long left = below;
+    long left = shownBelow;
     if (left == 0) {
       return 100;
     }
@@ -196,7 +199,7 @@ class MeaningKeeper implements DisposableBean {
       MeaningIndex open = opened();
       boolean read = followChanges(open, meaning);
       boolean more = below > 0 && readSome(open, meaning);
-      open.refresh();
+      show(open);
       if (dirty && System.nanoTime() - committedAt > BETWEEN_COMMITS.toNanos()) {
         commit(open);
       }
@@ -207,6 +210,11 @@ class MeaningKeeper implements DisposableBean {
     } finally {
       writing.unlock();
     }
+  }
+
+  private void show(MeaningIndex open) throws IOException {
+    open.refresh();
+    shownBelow = below;
   }
 
   private void failed(Exception e) {

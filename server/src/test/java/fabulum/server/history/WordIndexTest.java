@@ -2,6 +2,8 @@ package fabulum.server.history;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import fabulum.core.sentence.HistorySentence;
+import fabulum.server.access.StaffId;
 import fabulum.server.platform.Troubles;
 import fabulum.server.testing.Browser;
 import fabulum.server.testing.Fabulum;
@@ -11,6 +13,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.Stream;
 import org.apache.lucene.index.IndexWriter;
 import org.apache.lucene.store.FSDirectory;
@@ -83,6 +86,34 @@ class WordIndexTest {
       assertThat(finds(fabulum, fabulum.signedIn("priya"), "gudgeon", 2)).isTrue();
       assertThat(fabulum.becomes(() -> found(fabulum.signedIn("priya"), "pintle").size() == 1))
           .isTrue();
+    }
+  }
+
+  @Test
+  void onceAllIsSaidToBeFoundItIs(@TempDir Path folder) throws IOException {
+    int many = 20_000;
+    try (Fabulum fabulum = Fabulum.startInBusiness(folder)) {
+      receives(fabulum, "a gudgeon");
+      fabulum.tables.update(
+          "insert into entry (conversation_id, at, kind, words)"
+              + " select max(e.conversation_id), max(e.at), 'IN', 'a pintle '"
+              + " from entry e, system_range(1, ?) r group by r.x",
+          many);
+    }
+    clear(folder.resolve("history"));
+    try (Fabulum fabulum = Fabulum.start(folder)) {
+      History history = fabulum.context.getBean(History.class);
+      StaffId priya =
+          new StaffId(
+              fabulum.tables.queryForObject(
+                  "select id from staff where sign_in_name = 'priya'", Long.class));
+      assertThat(fabulum.becomes(history::isComplete)).isTrue();
+      AtomicInteger found = new AtomicInteger();
+      history.walk(
+          HistorySentence.read("ever; mention pintle"),
+          priya,
+          (some, total) -> found.addAndGet(some.size()));
+      assertThat(found).hasValue(many);
     }
   }
 
