@@ -11,14 +11,20 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
+import org.apache.fontbox.ttf.TTFParser;
+import org.apache.fontbox.ttf.TrueTypeFont;
 import org.apache.pdfbox.io.IOUtils;
+import org.apache.pdfbox.io.RandomAccessReadBuffer;
 import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDFormContentStream;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
-import org.apache.pdfbox.pdmodel.PDPageContentStream.AppendMode;
+import org.apache.pdfbox.pdmodel.PDResources;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.font.PDFont;
 import org.apache.pdfbox.pdmodel.font.PDType0Font;
+import org.apache.pdfbox.pdmodel.graphics.form.PDFormXObject;
+import org.apache.pdfbox.util.Matrix;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -44,6 +50,8 @@ final class PdfScript implements ScriptWriter {
   private final PDFont font;
   private final Wrapping wrapping;
   private @Nullable PDPageContentStream page;
+  private final PDFormXObject ofAll = new PDFormXObject(document);
+  private int pages;
   private float y;
   private @Nullable LocalDate day;
   private String place = "";
@@ -60,11 +68,16 @@ final class PdfScript implements ScriptWriter {
         Objects.requireNonNull(
             PDDocument.class.getResourceAsStream(
                 "/org/apache/pdfbox/resources/ttf/LiberationSans-Regular.ttf"))) {
-      this.font = PDType0Font.load(document, face, true);
+      // Without ligatures: they took most of the time, and a reader would not find their words.
+      TrueTypeFont plain = new TTFParser().parse(new RandomAccessReadBuffer(face));
+      plain.setEnableGsub(false);
+      this.font = PDType0Font.load(document, plain, true);
     }
     this.wrapping = new Wrapping(font);
     document.getDocumentInformation().setTitle(wrapping.known(title));
     document.getDocumentInformation().setProducer("Fabulum");
+    ofAll.setResources(new PDResources());
+    ofAll.setBBox(new PDRectangle(0, -SMALL, TIME_WIDTH + SPEAKER_WIDTH, 2 * SMALL));
     turn();
     paragraph(title, MARGIN, wordsWidth() + TIME_WIDTH + SPEAKER_WIDTH, TITLE);
     paragraph(made, MARGIN, wordsWidth() + TIME_WIDTH + SPEAKER_WIDTH, SMALL);
@@ -83,8 +96,25 @@ final class PdfScript implements ScriptWriter {
     document.addPage(next);
     PDPageContentStream stream = new PDPageContentStream(document, next);
     page = stream;
+    pages++;
+    foot(stream);
     y = PDRectangle.A4.getHeight() - MARGIN;
     return stream;
+  }
+
+  /** How many pages there will be is known at the end: every page shows the same piece for it. */
+  private void foot(PDPageContentStream stream) throws IOException {
+    String number = "Page " + pages;
+    stream.beginText();
+    stream.setFont(font, SMALL);
+    stream.newLineAtOffset(MARGIN, MARGIN - LEADING);
+    stream.showText(number);
+    stream.endText();
+    stream.saveGraphicsState();
+    stream.transform(
+        Matrix.getTranslateInstance(MARGIN + wrapping.width(number, SMALL), MARGIN - LEADING));
+    stream.drawForm(ofAll);
+    stream.restoreGraphicsState();
   }
 
   @Override
@@ -196,16 +226,11 @@ final class PdfScript implements ScriptWriter {
       page.close();
       page = null;
     }
-    int count = document.getNumberOfPages();
-    for (int i = 0; i < count; i++) {
-      try (PDPageContentStream foot =
-          new PDPageContentStream(document, document.getPage(i), AppendMode.APPEND, true)) {
-        foot.beginText();
-        foot.setFont(font, SMALL);
-        foot.newLineAtOffset(MARGIN, MARGIN - LEADING);
-        foot.showText("Page " + (i + 1) + " of " + count);
-        foot.endText();
-      }
+    try (PDFormContentStream all = new PDFormContentStream(ofAll)) {
+      all.beginText();
+      all.setFont(font, SMALL);
+      all.showText(" of " + pages);
+      all.endText();
     }
     document.save(out);
   }

@@ -94,7 +94,7 @@ final class Wrapping {
   }
 
   /** No two characters are set closer than they are wide, so the widths add up. */
-  private float width(String words, float size) throws IOException {
+  float width(String words, float size) throws IOException {
     float sum = 0;
     int at = 0;
     while (at < words.length()) {
