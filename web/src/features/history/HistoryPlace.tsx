@@ -127,8 +127,13 @@ export function HistoryPlace({ session }: { session: Session }) {
                 zone={lines[0]?.zone ?? 'UTC'}
               />
               {first?.count !== undefined && (
-                <Box component="span" role="status" className="figures" sx={{ fontWeight: 650, whiteSpace: 'nowrap' }}>
-                  {` · ${countWords(first.count, first.many)}`}
+                <Box
+                  component="span"
+                  role="status"
+                  className="figures"
+                  sx={{ ml: 1, fontWeight: 650, whiteSpace: 'nowrap' }}
+                >
+                  {countWords(first.count, first.many)}
                 </Box>
               )}
             </SentenceEditor>

@@ -69,7 +69,8 @@ export function ReportChart({ report, onAsk }: Props) {
       role="img"
       aria-label="The same figures as the table below, drawn"
       data-testid="chart"
-      sx={{ '& text': { typography: 'axis' } }}
+      // Drawn for the window: on paper it is as high as its width there allows.
+      sx={{ '& text': { typography: 'axis' }, '@media print': { '& svg': { height: 'auto !important' } } }}
     >
       {timed && isTime(report) ? (
         <LineChart

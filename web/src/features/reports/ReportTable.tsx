@@ -19,6 +19,24 @@ export interface Asked {
 
 const FIRST_HEADING: Partial<Record<Report['by'], string>> = { KIND: 'kind of text', HOUR: 'hour' };
 
+const LEADS = {
+  font: 'inherit',
+  color: 'primary.main',
+  textDecoration: 'underline',
+  // At least 24 pixels to press, and still in line with what cannot be pressed.
+  justifyContent: 'flex-end',
+  minWidth: 24,
+  px: 0.5,
+  mr: -0.5,
+  '@media print': { color: 'text.primary', textDecoration: 'none' },
+} as const;
+
+/** On paper the last row stands at the end, and not on every page. */
+const LAST = {
+  '& th, & td': { fontSize: 'body2.fontSize', color: 'text.primary', fontWeight: 700 },
+  '@media print': { display: 'table-row-group' },
+} as const;
+
 /** The figures, a row for each. Counts that have conversations behind them can be pressed. */
 export function ReportTable({ report, chosen, onAsk }: Props) {
   const { columns, rows, total, by } = report;
@@ -36,7 +54,7 @@ export function ReportTable({ report, chosen, onAsk }: Props) {
               aria-label={`${words} ${column.name.toLowerCase()}, ${label}: show conversations`}
               aria-pressed={chosen?.key === asked.key && chosen.late === asked.late}
               onClick={() => onAsk(asked)}
-              sx={{ font: 'inherit', color: 'primary.main', textDecoration: 'underline', px: 0.5, minWidth: 24 }}
+              sx={LEADS}
             >
               {words}
             </ButtonBase>
@@ -50,7 +68,9 @@ export function ReportTable({ report, chosen, onAsk }: Props) {
     <Table size="small" aria-label="Figures" sx={{ maxWidth: 960, '& th, & td': { whiteSpace: 'nowrap' } }}>
       <TableHead>
         <TableRow>
-          <TableCell>{FIRST_HEADING[by] ?? by.toLowerCase()}</TableCell>
+          <TableCell sx={{ '&::first-letter': { textTransform: 'uppercase' } }}>
+            {FIRST_HEADING[by] ?? by.toLowerCase()}
+          </TableCell>
           {columns.map((column) => (
             <TableCell key={column.name + (column.currency ?? '')} align="right">
               {column.name}
@@ -71,7 +91,7 @@ export function ReportTable({ report, chosen, onAsk }: Props) {
           );
         })}
       </TableBody>
-      <TableFooter sx={{ '& th, & td': { fontSize: 'body2.fontSize', color: 'text.primary', fontWeight: 700 } }}>
+      <TableFooter sx={LAST}>
         <TableRow>
           <TableCell component="th" scope="row">
             All

@@ -56,7 +56,16 @@ export function ReportsPage({ session }: { session: Session }) {
               onChange={say}
             />
           </Box>
-          <Box sx={{ display: 'none', displayPrint: 'block', typography: 'title' }}>{reportWords(sentence, terms)}</Box>
+          <Box
+            sx={{
+              display: 'none',
+              displayPrint: 'block',
+              typography: 'title',
+              '&::first-letter': { textTransform: 'uppercase' },
+            }}
+          >
+            {reportWords(sentence, terms)}
+          </Box>
           <Box sx={{ ...QUIET, display: 'flex', gap: 1.5, alignItems: 'baseline' }}>
             <Anchor href={`/api/reports/csv?sentence=${encodeURIComponent(written)}`} download="report.csv">
               Save as CSV
