@@ -24,6 +24,7 @@ import fabulum.server.conversations.Conversations;
 import fabulum.server.conversations.ReceivedText;
 import fabulum.server.conversations.Said;
 import fabulum.server.conversations.UndoStep;
+import fabulum.server.feed.Change;
 import fabulum.server.feed.ChangeFeed;
 import fabulum.server.figures.PlainFigures.Happened;
 import fabulum.server.figures.PlainFigures.Script;
@@ -159,6 +160,7 @@ class FiguresLawsTest {
     compare("made again");
     whatTheFeedTellsIsSummedAgain(kept);
     whatATopicChangesIsSummedAgainAlsoLongAfterwards();
+    afterTopicsWereMergedAllDaysAreSummedAgain();
   }
 
   /** A program that starts knows from the feed what was not summed when the last one ended. */
@@ -198,6 +200,17 @@ class FiguresLawsTest {
     fabulum.tables.update("delete from day_sum where on_day = ? and line_id = 1", answered);
     nextKeeper().upToDate();
     assertThat(sums()).isEqualTo(after);
+  }
+
+  private void afterTopicsWereMergedAllDaysAreSummedAgain() {
+    List<List<Map<String, Object>>> before = sums();
+    keeper.destroy();
+    fabulum.context.getBean(ChangeFeed.class).append(Change.Kind.TOPICS, 2, 1, null);
+    fabulum.tables.update("delete from day_sum");
+    FigureKeeper next = nextKeeper();
+    next.upToDate();
+    next.sumAgain();
+    assertThat(sums()).isEqualTo(before);
   }
 
   private LocalDate today() {

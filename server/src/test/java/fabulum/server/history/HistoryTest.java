@@ -8,6 +8,8 @@ import fabulum.server.testing.TwoTeams;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
+import java.time.OffsetDateTime;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -105,6 +107,26 @@ class HistoryTest {
     assertThat(
             hits.valueStream().map(hit -> hit.path("from").asInt() + "-" + hit.path("to").asInt()))
         .containsExactly("0-7", "26-34");
+  }
+
+  @Test
+  void whatTheNextHolderOfANumberWroteIsNotTheirs() {
+    String number = fabulum.freshNumber();
+    long before = fabulum.customer("Otis Vane", number);
+    text(number, Fabulum.DOCK, "binnacle of Otis");
+    fabulum.clock.advance(Duration.ofDays(2));
+    long since = fabulum.customer("Ruth Vane", number);
+    OffsetDateTime passedOn = fabulum.clock.instant().atOffset(ZoneOffset.UTC);
+    fabulum.tables.update(
+        "update holding set held_until = ? where customer_id = ?", passedOn, before);
+    fabulum.tables.update(
+        "update holding set held_from = ? where customer_id = ?", passedOn, since);
+    fabulum.clock.advance(Duration.ofDays(2));
+    text(number, Fabulum.DOCK, "binnacle of Ruth");
+    assertThat(found(priya, "ever; customer " + before + "; mention binnacle"))
+        .containsExactly("binnacle of Otis");
+    assertThat(found(priya, "ever; customer " + since + "; mention binnacle"))
+        .containsExactly("binnacle of Ruth");
   }
 
   @Test

@@ -90,6 +90,27 @@ class WordIndexTest {
   }
 
   @Test
+  void anIndexFromBeforeTheFeedBeginsIsMadeAnew(@TempDir Path folder) throws IOException {
+    Path index = folder.resolve("history");
+    Path older = folder.resolve("older");
+    try (Fabulum fabulum = Fabulum.startInBusiness(folder)) {
+      receives(fabulum, "a gudgeon");
+      assertThat(finds(fabulum, fabulum.signedIn("priya"), "gudgeon", 1)).isTrue();
+    }
+    copy(index, older);
+    try (Fabulum fabulum = Fabulum.start(folder)) {
+      receives(fabulum, "another gudgeon");
+      fabulum.tables.update("delete from change_feed");
+      receives(fabulum, "a pintle");
+    }
+    clear(index);
+    copy(older, index);
+    try (Fabulum fabulum = Fabulum.start(folder)) {
+      assertThat(finds(fabulum, fabulum.signedIn("priya"), "gudgeon", 2)).isTrue();
+    }
+  }
+
+  @Test
   void onceAllIsSaidToBeFoundItIs(@TempDir Path folder) throws IOException {
     int many = 20_000;
     try (Fabulum fabulum = Fabulum.startInBusiness(folder)) {
@@ -121,13 +142,14 @@ class WordIndexTest {
   void theIndexOfAnotherDatabaseIsNotTakenForItsOwn(@TempDir Path one, @TempDir Path other)
       throws IOException {
     try (Fabulum fabulum = Fabulum.startInBusiness(one)) {
-      receives(fabulum, "a gudgeon");
-      assertThat(finds(fabulum, fabulum.signedIn("priya"), "gudgeon", 1)).isTrue();
+      receives(fabulum, "a gudgeon", "another gudgeon");
+      assertThat(finds(fabulum, fabulum.signedIn("priya"), "gudgeon", 2)).isTrue();
     }
     try (Fabulum fabulum = Fabulum.startInBusiness(other)) {
       // All databases of these tests are copies of one; another business has other secrets.
       fabulum.tables.update("delete from secret where name = 'search index'");
-      receives(fabulum, "a pintle", "another pintle", "a third pintle");
+      // The first two stand in its feed before what the other index knows of.
+      receives(fabulum, "a pintle", "another pintle", "a third pintle", "a rudder", "a tiller");
     }
     clear(Files.createDirectories(other.resolve("history")));
     copy(one.resolve("history"), other.resolve("history"));
@@ -155,11 +177,18 @@ class WordIndexTest {
 
   @Test
   void whatIsRemovedForGoodLeavesTheFolderToo(@TempDir Path folder) throws IOException {
+    long customer;
     try (Fabulum fabulum = Fabulum.startInBusiness(folder)) {
       String number = fabulum.freshNumber();
-      long customer = fabulum.customer("Nell", number);
+      customer = fabulum.customer("Nell", number);
       fabulum.webhook().text(number, Fabulum.DOCK, "my secretword").require(200);
-      receives(fabulum, "nothing secret");
+      for (int i = 0; i < 40; i++) {
+        receives(fabulum, "nothing secret, " + i);
+      }
+    }
+    // Made anew, all of it lies in one piece, which stays when a small part of it is removed.
+    clear(folder.resolve("history"));
+    try (Fabulum fabulum = Fabulum.start(folder)) {
       Browser maren = fabulum.signedIn("maren");
       Long id =
           fabulum.tables.queryForObject(
