@@ -16,7 +16,6 @@ import fabulum.server.lines.Lines;
 import fabulum.server.lines.Sights;
 import fabulum.server.lines.TypedNumbers;
 import fabulum.server.platform.Problem;
-import fabulum.server.platform.Problem.FieldProblem;
 import fabulum.server.sending.Agreements;
 import java.time.Clock;
 import java.time.Instant;
@@ -60,12 +59,7 @@ public class CustomerPlace {
 
   /** Reads a sentence. */
   public static CustomerSentence read(String text) {
-    try {
-      return CustomerSentence.read(text);
-    } catch (IllegalArgumentException unreadable) {
-      throw Problem.fields(
-          List.of(new FieldProblem("sentence", String.valueOf(unreadable.getMessage()))));
-    }
+    return Problem.reading("sentence", () -> CustomerSentence.read(text));
   }
 
   /**

@@ -107,11 +107,7 @@ public class Exports {
   }
 
   private static HistorySentence read(String said) {
-    try {
-      return HistorySentence.read(said);
-    } catch (IllegalArgumentException unreadable) {
-      throw bad("said", String.valueOf(unreadable.getMessage()));
-    }
+    return Problem.reading("said", () -> HistorySentence.read(said));
   }
 
   private static Problem bad(String field, String why) {

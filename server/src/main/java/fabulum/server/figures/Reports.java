@@ -17,7 +17,6 @@ import fabulum.server.figures.store.SumRow;
 import fabulum.server.inbox.Workload;
 import fabulum.server.inbox.Workload.Load;
 import fabulum.server.platform.Problem;
-import fabulum.server.platform.Problem.FieldProblem;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -58,12 +57,7 @@ public class Reports {
 
   /** Reads a sentence about figures; the problem says what cannot be read. */
   public static ReportSentence read(String said) {
-    try {
-      return ReportSentence.read(said);
-    } catch (IllegalArgumentException unreadable) {
-      throw Problem.fields(
-          List.of(new FieldProblem("sentence", String.valueOf(unreadable.getMessage()))));
-    }
+    return Problem.reading("sentence", () -> ReportSentence.read(said));
   }
 
   /** The figures a sentence means, up to this moment. */

@@ -55,7 +55,10 @@ final class MeaningIndex implements Closeable {
     FSDirectory directory = FSDirectory.open(folder);
     this.writer =
         new IndexWriter(
-            directory, new IndexWriterConfig(new KeywordAnalyzer()).setCommitOnClose(false));
+            directory,
+            new IndexWriterConfig(new KeywordAnalyzer())
+                .setMergePolicy(WordIndex.forgetting())
+                .setCommitOnClose(false));
     this.searchers = new SearcherManager(writer, null);
   }
 

@@ -27,7 +27,9 @@ import org.apache.lucene.index.IndexOptions;
 import org.apache.lucene.index.IndexReader;
 import org.apache.lucene.index.IndexWriter;
 import org.apache.lucene.index.IndexWriterConfig;
+import org.apache.lucene.index.MergePolicy;
 import org.apache.lucene.index.Term;
+import org.apache.lucene.index.TieredMergePolicy;
 import org.apache.lucene.search.BooleanClause.Occur;
 import org.apache.lucene.search.BooleanQuery;
 import org.apache.lucene.search.FieldDoc;
@@ -53,7 +55,7 @@ import org.jspecify.annotations.Nullable;
  */
 final class WordIndex implements Closeable {
   /** Raised when entries are kept in another way; an index of another number is made anew. */
-  private static final String FORMAT = "1";
+  private static final String FORMAT = "2";
 
   private static final String ID = "id";
   private static final String AT = "at";
@@ -100,9 +102,15 @@ final class WordIndex implements Closeable {
         new IndexWriterConfig(new KeywordAnalyzer())
             .setIndexSort(NEWEST)
             .setRAMBufferSizeMB(BUFFER_MB)
+            .setMergePolicy(forgetting())
             .setCommitOnClose(false);
     this.writer = new IndexWriter(directory, config);
     this.searchers = new SearcherManager(writer, null);
+  }
+
+  /** Removed entries leave the disk when that is asked for, however few of a file they are. */
+  static MergePolicy forgetting() {
+    return new TieredMergePolicy().setForceMergeDeletesPctAllowed(0);
   }
 
   /**

@@ -3,8 +3,6 @@ package fabulum.server.inbox;
 import fabulum.core.sentence.Sentence;
 import fabulum.core.sentence.SentenceText;
 import fabulum.server.platform.Problem;
-import fabulum.server.platform.Problem.FieldProblem;
-import java.util.List;
 
 /** Reads sentences that callers send. */
 public final class Sentences {
@@ -16,11 +14,6 @@ public final class Sentences {
    * @throws Problem that names the part which cannot be read
    */
   public static Sentence read(String text) {
-    try {
-      return SentenceText.read(text);
-    } catch (IllegalArgumentException unreadable) {
-      throw Problem.fields(
-          List.of(new FieldProblem("sentence", String.valueOf(unreadable.getMessage()))));
-    }
+    return Problem.reading("sentence", () -> SentenceText.read(text));
   }
 }

@@ -185,12 +185,7 @@ public class Inbound {
   }
 
   private Sender sender(String from, Region region) {
-    try {
-      return numbers.readSender(from, region);
-    } catch (IllegalArgumentException notASender) {
-      throw Problem.fields(
-          List.of(new FieldProblem("from", String.valueOf(notASender.getMessage()))));
-    }
+    return Problem.reading("from", () -> numbers.readSender(from, region));
   }
 
   /** Moves a text of ours on. */

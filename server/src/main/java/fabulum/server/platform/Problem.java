@@ -1,6 +1,7 @@
 package fabulum.server.platform;
 
 import java.util.List;
+import java.util.function.Supplier;
 
 /**
  * A request that cannot be carried out, with what a person needs to know. Becomes a problem
@@ -47,6 +48,19 @@ public final class Problem extends RuntimeException {
   /** Fields that cannot be so, all at once. */
   public static Problem fields(List<FieldProblem> fields) {
     return new Problem(Kind.BAD_FIELDS, fields.get(0).why(), fields);
+  }
+
+  /**
+   * What somebody sent, read; where it cannot be read, the reason is told of its field.
+   *
+   * @param read throws IllegalArgumentException, with a sentence, where it cannot be read
+   */
+  public static <T> T reading(String field, Supplier<T> read) {
+    try {
+      return read.get();
+    } catch (IllegalArgumentException unreadable) {
+      throw fields(List.of(new FieldProblem(field, String.valueOf(unreadable.getMessage()))));
+    }
   }
 
   /**

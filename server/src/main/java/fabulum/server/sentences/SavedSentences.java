@@ -142,15 +142,14 @@ public class SavedSentences {
     if (inInbox != (wanted.group() != null) || inInbox != (wanted.order() != null)) {
       throw bad("group", "A sentence of the inbox is saved with its group and order.");
     }
-    try {
-      return switch (wanted.place()) {
-        case INBOX -> SentenceText.write(Sentences.read(wanted.said()));
-        case HISTORY -> HistorySentence.read(wanted.said()).text();
-        case REPORTS -> ReportSentence.read(wanted.said()).text();
-      };
-    } catch (IllegalArgumentException unreadable) {
-      throw bad("said", String.valueOf(unreadable.getMessage()));
-    }
+    return Problem.reading(
+        "said",
+        () ->
+            switch (wanted.place()) {
+              case INBOX -> SentenceText.write(SentenceText.read(wanted.said()));
+              case HISTORY -> HistorySentence.read(wanted.said()).text();
+              case REPORTS -> ReportSentence.read(wanted.said()).text();
+            });
   }
 
   /**

@@ -58,11 +58,6 @@ class HistoryController {
   }
 
   private static HistorySentence read(String sentence) {
-    try {
-      return HistorySentence.read(sentence);
-    } catch (IllegalArgumentException unreadable) {
-      throw Problem.fields(
-          List.of(new FieldProblem("sentence", String.valueOf(unreadable.getMessage()))));
-    }
+    return Problem.reading("sentence", () -> HistorySentence.read(sentence));
   }
 }

@@ -151,12 +151,7 @@ class WebhookController {
   }
 
   private static List<Media> media(Told told) {
-    try {
-      return ReceivedMedia.all(told.media());
-    } catch (IllegalArgumentException missing) {
-      throw Problem.fields(
-          List.of(new FieldProblem("media", String.valueOf(missing.getMessage()))));
-    }
+    return Problem.reading("media", () -> ReceivedMedia.all(told.media()));
   }
 
   private static void missing(List<FieldProblem> missing, String field, @Nullable String found) {
