@@ -71,8 +71,8 @@ class CrashTest {
   private static final int WITH_FILES = PLANNED_IN + 2;
 
   /**
-   * So many more texts come once some traffic is waited for, then no more until it is waited for
-   * again: where the program takes long to start, more would come than it can catch up with.
+   * The most texts that customers send from one wait for traffic to the next. Without a limit, more
+   * would come than the program can catch up with where it takes long to start.
    */
   private static final int MOST_TEXTS = 200;
 

@@ -7,7 +7,7 @@ import java.util.Map;
 
 /**
  * What a month will bring at the present pace: for each of its days the mean of the same weekday
- * over the last {@link #WEEKS} weeks, today not counted, or over fewer where there are not so many.
+ * over the last {@link #WEEKS} weeks, today not counted, or fewer where there is less history.
  */
 public final class Pace {
   /** Over how many weeks the pace is taken. */

@@ -33,7 +33,7 @@ class Scopes {
     this.clock = clock;
   }
 
-  /** One's own figures are one's own; all others are for leads. */
+  /** Everyone may see their own figures; those of others are for leads. */
   void requireMayKnow(ReportSentence sentence, StaffId asking) {
     boolean own = sentence.person().isPresent() && sentence.person().getAsLong() == asking.value();
     permits.require(asking, own ? Act.WORK : Act.LEAD);
