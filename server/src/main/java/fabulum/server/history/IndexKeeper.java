@@ -20,11 +20,7 @@ import fabulum.server.platform.Troubles;
 import fabulum.server.sending.SendSetup;
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.nio.file.AccessDeniedException;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.time.Duration;
-import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
@@ -33,9 +29,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.locks.ReentrantLock;
-import java.util.stream.Stream;
 import org.apache.lucene.store.AlreadyClosedException;
-import org.apache.lucene.store.LockObtainFailedException;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -67,7 +61,7 @@ class IndexKeeper implements DisposableBean {
   private final DiskReserve reserve;
   private final Troubles troubles;
   private final Secrets secrets;
-  private final Path folder;
+  private final IndexFolder folder;
 
   private final ChangedEntries changed = new ChangedEntries();
   private final ReentrantLock writing = new ReentrantLock(true);
@@ -101,7 +95,7 @@ class IndexKeeper implements DisposableBean {
     this.reserve = reserve;
     this.troubles = troubles;
     this.secrets = secrets;
-    this.folder = data.history();
+    this.folder = new IndexFolder(data.history());
   }
 
   @TransactionalEventListener(phase = TransactionPhase.AFTER_COMMIT, fallbackExecution = true)
@@ -130,11 +124,7 @@ class IndexKeeper implements DisposableBean {
   /** How much of all that was said can be found, 0 to 100 %. */
   int percent() {
     long left = shownBelow;
-    if (left == 0) {
-      return 100;
-    }
-    long last = Math.max(1, rows.getLastId());
-    return (int) Math.max(0, Math.min(99, 100 - 100 * Math.min(left, last) / last));
+    return left == 0 ? 100 : IndexFolder.percent(left, rows.getLastId());
   }
 
   @Scheduled(initialDelay = 500, fixedDelay = 400)
@@ -183,17 +173,8 @@ class IndexKeeper implements DisposableBean {
   }
 
   private void open(Set<Language> languages) throws IOException {
-    WordIndex open;
     String database = secrets.fingerprint("search index", "of History");
-    try {
-      open = new WordIndex(Files.createDirectories(folder), languages, database);
-    } catch (AccessDeniedException | LockObtainFailedException notForUs) {
-      throw notForUs;
-    } catch (IOException | IllegalArgumentException broken) {
-      log.warn("The search index of History cannot be read and is made anew", broken);
-      remove(folder);
-      open = new WordIndex(Files.createDirectories(folder), languages, database);
-    }
+    WordIndex open = folder.open(path -> new WordIndex(path, languages, database));
     Progress known = open.progress();
     if (known != null && feed.reaches(known.feed())) {
       below = known.below();
@@ -210,14 +191,6 @@ class IndexKeeper implements DisposableBean {
       Thread reader = new Thread(this::readAll, "history-reader");
       reader.setDaemon(true);
       reader.start();
-    }
-  }
-
-  static void remove(Path folder) throws IOException {
-    try (Stream<Path> all = Files.walk(folder)) {
-      for (Path each : all.sorted(Comparator.reverseOrder()).toList()) {
-        Files.deleteIfExists(each);
-      }
     }
   }
 
@@ -334,19 +307,8 @@ class IndexKeeper implements DisposableBean {
     log.warn("The search index of History could not be written", e);
     WordIndex broken = index;
     index = null;
-    troubles.report(
-        Troubles.Kind.HISTORY,
-        "History cannot be searched: its folder "
-            + folder.getFileName()
-            + " beside the database cannot be written. Everything else works; Fabulum tries again by"
-            + " itself.");
-    if (broken != null) {
-      try {
-        broken.close();
-      } catch (IOException | AlreadyClosedException alreadyBroken) {
-        log.debug("It was closed after it failed", alreadyBroken);
-      }
-    }
+    troubles.report(Troubles.Kind.HISTORY, folder.trouble("History cannot be searched"));
+    IndexFolder.closeFailed(broken);
   }
 
   @Override

@@ -15,9 +15,6 @@ import fabulum.server.platform.DiskReserve;
 import fabulum.server.platform.Troubles;
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.nio.file.AccessDeniedException;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -28,8 +25,6 @@ import java.util.Optional;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.locks.ReentrantLock;
-import org.apache.lucene.store.AlreadyClosedException;
-import org.apache.lucene.store.LockObtainFailedException;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -71,7 +66,7 @@ class MeaningKeeper implements DisposableBean {
   private final DiskReserve reserve;
   private final SentenceModel model;
   private final Troubles troubles;
-  private final Path folder;
+  private final IndexFolder folder;
 
   private final ChangedEntries changed = new ChangedEntries();
   private final ReentrantLock writing = new ReentrantLock(true);
@@ -100,7 +95,7 @@ class MeaningKeeper implements DisposableBean {
     this.reserve = reserve;
     this.model = model;
     this.troubles = troubles;
-    this.folder = data.meanings();
+    this.folder = new IndexFolder(data.meanings());
   }
 
   @EventListener(ApplicationReadyEvent.class)
@@ -163,11 +158,7 @@ class MeaningKeeper implements DisposableBean {
   /** How much of all that was said can be found by what it means, 0 to 100 %. */
   int percent() {
     long left = shownBelow;
-    if (left == 0) {
-      return 100;
-    }
-    long last = Math.max(1, rows.getLastId());
-    return (int) Math.max(0, Math.min(99, 100 - 100 * Math.min(left, last) / last));
+    return left == 0 ? 100 : IndexFolder.percent(left, rows.getLastId());
   }
 
   private void read() {
@@ -221,37 +212,20 @@ class MeaningKeeper implements DisposableBean {
     log.warn("What texts mean could not be kept; it is tried again", e);
     failing = true;
     troubles.report(
-        Troubles.Kind.MEANINGS,
-        "History cannot find texts by their meaning: its folder "
-            + folder.getFileName()
-            + " beside the database cannot be written. Everything else works; Fabulum tries again by"
-            + " itself.");
+        Troubles.Kind.MEANINGS, folder.trouble("History cannot find texts by their meaning"));
     forget();
   }
 
   private MeaningIndex opened() throws IOException {
     MeaningIndex open = index;
     if (open == null) {
-      open = open();
+      open = folder.open(MeaningIndex::new);
       below = Long.MAX_VALUE;
       index = open;
       failing = false;
       troubles.over(Troubles.Kind.MEANINGS);
     }
     return open;
-  }
-
-  private MeaningIndex open() throws IOException {
-    Files.createDirectories(folder);
-    try {
-      return new MeaningIndex(folder);
-    } catch (AccessDeniedException | LockObtainFailedException notForUs) {
-      throw notForUs;
-    } catch (IOException | IllegalArgumentException broken) {
-      log.warn("What texts mean cannot be read and is made anew", broken);
-      IndexKeeper.remove(folder);
-      return new MeaningIndex(Files.createDirectories(folder));
-    }
   }
 
   /** Puts what has changed; whether that took a while. */
@@ -348,13 +322,7 @@ class MeaningKeeper implements DisposableBean {
   private void forget() {
     MeaningIndex broken = index;
     index = null;
-    if (broken != null) {
-      try {
-        broken.close();
-      } catch (IOException | AlreadyClosedException alreadyBroken) {
-        log.debug("It was closed after it failed", alreadyBroken);
-      }
-    }
+    IndexFolder.closeFailed(broken);
   }
 
   private void close() {
