@@ -85,7 +85,14 @@ public final class Figures {
       told(each.getKey(), median(ROUNDS, () -> web.get(path)), store);
     }
     told("waits of a year", median(ROUNDS, () -> web.get("/api/reports/week?sentence=waits%3B+last+365")), store);
-    told("late by most of a year", median(ROUNDS, () -> web.get("/api/reports/behind?late=true&sentence=last+365")), store);
+    Map<String, String> behind = new LinkedHashMap<>();
+    behind.put("late by most of a year", "late=true&sentence=last+365");
+    behind.put("late by most of a year, one person's", "late=true&sentence=last+365%3B+person+2");
+    behind.put("late by most of a day", "late=true&key=" + OffsetDateTime.now().minusDays(40).toLocalDate() + "&sentence=last+365%3B+by+day");
+    behind.put("all answers of a year", "sentence=last+365");
+    for (Map.Entry<String, String> each : behind.entrySet()) {
+      told(each.getKey(), median(ROUNDS, () -> web.get("/api/reports/behind?" + each.getValue())), store);
+    }
   }
 
   private static void told(String what, double taken, double store) {

@@ -9,6 +9,7 @@ import fabulum.server.conversations.ConversationId;
 import fabulum.server.figures.BehindView.CaseView;
 import fabulum.server.figures.store.BehindChoice;
 import fabulum.server.figures.store.BehindRow;
+import fabulum.server.figures.store.CaseRow;
 import fabulum.server.figures.store.FigureMapper;
 import fabulum.server.inbox.ConversationView;
 import fabulum.server.inbox.Inbox;
@@ -23,13 +24,13 @@ import java.time.LocalDate;
 import java.time.YearMonth;
 import java.time.ZoneId;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalLong;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
@@ -40,12 +41,14 @@ public class Behind {
   private static final int DAYS_A_WEEK = 7;
 
   private final FigureMapper rows;
+  private final FigureKeeper keeper;
   private final Scopes scopes;
   private final Inbox inbox;
   private final People people;
 
-  Behind(FigureMapper rows, Scopes scopes, Inbox inbox, People people) {
+  Behind(FigureMapper rows, FigureKeeper keeper, Scopes scopes, Inbox inbox, People people) {
     this.rows = rows;
+    this.keeper = keeper;
     this.scopes = scopes;
     this.inbox = inbox;
     this.people = people;
@@ -61,27 +64,45 @@ public class Behind {
     scopes.requireMayKnow(sentence, asking);
     Scope scope = scope(sentence, key, asking);
     BehindChoice choice = choice(sentence, key, late);
-    List<BehindRow> found = new ArrayList<>();
-    Map<String, List<Long>> byZone =
-        scope.lines().stream()
-            .collect(
-                Collectors.groupingBy(
-                    LineView::zone, Collectors.mapping(LineView::id, Collectors.toList())));
-    byZone.forEach((name, lines) -> {
-      ZoneId zone = ZoneId.of(name);
-      Instant from = scope.first().atStartOfDay(zone).toInstant();
-      Instant to = scope.last().plusDays(1).atStartOfDay(zone).toInstant();
-      found.addAll(rows.listBehind(lines, from, to, choice, MOST + 1));
-    });
-    List<BehindRow> first =
-        found.stream()
-            .sorted(
-                Comparator.comparingLong(BehindRow::beyond)
-                    .reversed()
-                    .thenComparing(BehindRow::at, Comparator.reverseOrder()))
-            .limit(MOST)
-            .toList();
-    return new BehindView(views(first, asking), found.size() > first.size());
+    keeper.upToDate();
+    List<CaseRow> found = List.of();
+    for (LineView line : scope.lines()) {
+      found = furthest(found, line, scope, choice);
+    }
+    List<CaseRow> listed = found.subList(0, Math.min(MOST, found.size()));
+    return new BehindView(views(entries(listed), asking), found.size() > listed.size());
+  }
+
+  /** The furthest beyond their promise of those found and those of one more line. */
+  private List<CaseRow> furthest(
+      List<CaseRow> found, LineView line, Scope scope, BehindChoice choice) {
+    ZoneId zone = ZoneId.of(line.zone());
+    Instant from = scope.first().atStartOfDay(zone).toInstant();
+    Instant to = scope.last().plusDays(1).atStartOfDay(zone).toInstant();
+    List<CaseRow> all = found;
+    for (int month = CaseRow.month(from); month <= CaseRow.month(to); month++) {
+      // What is less far than as many as are wanted need not be read.
+      long least = all.size() > MOST ? all.get(MOST).beyond() : Long.MIN_VALUE;
+      List<CaseRow> more = rows.listFurthest(line.id(), month, from, to, choice, least, MOST + 1);
+      all =
+          Stream.concat(all.stream(), more.stream())
+              .sorted(CaseRow.FURTHEST_FIRST)
+              .limit(MOST + 1L)
+              .toList();
+    }
+    return all;
+  }
+
+  private List<BehindRow> entries(List<CaseRow> cases) {
+    if (cases.isEmpty()) {
+      return List.of();
+    }
+    List<Long> ids = cases.stream().map(CaseRow::entryId).toList();
+    Map<Long, BehindRow> found =
+        rows.listBehind(ids).stream()
+            .collect(Collectors.toMap(BehindRow::entryId, Function.identity()));
+    // Those missing were removed for good just now.
+    return ids.stream().filter(found::containsKey).map(found::get).toList();
   }
 
   private List<CaseView> views(List<BehindRow> found, StaffId asking) {
@@ -121,6 +142,7 @@ public class Behind {
     boolean whole = key.isEmpty();
     return new BehindChoice(
         measure(sentence.subject()),
+        sentence.subject() == Subject.FIRST_ANSWERS,
         sentence.by() == By.PERSON && !whole ? Long.valueOf(id(key)) : orNull(sentence.person()),
         sentence.by() == By.TOPIC && !whole ? Long.valueOf(id(key)) : orNull(sentence.topic()),
         sentence.by() == By.REASON && !whole ? key : null,
@@ -133,8 +155,7 @@ public class Behind {
 
   private static Measure measure(Subject subject) {
     return switch (subject) {
-      case ANSWERS, PEOPLE -> Measure.ANSWERED;
-      case FIRST_ANSWERS -> Measure.FIRST_ANSWERED;
+      case ANSWERS, FIRST_ANSWERS, PEOPLE -> Measure.ANSWERED;
       case DONE -> Measure.DONE;
       case UNKNOWN -> Measure.IDENTIFIED;
       case NOT_DELIVERED -> Measure.NOT_DELIVERED;

@@ -6,6 +6,7 @@ import fabulum.core.report.Fact;
 import fabulum.core.report.Measure;
 import fabulum.server.conversations.EntryKind;
 import fabulum.server.conversations.EventKind;
+import fabulum.server.figures.store.CaseRow;
 import fabulum.server.figures.store.CostRow;
 import fabulum.server.figures.store.FactRow;
 import fabulum.server.figures.store.FailureRow;
@@ -31,10 +32,15 @@ final class DayFacts {
   private static final Set<EventKind> TIMED =
       Set.of(EventKind.DONE, EventKind.DONE_UNANSWERED, EventKind.IDENTIFIED);
 
+  /** What is listed behind its figure. An entry is one of them at most. */
+  private static final Set<Measure> LISTED =
+      Set.of(Measure.ANSWERED, Measure.DONE, Measure.IDENTIFIED, Measure.NOT_DELIVERED);
+
   private final DayOfLine day;
   private final List<FactRow> rows;
   private final Map<Long, List<TopicSpanRow>> topics;
   private final List<Fact> facts = new ArrayList<>();
+  private final List<CaseRow> cases = new ArrayList<>();
 
   DayFacts(DayOfLine day, List<FactRow> rows, List<TopicSpanRow> topics) {
     this.day = day;
@@ -113,6 +119,9 @@ final class DayFacts {
             about,
             seconds == null ? OptionalLong.empty() : OptionalLong.of(seconds),
             kept));
+    if (LISTED.contains(measure)) {
+      cases.add(caseOf(row, measure));
+    }
   }
 
   private static long staff(FactRow row) {
@@ -205,6 +214,27 @@ final class DayFacts {
         one.texts() + other.texts(),
         one.parts() + other.parts(),
         one.cost().add(other.cost()));
+  }
+
+  /** What stands behind the figures of the day. */
+  List<CaseRow> cases() {
+    return cases;
+  }
+
+  private CaseRow caseOf(FactRow row, Measure measure) {
+    long took = row.workingSeconds() == null ? 0 : row.workingSeconds();
+    Long promise = row.promiseSeconds();
+    return new CaseRow(
+        row.id(),
+        row.conversationId(),
+        day.line(),
+        measure,
+        CaseRow.month(row.at()),
+        took - (promise == null ? 0 : promise),
+        row.at(),
+        staff(row),
+        promise != null && took > promise,
+        row.firstAnswer());
   }
 
   List<FailureRow> failures() {

@@ -1,13 +1,16 @@
 package fabulum.server.figures;
 
 import fabulum.core.report.DaySums;
+import fabulum.server.figures.store.CaseRow;
 import fabulum.server.figures.store.FactRow;
 import fabulum.server.figures.store.FigureMapper;
 import fabulum.server.figures.store.HoursRow;
 import fabulum.server.figures.store.SumRow;
 import fabulum.server.figures.store.TopicSpanRow;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import java.util.function.Consumer;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -41,7 +44,19 @@ class DaySummer {
       }
       inChunks(facts.costs(), rows::insertCosts);
       inChunks(facts.failures(), rows::insertFailures);
+      keepCases(found, facts.cases());
     });
+  }
+
+  /** Only what is new or has changed is written: the others of the day are many. */
+  private void keepCases(List<FactRow> found, List<CaseRow> wanted) {
+    Set<CaseRow> kept = new HashSet<>();
+    inChunks(found.stream().map(FactRow::id).toList(), some -> kept.addAll(rows.listCases(some)));
+    Set<CaseRow> all = Set.copyOf(wanted);
+    List<Long> gone =
+        kept.stream().filter(one -> !all.contains(one)).map(CaseRow::entryId).toList();
+    inChunks(gone, rows::deleteCases);
+    inChunks(wanted.stream().filter(one -> !kept.contains(one)).toList(), rows::insertCases);
   }
 
   private List<TopicSpanRow> topics(List<FactRow> found) {

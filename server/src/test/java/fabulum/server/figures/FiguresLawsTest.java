@@ -1,6 +1,7 @@
 package fabulum.server.figures;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.tuple;
 
 import fabulum.core.access.Role;
 import fabulum.core.arrival.Arrival;
@@ -26,6 +27,7 @@ import fabulum.server.conversations.Said;
 import fabulum.server.conversations.UndoStep;
 import fabulum.server.feed.Change;
 import fabulum.server.feed.ChangeFeed;
+import fabulum.server.figures.BehindView.CaseView;
 import fabulum.server.figures.PlainFigures.Happened;
 import fabulum.server.figures.PlainFigures.Script;
 import fabulum.server.figures.ReportView.FigureRow;
@@ -102,6 +104,7 @@ class FiguresLawsTest {
   private Messaging messaging;
   private Lines lines;
   private Reports reports;
+  private Behind behind;
   private FigureKeeper keeper;
 
   @BeforeAll
@@ -115,6 +118,7 @@ class FiguresLawsTest {
     messaging = fabulum.context.getBean(Messaging.class);
     lines = fabulum.context.getBean(Lines.class);
     reports = fabulum.context.getBean(Reports.class);
+    behind = fabulum.context.getBean(Behind.class);
     keeper = fabulum.context.getBean(FigureKeeper.class);
     fabulum
         .context
@@ -233,7 +237,8 @@ class FiguresLawsTest {
             "select * from day_sum order by line_id, topic_id, measure, on_day, staff_id",
             "select * from day_hours order by line_id, on_day",
             "select * from day_cost order by line_id, on_day, staff_id, kind, currency",
-            "select * from day_failure order by line_id, on_day, reason")
+            "select * from day_failure order by line_id, on_day, reason",
+            "select * from figure_case order by entry_id")
         .map(fabulum.tables::queryForList)
         .map(rows -> rows.stream().map(FiguresLawsTest::readable).toList())
         .toList();
@@ -481,6 +486,11 @@ class FiguresLawsTest {
   private static final String[] SUBJECTS = {
     "answer times", "first answers", "time to done", "texts", "unknown numbers"
   };
+  private static final Map<ReportSentence.Subject, Measure> LISTED =
+      Map.of(
+          ReportSentence.Subject.ANSWERS, Measure.ANSWERED,
+          ReportSentence.Subject.FIRST_ANSWERS, Measure.FIRST_ANSWERED,
+          ReportSentence.Subject.DONE, Measure.DONE);
   private static final String[] ROWS = {"day", "week", "month", "line", "topic", "person"};
 
   private void compare(String when) {
@@ -522,8 +532,32 @@ class FiguresLawsTest {
           .as(what + ", row " + row.key())
           .isEqualTo(values(sentence, meant.and(one -> isIn(one, sentence.by(), row.key()))));
     }
+    if (sentence.subject() != ReportSentence.Subject.TEXTS) {
+      compareBehind(what, sentence, meant);
+    }
     long shown = report.rows().stream().mapToLong(row -> row.values().get(0).longValue()).sum();
     assertThat(shown).as(what).isGreaterThanOrEqualTo(report.total().values().get(0).longValue());
+  }
+
+  /** What stands behind the figures, in all and of those that were late. */
+  private void compareBehind(String what, ReportSentence sentence, Predicate<Happened> meant) {
+    Measure measure = LISTED.get(sentence.subject());
+    for (boolean late : List.of(false, true)) {
+      List<Happened> happened =
+          measure == null
+              ? List.of()
+              : plain.of(measure, meant).stream()
+                  .filter(one -> !late || one.seconds > one.promise)
+                  .sorted(PlainFigures.FURTHEST_FIRST)
+                  .toList();
+      BehindView view = behind.behind(sentence, "", late, LEAD);
+      assertThat(view.cases())
+          .as(what + (late ? ", late" : ""))
+          .extracting(CaseView::at, CaseView::seconds)
+          .containsExactlyElementsOf(
+              happened.stream().limit(100).map(one -> tuple(one.at, one.seconds)).toList());
+      assertThat(view.more()).as(what).isEqualTo(happened.size() > 100);
+    }
   }
 
   private static boolean isIn(Happened one, ReportSentence.By by, String key) {

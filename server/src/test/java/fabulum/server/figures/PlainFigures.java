@@ -10,6 +10,7 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -22,6 +23,9 @@ import org.jspecify.annotations.Nullable;
 /** What happened as a test remembers it, and figures of it by the plain words of their meaning. */
 final class PlainFigures {
   static final ZoneId ZONE = ZoneId.of("America/Chicago");
+
+  static final Comparator<Happened> FURTHEST_FIRST =
+      Comparator.comparingLong(Happened::beyond).thenComparing(one -> one.at).reversed();
 
   final List<Happened> all = new ArrayList<>();
   final Map<Long, Script> scripts = new HashMap<>();
@@ -51,6 +55,11 @@ final class PlainFigures {
       this.round = round;
       this.seconds = seconds;
       this.promise = promise;
+    }
+
+    /** How far beyond its promise it was; without a promise, how long it took. */
+    long beyond() {
+      return (seconds == null ? 0 : seconds) - (promise == Long.MAX_VALUE ? 0 : promise);
     }
 
     LocalDate day() {

@@ -6,11 +6,13 @@ import org.jspecify.annotations.Nullable;
 /**
  * Which entries stand behind a figure.
  *
+ * @param firstAnswer only first answers
  * @param topicId -1 for about nothing
  * @param late only those that broke their promise
  */
 public record BehindChoice(
     Measure measure,
+    boolean firstAnswer,
     @Nullable Long staffId,
     @Nullable Long topicId,
     @Nullable String reason,

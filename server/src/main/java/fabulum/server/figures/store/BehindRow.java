@@ -11,10 +11,4 @@ public record BehindRow(
     @Nullable Long speakerId,
     @Nullable Long seconds,
     @Nullable Long promiseSeconds,
-    @Nullable String reason) {
-
-  /** How long beyond what was promised; without a promise, how long. */
-  public long beyond() {
-    return (seconds == null ? 0 : seconds) - (promiseSeconds == null ? 0 : promiseSeconds);
-  }
-}
+    @Nullable String reason) {}

@@ -13,6 +13,7 @@ import org.jspecify.annotations.Nullable;
  * @param newNumber it is the first text that came in its conversation
  */
 public record FactRow(
+    long id,
     long conversationId,
     Instant at,
     EntryKind kind,

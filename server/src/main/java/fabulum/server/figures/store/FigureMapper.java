@@ -68,9 +68,25 @@ public interface FigureMapper {
 
   List<FailureRow> listFailures(long lineId, LocalDate first, LocalDate last);
 
-  /** Entries behind a figure, those furthest beyond their promise first. */
-  List<BehindRow> listBehind(
-      List<Long> lines, Instant from, Instant to, BehindChoice choice, int limit);
+  List<CaseRow> listCases(List<Long> entries);
+
+  void deleteCases(List<Long> entries);
+
+  void insertCases(List<CaseRow> rows);
+
+  /**
+   * What stands behind a figure of a line, {@link CaseRow#FURTHEST_FIRST}.
+   *
+   * @param month in which it is, as {@link CaseRow#month} says it
+   * @param from the instant, also within the month
+   * @param to before this instant
+   * @param least how far beyond its promise at least
+   */
+  List<CaseRow> listFurthest(
+      long lineId, int month, Instant from, Instant to, BehindChoice choice, long least, int limit);
+
+  /** Entries, in no order. */
+  List<BehindRow> listBehind(List<Long> entries);
 
   List<PricePlanView> listPlans();
 
