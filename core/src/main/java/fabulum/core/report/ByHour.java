@@ -16,6 +16,10 @@ import java.util.List;
  */
 public record ByHour(List<Cell> cells) {
   private static final long SECONDS_AN_HOUR = 3_600;
+  private static final int HOURS_A_WEEK = 168;
+
+  /** 1970-01-01 was a Thursday. */
+  private static final int FIRST_HOUR_OF_WEEK = 72;
 
   public ByHour {
     cells =
@@ -34,6 +38,11 @@ public record ByHour(List<Cell> cells) {
     /** The cell of a local time. */
     public static Cell of(LocalDateTime at, long value) {
       return new Cell(hourOf(at), value);
+    }
+
+    /** Its hour of the week: 0 from Monday midnight, 167 until Sunday midnight. */
+    public int hourOfWeek() {
+      return (int) Math.floorMod(hour + FIRST_HOUR_OF_WEEK, HOURS_A_WEEK);
     }
 
     /** When its hour begins. */

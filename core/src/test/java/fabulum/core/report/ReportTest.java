@@ -117,6 +117,15 @@ class ReportTest {
     assertThat(spring).extracting(cell -> cell.begins().getHour()).containsExactly(1, 3);
   }
 
+  @Test
+  void theHourOfTheWeekIsCountedFromMondayMidnight() {
+    LocalDateTime monday = LocalDateTime.parse("1969-12-29T00:00");
+    for (int hour = 72; hour < 3 * 168; hour++) {
+      LocalDateTime at = monday.plusHours(hour).plusMinutes(59);
+      assertThat(Cell.of(at, 1).hourOfWeek()).as(at.toString()).isEqualTo(hour % 168);
+    }
+  }
+
   /** Ten parts on each Monday, nothing else: a month with five Mondays brings fifty. */
   @Test
   void theComingMonthGoesByTheWeekdaysOfTheLastEightWeeks() {

@@ -13,7 +13,6 @@ import java.util.Locale;
 import java.util.Objects;
 import org.apache.fontbox.ttf.TTFParser;
 import org.apache.fontbox.ttf.TrueTypeFont;
-import org.apache.pdfbox.io.IOUtils;
 import org.apache.pdfbox.io.RandomAccessReadBuffer;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDFormContentStream;
@@ -46,11 +45,15 @@ final class PdfScript implements ScriptWriter {
       DateTimeFormatter.ofPattern("EEEE d MMMM yyyy", Locale.ENGLISH);
 
   private final OutputStream out;
-  private final PDDocument document = new PDDocument(IOUtils.createTempFileOnlyStreamCache());
+  private final PDDocument document = new PDDocument(StreamsOnDisk::new);
   private final PDFont font;
   private final Wrapping wrapping;
   private @Nullable PDPageContentStream page;
   private final PDFormXObject ofAll = new PDFormXObject(document);
+
+  /** What pages use: all of them the same. */
+  private final PDResources shared = new PDResources();
+
   private int pages;
   private float y;
   private @Nullable LocalDate day;
@@ -93,6 +96,7 @@ final class PdfScript implements ScriptWriter {
       page.close();
     }
     PDPage next = new PDPage(PDRectangle.A4);
+    next.setResources(shared);
     document.addPage(next);
     PDPageContentStream stream = new PDPageContentStream(document, next);
     page = stream;

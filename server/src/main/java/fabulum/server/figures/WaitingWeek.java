@@ -17,11 +17,12 @@ import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalLong;
+import java.util.stream.LongStream;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
@@ -49,13 +50,8 @@ public class WaitingWeek {
   private static final class Found {
     private final long[] waiting = new long[HOURS_A_WEEK];
     private final long[] all = new long[HOURS_A_WEEK];
-    private final List<List<Long>> answers = new ArrayList<>();
-
-    Found() {
-      for (int hour = 0; hour < HOURS_A_WEEK; hour++) {
-        answers.add(new ArrayList<>());
-      }
-    }
+    private final List<LongStream.Builder> answers =
+        Stream.generate(LongStream::builder).limit(HOURS_A_WEEK).toList();
   }
 
   /** The week of the lines and days of a sentence, for leads; waits that go on count until now. */
@@ -71,21 +67,21 @@ public class WaitingWeek {
       // A wait counts on the day it ended, which may be after the last of these days.
       for (HoursRow row : rows.listHours(line.id(), scope.first(), today)) {
         within(scope, ByHour.read(row.waiting()).cells())
-            .forEach(cell -> found.waiting[hourOf(cell)] += cell.value());
+            .forEach(cell -> found.waiting[cell.hourOfWeek()] += cell.value());
         within(scope, ByHour.read(row.begun()).cells())
-            .forEach(cell -> found.answers.get(hourOf(cell)).add(cell.value()));
+            .forEach(cell -> found.answers.get(cell.hourOfWeek()).add(cell.value()));
       }
       ZoneId zone = ZoneId.of(line.zone());
       open.stream()
           .filter(wait -> wait.lineId() == line.id())
           .flatMap(
               wait -> within(scope, ByHour.spread(wait.since(), wait.endedAt(), zone)).stream())
-          .forEach(cell -> found.waiting[hourOf(cell)] += cell.value());
+          .forEach(cell -> found.waiting[cell.hourOfWeek()] += cell.value());
     }
     ZoneId zone = lines.zone();
     Instant end = scope.last().plusDays(1).atStartOfDay(zone).toInstant();
     ByHour.spread(scope.first().atStartOfDay(zone).toInstant(), end.isBefore(now) ? end : now, zone)
-        .forEach(cell -> found.all[hourOf(cell)] += cell.value());
+        .forEach(cell -> found.all[cell.hourOfWeek()] += cell.value());
     return new WeekView(
         sentence.text(), scope.first(), scope.last(), views(found, scope), keeper.percent());
   }
@@ -96,22 +92,16 @@ public class WaitingWeek {
     return cells.stream().filter(cell -> cell.hour() >= first && cell.hour() < end).toList();
   }
 
-  private static int hourOf(Cell cell) {
-    LocalDateTime begins = cell.begins();
-    return (begins.getDayOfWeek().getValue() - 1) * HOURS_A_DAY + begins.getHour();
-  }
-
   private List<HourView> views(Found found, Scope scope) {
     List<HourView> views = new ArrayList<>();
     for (int hour = 0; hour < HOURS_A_WEEK; hour++) {
-      List<Long> answers = found.answers.get(hour);
-      Seconds took = Seconds.of(answers.stream().mapToLong(Long::longValue).toArray());
+      Seconds took = Seconds.of(found.answers.get(hour).build().toArray());
       views.add(
           new HourView(
               hour / HOURS_A_DAY + 1,
               hour % HOURS_A_DAY,
               mean(found.waiting[hour], found.all[hour]),
-              answers.size(),
+              took.count(),
               orNull(took.percentile(50)),
               isOpen(scope, hour)));
     }
