@@ -70,7 +70,10 @@ export function ReportChart({ report, onAsk }: Props) {
       aria-label="The same figures as the table below, drawn"
       data-testid="chart"
       // Drawn for the window: on paper it is as high as its width there allows.
-      sx={{ '& text': { typography: 'axis' }, '@media print': { '& svg': { height: 'auto !important' } } }}
+      sx={{
+        '& text': { typography: 'axis' },
+        '@media print': { '& svg, & .MuiChartsSurface-root': { height: 'auto !important' } },
+      }}
     >
       {timed && isTime(report) ? (
         <LineChart
