@@ -1,4 +1,4 @@
-import { Box, useTheme } from '@mui/material';
+import { Box, useMediaQuery, useTheme } from '@mui/material';
 import { BarChart } from '@mui/x-charts/BarChart';
 import { LineChart } from '@mui/x-charts/LineChart';
 import type { Report } from '../../shared/api';
@@ -11,12 +11,15 @@ interface Props {
 }
 
 const HEIGHT = 250;
+/** On paper, so that letters are as large as in the table. */
+const PAPER_WIDTH = 700;
 const MOST_BARS = 30;
 const SHAPES = ['circle', 'square', 'diamond'] as const;
 const HATCHES = ['none', 'lines', 'dots'] as const;
 
 /** The figures drawn: times as lines with a shape each, counts as bars with a pattern each. */
 export function ReportChart({ report, onAsk }: Props) {
+  const onPaper = useMediaQuery('print');
   const inks = useTheme().vars?.palette.inks;
   const columns = drawn(report);
   const rows = isTime(report) ? report.rows : report.rows.slice(0, MOST_BARS);
@@ -36,6 +39,7 @@ export function ReportChart({ report, onAsk }: Props) {
   };
   const common = {
     height: HEIGHT,
+    ...(onPaper && { width: PAPER_WIDTH }),
     skipAnimation: true,
     hideLegend: columns.length < 2,
     grid: { horizontal: true },
@@ -69,10 +73,12 @@ export function ReportChart({ report, onAsk }: Props) {
       role="img"
       aria-label="The same figures as the table below, drawn"
       data-testid="chart"
-      // Drawn for the window: on paper it is as high as its width there allows.
       sx={{
         '& text': { typography: 'axis' },
-        '@media print': { '& svg, & .MuiChartsSurface-root': { height: 'auto !important' } },
+        '@media print': {
+          '& .MuiChartsSurface-root': { height: 'auto !important' },
+          '& svg': { height: 'auto !important', position: 'static !important' },
+        },
       }}
     >
       {timed && isTime(report) ? (

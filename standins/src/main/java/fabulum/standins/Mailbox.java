@@ -10,6 +10,7 @@ import jakarta.mail.Message;
 import jakarta.mail.MessagingException;
 import jakarta.mail.internet.MimeMessage;
 import java.io.IOException;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -29,6 +30,8 @@ import org.springframework.stereotype.Component;
  */
 @Component
 class Mailbox {
+  private static final Duration TO_START = Duration.ofSeconds(60);
+
   private final @Nullable GreenMail server;
   private final Pages pages;
   private volatile int known;
@@ -39,7 +42,10 @@ class Mailbox {
   }
 
   private static GreenMail started(int port) {
-    GreenMail mail = new GreenMail(new ServerSetup(port, "127.0.0.1", ServerSetup.PROTOCOL_SMTP));
+    ServerSetup setup = new ServerSetup(port, "127.0.0.1", ServerSetup.PROTOCOL_SMTP);
+    // Two seconds, as the library has it, are too few on a busy machine.
+    setup.setServerStartupTimeout(TO_START.toMillis());
+    GreenMail mail = new GreenMail(setup);
     mail.start();
     UserManager users = mail.getUserManager();
     users.setAuthRequired(false);
