@@ -1,16 +1,24 @@
 import { Box, Button, Link } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
-import { type KeptFile, upload } from '../../shared/api';
-import { Answered, Moment, ProblemNote, useRefusal } from '../../shared/ui';
+import { type Job, type KeptFile, upload } from '../../shared/api';
+import { Answered, Blank, Moment, ProblemNote, useRefusal } from '../../shared/ui';
 import { UploadArea, useUploads } from '../../shared/upload';
 import { kindWords, sizeWords } from './model/files';
 import { customerFilesQuery, useKeptChange } from './queries';
 
-/** Files that are kept with a customer, such as estimates and orders, to be sent from their conversations. */
-export function CustomerFiles({ customer, zone }: { customer: number; zone: string }) {
+const NO_JOB = 0;
+
+interface Props {
+  customer: number;
+  jobs: Job[];
+  zone: string;
+}
+
+/** Files that are kept with a customer or one of their jobs, such as estimates and orders, to be sent to them. */
+export function CustomerFiles({ customer, jobs, zone }: Props) {
   const query = useQuery(customerFilesQuery(customer));
   const refusal = useRefusal('WORK');
-  const { remove, again } = useKeptChange();
+  const { remove, putWithJob, again } = useKeptChange();
   const going = useUploads<KeptFile>(
     (file, sending) => upload('/api/customers/{id}/files', file, { ...sending, path: { id: customer } }),
     () => void again(),
@@ -34,6 +42,22 @@ export function CustomerFiles({ customer, zone }: { customer: number; zone: stri
                   </Link>
                   <Box className="figures" sx={{ typography: 'caption', color: 'text.secondary' }}>
                     {kindWords(file)}, {sizeWords(file.octets)}, <Moment at={file.putAt} zone={zone} />
+                    {refusal === '' && jobs.length > 0 ? (
+                      <>
+                        , for{' '}
+                        <Blank
+                          name={`The job of ${file.name}`}
+                          value={file.job?.id ?? NO_JOB}
+                          options={[
+                            { value: NO_JOB, words: 'no job' },
+                            ...jobs.map((job) => ({ value: job.id, words: `${job.number ?? ''} ${job.what}`.trim() })),
+                          ]}
+                          onChange={(job) => putWithJob.mutate({ id: file.id, job: job === NO_JOB ? undefined : job })}
+                        />
+                      </>
+                    ) : (
+                      file.job && `, for ${file.job.name}`
+                    )}
                   </Box>
                 </Box>
                 {refusal === '' && (
@@ -52,6 +76,7 @@ export function CustomerFiles({ customer, zone }: { customer: number; zone: stri
         )}
       </Answered>
       {remove.error && <ProblemNote problem={remove.error} />}
+      {putWithJob.error && <ProblemNote problem={putWithJob.error} />}
       {refusal === '' && <UploadArea words="Add files" accept="" several going={going} />}
     </Box>
   );

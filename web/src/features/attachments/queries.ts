@@ -41,5 +41,10 @@ export function useKeptChange() {
     mutationFn: (id: number) => ask('DELETE', '/api/kept-files/{id}', { path: { id } }),
     onSettled: again,
   });
-  return { change, remove, again };
+  const putWithJob = useMutation({
+    mutationFn: ({ id, job }: { id: number; job: number | undefined }) =>
+      ask('PUT', '/api/kept-files/{id}/job', { path: { id }, body: job === undefined ? {} : { job } }),
+    onSettled: again,
+  });
+  return { change, remove, putWithJob, again };
 }

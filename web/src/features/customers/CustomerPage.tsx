@@ -101,7 +101,7 @@ function Page({ page }: { page: CustomerPageData }) {
         {open && (
           <Section title="Files">
             <Suspense fallback={null}>
-              <CustomerFiles customer={file.id} zone={zone} />
+              <CustomerFiles customer={file.id} jobs={work.jobs} zone={zone} />
             </Suspense>
           </Section>
         )}

@@ -48,6 +48,23 @@ describe('files that are here already', () => {
     ]);
   });
 
+  it('stand together when they are for one job, before those for none', () => {
+    const ofJob = (id: number, job: number) => ({
+      ...file(id, `File ${id}`),
+      job: { id: job, name: `Q-${job} Refit` },
+    });
+    const kept = [ofJob(9, 2), file(8, 'Letter'), ofJob(7, 1), ofJob(6, 2)];
+    const files = { shelf: [], kept, earlier: [] };
+    expect(offered(files, 'Ada', '').map(({ group, title }) => [group, title])).toEqual([
+      ['For Q-2 Refit', 'File 9'],
+      ['For Q-2 Refit', 'File 6'],
+      ['For Q-1 Refit', 'File 7'],
+      ['Kept with Ada', 'Letter'],
+    ]);
+    expect(offered(files, 'Ada', 'refit 7').map(({ title }) => title)).toEqual(['File 7']);
+    expect(offered(files, 'Ada', 'q-1')).toHaveLength(1);
+  });
+
   it.each([
     ['keel', ['Estimate for the keel', 'The keel, cracked']],
     ['dock ma', ['Map of the North Dock']],

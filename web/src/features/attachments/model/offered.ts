@@ -13,16 +13,25 @@ export interface Offered {
   ask: { kept: number } | { earlier: number };
 }
 
+const APART = /[^\p{L}\p{N}]+/u;
+
 /** Without accents and in small letters, as one searches. */
 function plain(words: string): string {
   return words.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
 }
 
-/** What is offered, in the order of its groups; each of the words one types begins a word of the title. */
+/** Those of one job together, the job of the newest file first; then those of none. */
+function byJob(files: OfferedFiles['kept']): OfferedFiles['kept'] {
+  const jobs = [...new Set(files.map(({ job }) => job?.id).filter((id) => id !== undefined))];
+  const of = (wanted: number | undefined) => files.filter(({ job }) => job?.id === wanted);
+  return [...jobs.flatMap(of), ...of(undefined)];
+}
+
+/** What is offered, in the order of its groups; each of the words one types begins a word of the title or of the job. */
 export function offered(files: OfferedFiles, customer: string, typed: string): Offered[] {
   const kept = (group: string) => (file: OfferedFiles['shelf'][number]) => ({
     key: `kept-${file.id}`,
-    group,
+    group: file.job ? `For ${file.job.name}` : group,
     title: file.title,
     kind: file.kind,
     octets: file.octets,
@@ -30,7 +39,7 @@ export function offered(files: OfferedFiles, customer: string, typed: string): O
     ask: { kept: file.id },
   });
   const all: Offered[] = [
-    ...files.kept.map(kept(`Kept with ${customer}`)),
+    ...byJob(files.kept).map(kept(`Kept with ${customer}`)),
     ...files.shelf.map(kept('On the shelf')),
     ...files.earlier.map((file) => ({
       key: `earlier-${file.id}`,
@@ -42,9 +51,9 @@ export function offered(files: OfferedFiles, customer: string, typed: string): O
       ask: { earlier: file.id },
     })),
   ];
-  const wanted = plain(typed).split(/\s+/).filter(Boolean);
-  return all.filter(({ title }) => {
-    const words = plain(title).split(/[^\p{L}\p{N}]+/u);
+  const wanted = plain(typed).split(APART).filter(Boolean);
+  return all.filter(({ title, group }) => {
+    const words = plain(`${title} ${group}`).split(APART);
     return wanted.every((each) => words.some((word) => word.startsWith(each)));
   });
 }

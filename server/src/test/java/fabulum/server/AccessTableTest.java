@@ -313,6 +313,7 @@ class AccessTableTest {
     row("GET", "/api/kept-files/{id}", Door.MISSING);
     row("GET", "/api/kept-files/{id}/preview", Door.MISSING);
     row("DELETE", "/api/kept-files/{id}", Door.WORKERS_MISS);
+    row("PUT", "/api/kept-files/{id}/job", Door.WORKERS_MISS, Map.of("job", 1));
     row("GET", "/api/attachments/{id}", Door.MISSING);
     row("GET", "/api/attachments/{id}/preview", Door.MISSING);
     row("PUT", "/api/attachments/{id}/words", Door.MISSING, Map.of("words", "a word"));

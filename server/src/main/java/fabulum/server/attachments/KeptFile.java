@@ -9,6 +9,7 @@ import org.jspecify.annotations.Nullable;
  * A file that is kept to be sent.
  *
  * @param customerId with whom it is kept; null on the team's shelf
+ * @param job of theirs to which it belongs; null for none
  * @param title what people call it
  * @param name of the file as it is sent
  * @param preview hash of its picture in small; null where there is none
@@ -18,6 +19,7 @@ import org.jspecify.annotations.Nullable;
 public record KeptFile(
     long id,
     @Nullable Long customerId,
+    @Nullable FileOfJob job,
     String title,
     String name,
     String mediaType,
@@ -31,6 +33,13 @@ public record KeptFile(
     Instant putAt,
     long version,
     Set<Long> lines) {
+
+  /**
+   * The job a file belongs to.
+   *
+   * @param name its number, if it has one, and what it is
+   */
+  public record FileOfJob(long id, String name) {}
 
   /** What it is. */
   public FileKind kind() {

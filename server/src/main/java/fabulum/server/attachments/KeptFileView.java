@@ -1,6 +1,7 @@
 package fabulum.server.attachments;
 
 import fabulum.core.attachment.FileKind;
+import fabulum.server.attachments.KeptFile.FileOfJob;
 import java.time.Instant;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -8,6 +9,7 @@ import org.jspecify.annotations.Nullable;
 /**
  * A file that is kept to be sent, as it is shown.
  *
+ * @param job of the customer to which it belongs; null for none
  * @param title what people call it
  * @param name of the file as it is sent
  * @param preview whether there is a picture of it in small
@@ -18,6 +20,7 @@ import org.jspecify.annotations.Nullable;
 public record KeptFileView(
     long id,
     FileKind kind,
+    @Nullable FileOfJob job,
     String title,
     String name,
     String mediaType,
@@ -37,6 +40,7 @@ public record KeptFileView(
     return new KeptFileView(
         file.id(),
         file.kind(),
+        file.job(),
         file.title(),
         file.name(),
         file.mediaType(),

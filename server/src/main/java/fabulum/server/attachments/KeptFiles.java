@@ -89,6 +89,7 @@ public class KeptFiles {
         new KeptFile(
             0,
             customer,
+            null,
             title(ready.name()),
             ready.name(),
             ready.mediaType(),
@@ -151,6 +152,26 @@ public class KeptFiles {
       wanted.lines().forEach(line -> files.insertLine(id, line));
     } catch (DataIntegrityViolationException noSuchLine) {
       throw Problem.fields(List.of(new FieldProblem("lines", "Choose lines from the list.")));
+    }
+  }
+
+  /**
+   * Says to which job of its customer a file belongs.
+   *
+   * @param job null for none
+   */
+  public void putWithJob(long id, @Nullable Long job, StaffId by) {
+    permits.require(by, Act.WORK);
+    Long customer = get(id).customerId();
+    if (customer == null) {
+      throw Problem.notFound("file");
+    }
+    try {
+      if ((job != null && !files.isJobOf(job, customer)) || files.setJob(id, job) == 0) {
+        throw Problem.fields(List.of(new FieldProblem("job", "Choose a job of this customer.")));
+      }
+    } catch (DataIntegrityViolationException jobIsGone) {
+      throw Problem.fields(List.of(new FieldProblem("job", "Choose a job of this customer.")));
     }
   }
 

@@ -117,6 +117,53 @@ class KeptFilesTest {
     assertThat(maren.call("DELETE", "/api/kept-files/" + id(map), null).status()).isEqualTo(404);
   }
 
+  private long job(long customer, String number, String what) {
+    Map<String, Object> wanted =
+        Map.of(
+            "number",
+            number,
+            "what",
+            what,
+            "standing",
+            "",
+            "state",
+            "OPEN",
+            "place",
+            "",
+            "version",
+            0);
+    return maren
+        .post("/api/customers/" + customer + "/jobs", wanted)
+        .require(200)
+        .json()
+        .path("id")
+        .asLong();
+  }
+
+  @Test
+  void aFileOfACustomerCanBelongToOneOfTheirJobsAndToNoOther() {
+    long nell = fabulum.customer("Nell Arbour");
+    long refit = job(nell, "Q-12", "Refit");
+    long others = job(fabulum.customer("Ada Quill"), "", "Survey");
+    JsonNode estimate = put(priya, "/api/customers/" + nell + "/files", "e.pdf", "estimate");
+    assertThat(estimate.hasNonNull("job")).isFalse();
+    String file = "/api/kept-files/" + id(estimate);
+    priya.put(file + "/job", Map.of("job", refit)).require(204);
+    String files = "/api/customers/" + nell + "/files";
+    JsonNode kept = priya.get(files).require(200).json().get(0);
+    assertThat(kept.path("job").path("id").asLong()).isEqualTo(refit);
+    assertThat(kept.path("job").path("name").asString()).isEqualTo("Q-12 Refit");
+    assertThat(priya.put(file + "/job", Map.of("job", others)).status()).isEqualTo(422);
+    assertThat(priya.put(file + "/job", Map.of("job", 9_999)).status()).isEqualTo(422);
+    assertThat(vera.put(file + "/job", Map.of("job", refit)).status()).isEqualTo(403);
+    assertThat(priya.get(files).json().get(0).path("job").path("id").asLong()).isEqualTo(refit);
+    priya.put(file + "/job", Map.of()).require(204);
+    assertThat(priya.get(files).json().get(0).hasNonNull("job")).isFalse();
+    JsonNode shelf = put(maren, "/api/shelf", "s.pdf", "of all");
+    assertThat(maren.put("/api/kept-files/" + id(shelf) + "/job", Map.of("job", refit)).status())
+        .isEqualTo(404);
+  }
+
   @Test
   void aKeptFileGoesOnThePaperAndIsSentLikeAnyOther() {
     JsonNode rates = put(maren, "/api/shelf", "rates.pdf", "rates");

@@ -4,6 +4,7 @@ import fabulum.server.attachments.KeptFile;
 import java.util.List;
 import java.util.Optional;
 import org.apache.ibatis.annotations.Mapper;
+import org.jspecify.annotations.Nullable;
 
 /** The table of kept files. */
 @Mapper
@@ -22,6 +23,12 @@ public interface KeptFileMapper {
 
   /** 0 when it was changed since. */
   int update(long id, String title, boolean retired, long version);
+
+  /** Whether a job is the customer's, or of somebody who was joined to the same. */
+  boolean isJobOf(long job, long customer);
+
+  /** 0 when there is no such file of a customer. */
+  int setJob(long id, @Nullable Long job);
 
   void deleteLines(long file);
 

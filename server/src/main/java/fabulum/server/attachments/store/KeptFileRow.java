@@ -1,6 +1,7 @@
 package fabulum.server.attachments.store;
 
 import fabulum.server.attachments.KeptFile;
+import fabulum.server.attachments.KeptFile.FileOfJob;
 import java.time.Instant;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -9,6 +10,8 @@ import org.jspecify.annotations.Nullable;
 public record KeptFileRow(
     long id,
     @Nullable Long customerId,
+    @Nullable Long jobId,
+    @Nullable String jobName,
     String title,
     String name,
     String mediaType,
@@ -27,6 +30,7 @@ public record KeptFileRow(
     return new KeptFile(
         id,
         customerId,
+        jobId == null || jobName == null ? null : new FileOfJob(jobId, jobName),
         title,
         name,
         mediaType,

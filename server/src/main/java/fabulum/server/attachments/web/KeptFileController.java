@@ -106,6 +106,23 @@ class KeptFileController {
     return put(id, file, me);
   }
 
+  /**
+   * The job a file belongs to.
+   *
+   * @param job null for none
+   */
+  record FileOfJobRequest(@Nullable Long job) {}
+
+  /** Says to which job of its customer a kept file belongs. */
+  @PutMapping("/api/kept-files/{id}/job")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void putWithJob(
+      @AuthenticationPrincipal SignedIn me,
+      @PathVariable long id,
+      @Valid @RequestBody FileOfJobRequest wanted) {
+    files.putWithJob(id, wanted.job(), me.id());
+  }
+
   /** Keeps a file of a customer no longer; what was sent stays in its script. */
   @DeleteMapping("/api/kept-files/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
