@@ -9,6 +9,9 @@ import { IdentifyBand } from '../identify';
 /** Fetched with the first one that was handed over. */
 const SummaryBand = part(() => import('./SummaryBand').then((part) => part.SummaryBand));
 
+/** Fetched with the first that goes with a text. */
+const Attached = part(() => import('../attachments').then((part) => part.Attached));
+
 /** Fetched with the first script. */
 const ToDoBand = part(() => import('../to-do').then((part) => part.ToDoBand));
 
@@ -70,6 +73,11 @@ export function Bands({ dossier, me, zone, name, onAsk }: Props) {
           <Box component="span" sx={{ typography: 'words' }}>
             {draft.words}
           </Box>
+          {draft.attachments.length > 0 && (
+            <Suspense fallback={null}>
+              <Attached list={draft.attachments} />
+            </Suspense>
+          )}
         </Box>
       ))}
       {identifies && (

@@ -134,6 +134,7 @@ export function DeskList({ onGo }: { onGo: () => void }) {
               when={
                 <>
                   {draft.paper === 'NOTE' ? 'note, ' : ''}
+                  {draft.attached > 0 && `${draft.attached === 1 ? '1 attachment' : `${draft.attached} attachments`}, `}
                   <Moment at={draft.at} zone={zone(conversation)} />
                 </>
               }

@@ -17,6 +17,7 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -142,6 +143,45 @@ public class Attachments {
     return attachments.listOnPaper(conversation, by.value()).stream()
         .map(AttachmentView::of)
         .toList();
+  }
+
+  /**
+   * What someone has put to a text that they have not sent.
+   *
+   * @param at when the latest was put there
+   */
+  public record BegunPaper(long conversationId, int attached, Instant at) {}
+
+  /** What someone has put to texts that they have not sent, by conversation. */
+  public Map<Long, BegunPaper> listBegun(StaffId by) {
+    Map<Long, BegunPaper> begun = new LinkedHashMap<>();
+    attachments.listBegun(by.value()).forEach(one -> begun.put(one.conversationId(), one));
+    return begun;
+  }
+
+  /**
+   * What someone who has left had put to a text.
+   *
+   * @param at when the first was put there
+   */
+  public record LeftPaper(Instant at, List<AttachmentView> attachments) {
+    public LeftPaper {
+      attachments = List.copyOf(attachments);
+    }
+
+    private static LeftPaper of(List<Attachment> all) {
+      return new LeftPaper(all.get(0).madeAt(), all.stream().map(AttachmentView::of).toList());
+    }
+  }
+
+  /** What people who have left had put to texts in a conversation, by person. */
+  public Map<Long, LeftPaper> listLeft(long conversation) {
+    return attachments.listLeft(conversation).stream()
+        .collect(
+            Collectors.groupingBy(
+                one -> Objects.requireNonNull(one.staffId()),
+                LinkedHashMap::new,
+                Collectors.collectingAndThen(Collectors.toList(), LeftPaper::of)));
   }
 
   /**

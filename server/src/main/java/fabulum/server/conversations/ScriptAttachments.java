@@ -85,7 +85,7 @@ public class ScriptAttachments {
     return see(id, asking);
   }
 
-  /** What is only on a paper is seen by its writer alone. */
+  /** What is only on a paper is seen by its writer, and by leads when the writer has left. */
   private Attachment see(AttachmentId id, StaffId asking) {
     Attachment attachment = attachments.get(id);
     inSight.row(new ConversationId(attachment.conversationId()), asking);
@@ -93,10 +93,19 @@ public class ScriptAttachments {
         attachment.entryId() == null
             && attachment.secondLookId() == null
             && attachment.plannedId() == null;
-    if (onPaper && !Long.valueOf(asking.value()).equals(attachment.staffId())) {
+    if (onPaper
+        && !Long.valueOf(asking.value()).equals(attachment.staffId())
+        && !isLeftToLeads(attachment, asking)) {
       throw Problem.notFound("attachment");
     }
     return attachment;
+  }
+
+  private boolean isLeftToLeads(Attachment attachment, StaffId asking) {
+    return permits.of(asking).may(Act.LEAD)
+        && attachments.listLeft(attachment.conversationId()).values().stream()
+            .flatMap(paper -> paper.attachments().stream())
+            .anyMatch(one -> one.id() == attachment.id());
   }
 
   /** Says what something shows, for those who do not see it. */

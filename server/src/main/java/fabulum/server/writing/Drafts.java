@@ -5,13 +5,20 @@ import fabulum.server.access.Permits;
 import fabulum.server.access.StaffId;
 import fabulum.server.attachments.AttachmentView;
 import fabulum.server.attachments.Attachments;
+import fabulum.server.attachments.Attachments.BegunPaper;
+import fabulum.server.attachments.Attachments.LeftPaper;
 import fabulum.server.conversations.Bookkeeping;
 import fabulum.server.conversations.ConversationId;
 import fabulum.server.conversations.Entry;
 import fabulum.server.conversations.InSight;
+import fabulum.server.people.People;
+import fabulum.server.people.StaffView;
 import fabulum.server.writing.store.DraftMapper;
+import fabulum.server.writing.store.LeftDraftRow;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -30,6 +37,7 @@ public class Drafts {
   private final Clock clock;
   private final Attachments attachments;
   private final Bookkeeping books;
+  private final People people;
 
   Drafts(
       DraftMapper drafts,
@@ -37,7 +45,9 @@ public class Drafts {
       Permits permits,
       Clock clock,
       Attachments attachments,
-      Bookkeeping books) {
+      Bookkeeping books,
+      People people) {
+    this.people = people;
     this.attachments = attachments;
     this.books = books;
     this.drafts = drafts;
@@ -148,17 +158,56 @@ public class Drafts {
   /**
    * Words begun in any conversation.
    *
-   * @param words how they begin
+   * @param words how they begin; empty where there are only attachments
+   * @param attached how many attachments are to go with them
    */
-  public record BegunDraft(long conversationId, Paper paper, String words, Instant at) {}
+  public record BegunDraft(
+      long conversationId, Paper paper, String words, Instant at, int attached) {
+    private BegunDraft with(int more) {
+      return new BegunDraft(conversationId, paper, words, at, more);
+    }
+  }
 
   /** What someone has begun to write anywhere, the latest first. */
   public List<BegunDraft> listOf(StaffId me) {
-    return drafts.listOf(me.value(), MOST);
+    Map<Long, BegunPaper> papers = attachments.listBegun(me);
+    List<BegunDraft> begun = new ArrayList<>();
+    for (BegunDraft draft : drafts.listOf(me.value(), MOST)) {
+      BegunPaper paper =
+          draft.paper() == Paper.REPLY ? papers.remove(draft.conversationId()) : null;
+      begun.add(paper == null ? draft : draft.with(paper.attached()));
+    }
+    papers.forEach((id, paper) ->
+        begun.add(new BegunDraft(id, Paper.REPLY, "", paper.at(), paper.attached())));
+    return begun.stream()
+        .sorted(Comparator.comparing(BegunDraft::at).reversed())
+        .limit(MOST)
+        .toList();
   }
 
   /** What people who have left had begun to write in a conversation; only leads are shown it. */
   public List<LeftDraft> listLeft(ConversationId id, StaffId asking) {
-    return permits.of(asking).may(Act.LEAD) ? drafts.listLeft(id.value()) : List.of();
+    return permits.of(asking).may(Act.LEAD) ? listLeft(id) : List.of();
+  }
+
+  private List<LeftDraft> listLeft(ConversationId id) {
+    Map<Long, StaffView> staff = people.byId();
+    Map<Long, LeftPaper> papers = attachments.listLeft(id.value());
+    List<LeftDraft> left = new ArrayList<>();
+    for (LeftDraftRow row : drafts.listLeft(id.value())) {
+      LeftPaper with = row.paper() == Paper.REPLY ? papers.remove(row.staffId()) : null;
+      left.add(left(staff, row, with == null ? List.of() : with.attachments()));
+    }
+    papers.forEach((who, with) -> {
+      LeftDraftRow row = new LeftDraftRow(who, Paper.REPLY, "", with.at());
+      left.add(left(staff, row, with.attachments()));
+    });
+    return left;
+  }
+
+  private static LeftDraft left(
+      Map<Long, StaffView> staff, LeftDraftRow row, List<AttachmentView> with) {
+    StaffView by = staff.get(row.staffId());
+    return new LeftDraft(by == null ? "" : by.name(), row.paper(), row.words(), row.at(), with);
   }
 }

@@ -1,6 +1,17 @@
 package fabulum.server.writing;
 
+import fabulum.server.attachments.AttachmentView;
 import java.time.Instant;
+import java.util.List;
 
-/** Words that a person who has left had begun to write. */
-public record LeftDraft(String by, Paper paper, String words, Instant at) {}
+/**
+ * What a person who has left had begun to write.
+ *
+ * @param words empty where there are only attachments
+ */
+public record LeftDraft(
+    String by, Paper paper, String words, Instant at, List<AttachmentView> attachments) {
+  public LeftDraft {
+    attachments = List.copyOf(attachments);
+  }
+}

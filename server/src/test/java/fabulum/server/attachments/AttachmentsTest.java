@@ -3,6 +3,7 @@ package fabulum.server.attachments;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.sun.net.httpserver.HttpServer;
+import fabulum.core.access.Role;
 import fabulum.core.delivery.Gateway.OutgoingText;
 import fabulum.core.delivery.Media;
 import fabulum.server.testing.Answer;
@@ -38,6 +39,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.MissingNode;
 
 /** What goes and comes with texts. */
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
@@ -352,6 +354,58 @@ class AttachmentsTest {
         .isEqualTo(404);
     priya.call("DELETE", paper(conversation) + "/" + plan, null).require(204);
     assertThat(attached(priya, conversation)).isEmpty();
+  }
+
+  @Test
+  void attachmentsThatAreNotSentAreAmongTheDraftsAlsoWithoutWords() {
+    long conversation = conversation();
+    put(priya, conversation, "plan.pdf", Samples.pdf());
+    put(priya, conversation, "more.pdf", Samples.words("%PDF-1.4 more"));
+    JsonNode alone = draftOf(priya, conversation);
+    assertThat(alone.path("words").asString()).isEmpty();
+    assertThat(alone.path("attached").asInt()).isEqualTo(2);
+    priya
+        .put("/api/conversations/" + conversation + "/drafts/REPLY", Map.of("words", "The plan"))
+        .require(204);
+    JsonNode both = draftOf(priya, conversation);
+    assertThat(both.path("words").asString()).isEqualTo("The plan");
+    assertThat(both.path("attached").asInt()).isEqualTo(2);
+    assertThat(draftOf(maren, conversation).isMissingNode()).isTrue();
+    long[] all =
+        attached(priya, conversation).valueStream().mapToLong(AttachmentsTest::id).toArray();
+    send(priya, conversation, "The plan", all).require(200);
+    assertThat(draftOf(priya, conversation).path("attached").asInt()).isZero();
+  }
+
+  /** What the desk says was begun in a conversation. */
+  private static JsonNode draftOf(Browser by, long conversation) {
+    return by.get("/api/desk")
+        .require(200)
+        .json()
+        .path("drafts")
+        .valueStream()
+        .map(one -> one.path("draft"))
+        .filter(one -> one.path("conversationId").asLong() == conversation)
+        .findFirst()
+        .orElse(MissingNode.getInstance());
+  }
+
+  @Test
+  void whatSomeoneWhoLeftHadAttachedIsLeftToLeads() {
+    long gone = office.add("gwen", "Gwen Gone", Role.STAFF, 1);
+    Browser gwen = fabulum.signedIn("gwen");
+    long conversation = conversation();
+    long plan = id(put(gwen, conversation, "plan.pdf", Samples.pdf()));
+    assertThat(maren.get("/api/attachments/" + plan).status()).isEqualTo(404);
+    maren.post("/api/office/people/" + gone + "/off", Map.of()).require(200);
+    JsonNode left =
+        maren.get("/api/conversations/" + conversation).require(200).json().path("left").get(0);
+    assertThat(left.path("by").asString()).isEqualTo("Gwen Gone");
+    assertThat(left.path("words").asString()).isEmpty();
+    assertThat(id(left.path("attachments").get(0))).isEqualTo(plan);
+    maren.get("/api/attachments/" + plan).require(200);
+    assertThat(priya.get("/api/attachments/" + plan).status()).isEqualTo(404);
+    assertThat(priya.get("/api/conversations/" + conversation).json().path("left")).isEmpty();
   }
 
   @Test

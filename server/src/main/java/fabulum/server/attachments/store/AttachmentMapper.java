@@ -1,6 +1,7 @@
 package fabulum.server.attachments.store;
 
 import fabulum.server.attachments.Attachment;
+import fabulum.server.attachments.Attachments.BegunPaper;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -20,6 +21,12 @@ public interface AttachmentMapper {
 
   /** The newest that are here, of texts of these conversations. */
   List<Attachment> listNewest(List<Long> conversations, int limit);
+
+  /** What someone has on papers, by conversation. */
+  List<BegunPaper> listBegun(long staff);
+
+  /** What people who have left have on papers in a conversation. */
+  List<Attachment> listLeft(long conversation);
 
   /** What is on the paper of a person in a conversation. */
   List<Attachment> listOnPaper(long conversation, long staff);

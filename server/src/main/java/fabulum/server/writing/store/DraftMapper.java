@@ -3,7 +3,6 @@ package fabulum.server.writing.store;
 import fabulum.server.writing.DraftView;
 import fabulum.server.writing.Drafts.BegunDraft;
 import fabulum.server.writing.Drafts.Draft;
-import fabulum.server.writing.LeftDraft;
 import fabulum.server.writing.Paper;
 import java.time.Instant;
 import java.util.List;
@@ -17,7 +16,7 @@ public interface DraftMapper {
   void keep(long staffId, long conversationId, Draft draft, Instant at);
 
   /** What those who have left had begun to write here. */
-  List<LeftDraft> listLeft(long conversationId);
+  List<LeftDraftRow> listLeft(long conversationId);
 
   List<BegunDraft> listOf(long staffId, int limit);
 
