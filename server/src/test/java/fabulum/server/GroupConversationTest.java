@@ -17,6 +17,8 @@ import fabulum.server.testing.Browser;
 import fabulum.server.testing.Fabulum;
 import fabulum.server.testing.OnSharedProgram;
 import fabulum.server.testing.Webhook;
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
@@ -24,13 +26,11 @@ import java.util.stream.Stream;
 import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.json.JsonMapper;
 
 /** Conversations of one line with several numbers, as far as the tables and the network go. */
 @OnSharedProgram
 class GroupConversationTest {
   private static final LineId LINE = new LineId(1);
-  private static final JsonMapper JSON = JsonMapper.builder().build();
 
   private final Fabulum fabulum;
   private final Browser maren;
@@ -178,26 +178,8 @@ class GroupConversationTest {
   }
 
   private void arrives(PhoneNumber from, List<PhoneNumber> group, String words) {
-    fabulum
-        .webhook()
-        .told(
-            JSON.writeValueAsString(
-                Map.of(
-                    "type",
-                    "text.received",
-                    "id",
-                    Webhook.id(),
-                    "from",
-                    from.e164(),
-                    "to",
-                    Fabulum.DOCK,
-                    "group",
-                    group.stream().map(PhoneNumber::e164).toList(),
-                    "body",
-                    words,
-                    "receivedAt",
-                    fabulum.clock.instant().toString())))
-        .require(200);
+    List<String> others = group.stream().map(PhoneNumber::e164).toList();
+    fabulum.webhook().toAll(from.e164(), Fabulum.DOCK, others, words).require(200);
   }
 
   private long idOf(String number) {
@@ -239,6 +221,35 @@ class GroupConversationTest {
     maren.post("/api/conversations/" + id + "/texts", text("Not asked again.")).require(200);
     assertThat(maren.get("/api/conversations/" + id).require(200).json().path("members"))
         .hasSize(3);
+  }
+
+  @Test
+  void aGroupAmongSeveralGetsOneTextForAllAndNobodyInItGetsItTwice() {
+    List<PhoneNumber> two = numbers(2);
+    arrives(two.get(0), two, "the two of us");
+    long group = idOf(two.get(0).e164());
+    List<Long> ids = new ArrayList<>(List.of(group));
+    for (PhoneNumber alone : List.of(two.get(1), numbers(1).get(0))) {
+      fabulum.webhook().text(alone.e164(), Fabulum.DOCK, "me alone").require(200);
+      ids.add(conversations.open(LINE, Participants.of(alone)).value());
+    }
+    Collections.reverse(ids);
+    String words = "Closed at noon, " + Fabulum.reference();
+    Map<String, Object> act = Map.of("ids", ids, "what", "TEXT", "words", words);
+    JsonNode check = maren.post("/api/several/check", act).require(200).json();
+    assertThat(check.path("will").asInt()).isEqualTo(2);
+    assertThat(check.path("parts").asInt()).as("a part for each number").isEqualTo(3);
+    assertThat(check.path("skipped").get(0).path("why").asString())
+        .isEqualTo("This number already gets it, in another conversation.");
+    maren.post("/api/several", Map.of("act", act, "reference", Fabulum.reference())).require(200);
+    fabulum.network.awaitHanded(words, 2, () -> {});
+    List<String> reached =
+        fabulum.network.handed.stream()
+            .filter(one -> one.words().equals(words))
+            .flatMap(one -> one.to().stream())
+            .map(PhoneNumber::e164)
+            .toList();
+    assertThat(reached).hasSize(3).doesNotHaveDuplicates().contains(two.get(1).e164());
   }
 
   @Test

@@ -9,6 +9,7 @@ import fabulum.core.sending.SendRules;
 import fabulum.core.sending.Severity;
 import fabulum.server.access.StaffId;
 import fabulum.server.conversations.ConversationId;
+import fabulum.server.customers.NumberId;
 import fabulum.server.inbox.ConversationView;
 import fabulum.server.messaging.Messaging;
 import fabulum.server.sending.Decisions.Decided;
@@ -16,6 +17,8 @@ import fabulum.server.sending.Decisions.Wanted;
 import fabulum.server.sending.SendSetup;
 import java.math.BigDecimal;
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -42,16 +45,14 @@ class TextCheck {
   CheckView check(String words, List<ConversationView> chosen, StaffId by) {
     Author author = new Author.Several(by.value(), chosen.size());
     List<Skipped> skipped = new ArrayList<>();
-    Set<String> numbers = new HashSet<>();
+    Set<NumberId> reached = new HashSet<>();
     Sum sum = new Sum();
-    for (ConversationView one : chosen) {
+    for (ConversationView one : groupsFirst(chosen)) {
       Decided decided = decide(one, words, author);
-      Optional<String> why =
-          against(decided)
-              .or(() ->
-                  numbers.add(one.address())
-                      ? Optional.empty()
-                      : Optional.of("This number already gets it, in another conversation."));
+      Optional<String> why = against(decided).or(() -> again(one, decided, reached));
+      if (why.isEmpty()) {
+        reached.addAll(decided.numbers());
+      }
       why.ifPresentOrElse(
           sentence -> skipped.add(new Skipped(one.id(), BatchCheck.name(one), sentence)),
           () -> sum.add(decided));
@@ -67,6 +68,24 @@ class TextCheck {
         skipped,
         ofAct.stream().map(Objection::sentence).toList(),
         ofAct.stream().anyMatch(each -> each.severity() == Severity.REFUSE));
+  }
+
+  /** Otherwise the others of a group would miss what one of them got alone. */
+  private static List<ConversationView> groupsFirst(List<ConversationView> chosen) {
+    return chosen.stream()
+        .sorted(Comparator.comparingInt(ConversationView::numbers).reversed())
+        .toList();
+  }
+
+  /** Nobody gets it twice. */
+  private static Optional<String> again(
+      ConversationView one, Decided decided, Set<NumberId> reached) {
+    if (Collections.disjoint(decided.numbers(), reached)) {
+      return Optional.empty();
+    }
+    return Optional.of(
+        (one.numbers() > 1 ? "A number of this group" : "This number")
+            + " already gets it, in another conversation.");
   }
 
   private Decided decide(ConversationView one, String words, Author author) {

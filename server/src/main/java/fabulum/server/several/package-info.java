@@ -7,6 +7,7 @@
       "people",
       "lines",
       "topics",
+      "customers",
       "conversations",
       "inbox",
       "undo",

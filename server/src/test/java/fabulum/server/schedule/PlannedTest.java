@@ -3,6 +3,8 @@ package fabulum.server.schedule;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fabulum.core.access.Role;
+import fabulum.core.delivery.Gateway.OutgoingText;
+import fabulum.core.phone.PhoneNumber;
 import fabulum.server.access.StaffId;
 import fabulum.server.schedule.store.PlannedMapper;
 import fabulum.server.testing.Answer;
@@ -158,6 +160,26 @@ class PlannedTest {
         .isTrue();
     timePasses(Duration.ofDays(1));
     assertThat(sent(id)).hasSize(1);
+  }
+
+  @Test
+  void plannedForAGroupItGoesOnceToAllWhoStillGetTexts() {
+    List<String> three =
+        List.of(fabulum.freshNumber(), fabulum.freshNumber(), fabulum.freshNumber());
+    fabulum.webhook().toAll(three.get(0), Fabulum.DOCK, three, "the three of us").require(200);
+    long id = maren.conversationOf(three.get(0)).path("id").asLong();
+    String words = "Lift at ten, " + Fabulum.reference();
+    plan(maren, id, later(words, in(Duration.ofHours(2)))).require(200);
+    fabulum.webhook().toAll(three.get(2), Fabulum.DOCK, three, "STOP").require(200);
+    timePasses(Duration.ofHours(2));
+    assertThat(sent(id)).containsExactly(words);
+    fabulum.network.awaitHanded(words, 1, () -> {});
+    List<OutgoingText> handed =
+        fabulum.network.handed.stream().filter(one -> one.words().equals(words)).toList();
+    assertThat(handed).hasSize(1);
+    assertThat(handed.get(0).group()).isTrue();
+    assertThat(handed.get(0).to().stream().map(PhoneNumber::e164))
+        .containsExactlyInAnyOrder(three.get(0), three.get(1));
   }
 
   @Test

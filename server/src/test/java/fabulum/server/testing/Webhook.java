@@ -7,7 +7,9 @@ import java.nio.charset.StandardCharsets;
 import java.security.GeneralSecurityException;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.HashMap;
 import java.util.HexFormat;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import javax.crypto.Mac;
@@ -42,6 +44,14 @@ public final class Webhook {
 
   public Answer text(String id, String from, String line, String words, Instant at) {
     return told(JSON.writeValueAsString(textMessage(id, from, line, words, at)));
+  }
+
+  /** A text to a group: the line and these other numbers. */
+  public Answer toAll(String from, String line, List<String> group, String words) {
+    Map<String, Object> message =
+        new HashMap<>(textMessage(id(), from, line, words, clock.instant()));
+    message.put("group", group);
+    return told(JSON.writeValueAsString(message));
   }
 
   public static Map<String, Object> textMessage(

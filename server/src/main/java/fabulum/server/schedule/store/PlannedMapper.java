@@ -31,7 +31,7 @@ public interface PlannedMapper {
   /** Ids of those that wait, from one on. */
   List<Long> listAllWaiting(long afterId, int limit);
 
-  /** Ids of those that wait to go to a number; from one line, or from all. */
+  /** Ids of those that wait to go to a number alone; from one line, or from all. */
   List<Long> listWaitingTo(long number, @Nullable Long line);
 
   /** In whose names texts wait. */
