@@ -13,6 +13,7 @@ import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.HexFormat;
+import java.util.List;
 import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
@@ -30,6 +31,7 @@ import org.springframework.context.ConfigurableApplicationContext;
 /** The network as its written protocol has it, seen from a business that uses it. */
 class NetworkTest {
   private static final String HANDSET = "+13125550123";
+  private static final String OTHER = "+13125550124";
   private static final String LINE = "+19205550101";
 
   /** What the business was told. */
@@ -160,6 +162,75 @@ class NetworkTest {
       assertThat(nextTold().body() + nextTold().body()).contains("\"state\":\"delivered\"");
     } finally {
       back.stop(0);
+    }
+  }
+
+  @Test
+  void aTextToAGroupReachesEachHandsetAndIsReportedOfEach() throws Exception {
+    String body =
+        """
+        {"reference": "reference-to-both", "from": "%s", "group": ["%s", "%s"], "body": "Both of you"}
+        """
+            .formatted(LINE, HANDSET, OTHER);
+    call("PUT", "/handsets/" + OTHER + "/state", "{\"state\":\"GONE\"}", "");
+    assertThat(call("POST", "/network/texts", body, "key").status()).isEqualTo(202);
+    List<String> reports = List.of(nextTold().body(), nextTold().body(), nextTold().body());
+    assertThat(reports)
+        .anyMatch(one -> one.contains("delivered") && one.contains(HANDSET))
+        .anyMatch(one -> one.contains("failed") && one.contains(OTHER));
+    assertThat(call("GET", "/handsets/" + HANDSET, "", "").body()).contains("Both of you", OTHER);
+    assertThat(call("GET", "/handsets/" + OTHER, "", "").body()).doesNotContain("Both of you");
+    assertThat(call("GET", "/network/texts/by-reference/reference-to-both", "", "key").body())
+        .contains(HANDSET, OTHER);
+  }
+
+  @Test
+  void whatAHandsetSaysToAGroupIsToldWithTheOthersAndShownOnTheirs() throws Exception {
+    String text = "{\"to\":\"%s\",\"body\":\"To all\",\"group\":[\"%s\"]}";
+    call("POST", "/handsets/" + HANDSET + "/texts", text.formatted(LINE, OTHER), "");
+    assertThat(nextTold().body()).contains("To all", "\"group\":[\"" + OTHER + "\"]");
+    assertThat(call("GET", "/handsets/" + OTHER, "", "").body()).contains("To all", HANDSET);
+    handsetSends("To you alone");
+    assertThat(nextTold().body()).contains("To you alone", "\"group\":null");
+    assertThat(call("GET", "/handsets/" + OTHER, "", "").body()).doesNotContain("To you alone");
+  }
+
+  @Test
+  void whatAHandsetSendsCanBeLostOrSpoiltOnTheWayAsOftenAsItIsTold() throws Exception {
+    String file = "{\"name\":\"note.txt\",\"type\":\"text/plain\",\"data\":\"YSBjaGFydA==\"}";
+    String text = "{\"to\":\"" + LINE + "\",\"body\":\"\",\"media\":[" + file + "]}";
+    call("POST", "/handsets/" + HANDSET + "/texts", text, "");
+    String url = nextTold().body().split("\"url\":\"")[1].split("\"")[0];
+    String path = URI.create(url).getPath();
+    misbehave("\"loseMedia\":1,\"spoilMedia\":1");
+    assertThat(call("GET", path, "", "").status()).isEqualTo(404);
+    assertThat(call("GET", path, "", "").body()).hasSize(7).isNotEqualTo("a chart");
+    assertThat(call("GET", path, "", "").body()).isEqualTo("a chart");
+    assertThat(call("GET", "/network/media/no-such-file", "", "").status()).isEqualTo(404);
+  }
+
+  @Test
+  void whatIsNotWholeWhenItIsFetchedIsNotDelivered() throws Exception {
+    HttpServer files = HttpServer.create(new InetSocketAddress("localhost", 0), 0);
+    files.createContext(
+        "/",
+        exchange -> {
+          exchange.sendResponseHeaders(200, 4);
+          exchange.getResponseBody().write(new byte[4]);
+          exchange.close();
+        });
+    files.start();
+    try {
+      String body =
+          """
+          {"reference": "reference-spoilt", "from": "%s", "to": "%s", "body": "",
+           "media": [{"url": "http://localhost:%d/", "octets": 4, "sha256": "%s"}]}
+          """
+              .formatted(LINE, HANDSET, files.getAddress().getPort(), "00".repeat(32));
+      assertThat(call("POST", "/network/texts", body, "key").status()).isEqualTo(202);
+      assertThat(nextTold().body()).contains("failed", "media-unavailable");
+    } finally {
+      files.stop(0);
     }
   }
 
