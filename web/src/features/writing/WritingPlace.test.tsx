@@ -1,7 +1,7 @@
 // @vitest-environment jsdom
 import { act, cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
 import { createRef } from 'react';
-import { describe, expect, it, vi } from 'vitest';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { type Dossier, keys } from '../../shared/api';
 import { checked, conversation, dock, maren, priya, session } from '../../testing/data';
 import { lastOffer, withdrawOffer, WORDS_BACK, type WordsBack } from '../../shared/ui';
@@ -489,6 +489,48 @@ describe('the writing place', () => {
       fireEvent.click(await screen.findByRole('button', { name: 'Remove plan.pdf' }));
       expect(page.queries.getQueryData<Dossier>(keys.dossier(7))?.attached).toEqual([]);
       await waitFor(() => expect(page.asked.some(({ method }) => method === 'DELETE')).toBe(true));
+    });
+
+    describe('dropped and pasted', () => {
+      /** Takes everything and answers nothing: what was added stays on its way. */
+      class Silent {
+        upload = {};
+        open = () => undefined;
+        setRequestHeader = () => undefined;
+        send = () => undefined;
+        abort = () => undefined;
+      }
+      const sketch = new File(['lines'], 'sketch.png', { type: 'image/png' });
+      const onItsWay = () => screen.queryByRole('progressbar', { name: 'sketch.png on its way' });
+      const drop = () =>
+        fireEvent.drop(screen.getByRole('region', { name: 'Writing place' }), {
+          dataTransfer: { files: [sketch], types: ['Files'] },
+        });
+      const paste = (types: string[]) => fireEvent.paste(paper(), { clipboardData: { files: [sketch], types } });
+      beforeEach(() => vi.stubGlobal('XMLHttpRequest', Silent));
+      afterEach(() => vi.unstubAllGlobals());
+
+      it('are added wherever they are let go in the writing place', async () => {
+        lay();
+        drop();
+        await waitFor(() => expect(onItsWay()).toBeTruthy());
+      });
+
+      it('are added from the clipboard, but not beside copied words', async () => {
+        lay();
+        paste(['text/plain', 'Files']);
+        expect(onItsWay()).toBeNull();
+        paste(['Files']);
+        await waitFor(() => expect(onItsWay()).toBeTruthy());
+      });
+
+      it('are neither added to a note nor opened in place of the page', () => {
+        lay();
+        fireEvent.click(screen.getByRole('button', { name: 'Note' }));
+        paste(['Files']);
+        expect(drop()).toBe(false);
+        expect(onItsWay()).toBeNull();
+      });
     });
 
     it('stays with a note for the team, where nothing can be attached', async () => {
