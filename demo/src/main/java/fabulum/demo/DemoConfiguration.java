@@ -5,6 +5,7 @@ import fabulum.server.attachments.KeptFiles;
 import fabulum.server.enquiries.Forms;
 import fabulum.server.lines.Lines;
 import fabulum.server.messaging.Arrivals;
+import fabulum.server.ownership.BroughtIn;
 import fabulum.server.ownership.Ownership;
 import fabulum.server.people.People;
 import fabulum.server.people.Teams;
@@ -53,6 +54,7 @@ class DemoConfiguration {
       Ownership owning,
       Notes notes,
       SecondLooks looks,
+      BroughtIn brought,
       Links links,
       TemplateFiles templates,
       KeptFiles kept,
@@ -76,7 +78,8 @@ class DemoConfiguration {
             transactions,
             json,
             settings.data());
-    ThisMorning morning = new ThisMorning(owning, notes, looks, new JdbcTemplate(database));
+    ThisMorning morning =
+        new ThisMorning(owning, notes, looks, brought, new JdbcTemplate(database));
     DemoTemplates book = new DemoTemplates(links, templates, new JdbcTemplate(database));
     DemoFiles files = new DemoFiles(kept, attachments, new JdbcTemplate(database));
     DemoPlans planned = new DemoPlans(plans, planList, new JdbcTemplate(database));

@@ -46,8 +46,27 @@ final class DemoFiles {
     kept.put(null, "Map of North Dock.png", painted(DemoFiles::map), MAREN);
     kept.put(null, "Rules of the dock.pdf", page("Rules of the dock: walk, do not run."), MAREN);
     kept.put(null, "Rates for visitors.pdf", page("Visitors: by the foot and night."), MAREN);
+    estimates();
     arrived("There's a sheen of diesel", "pier A.jpg", painted(DemoFiles::sheen));
     arrived("Just so you know a cleat", "loose cleat.jpg", painted(DemoFiles::cleat));
+  }
+
+  /** An estimate with each of some jobs of customers who are talked with just now. */
+  private void estimates() {
+    tables
+        .queryForList(
+            "select min(j.id) from job j join conversation c on c.customer_id = j.customer_id"
+                + " where c.box <> 'DONE' group by c.customer_id order by 1 fetch first 3 rows only",
+            Long.class)
+        .forEach(job -> {
+          Long customer =
+              tables.queryForObject("select customer_id from job where id = ?", Long.class, job);
+          String number =
+              tables.queryForObject("select number from job where id = ?", String.class, job);
+          ByteArrayInputStream estimate = page("Estimate for job " + number + ".");
+          long file = kept.put(customer, "Estimate " + number + ".pdf", estimate, MAREN).id();
+          kept.putWithJob(file, job, MAREN);
+        });
   }
 
   /** A picture with the last text of the customer, where that fits the season. */

@@ -5,6 +5,7 @@ import fabulum.core.sending.Author;
 import fabulum.server.access.StaffId;
 import fabulum.server.conversations.ConversationId;
 import fabulum.server.conversations.Said;
+import fabulum.server.ownership.BroughtIn;
 import fabulum.server.ownership.HandTo;
 import fabulum.server.ownership.Ownership;
 import fabulum.server.writing.Notes;
@@ -16,21 +17,27 @@ import java.util.Optional;
 import org.springframework.jdbc.core.JdbcTemplate;
 
 /**
- * What colleagues did with each other just before one comes in: they handed over, and named each
- * other in notes. Done as they do it, so that there are summaries and notices.
+ * What colleagues did with each other just before one comes in: they handed over, named each other
+ * in notes, and brought one in from another team. Done as they do it, so that there are summaries
+ * and notices.
  */
 final class ThisMorning {
   private static final long MAREN = 1;
   private static final long TOBIAS = 2;
   private static final long PRIYA = 3;
+  private static final long ELI = 4;
+  private static final long WEN = 5;
   private static final long NOOR = 8;
 
   private final Ownership owning;
   private final Notes notes;
   private final SecondLooks looks;
+  private final BroughtIn brought;
   private final JdbcTemplate tables;
 
-  ThisMorning(Ownership owning, Notes notes, SecondLooks looks, JdbcTemplate tables) {
+  ThisMorning(
+      Ownership owning, Notes notes, SecondLooks looks, BroughtIn brought, JdbcTemplate tables) {
+    this.brought = brought;
     this.owning = owning;
     this.notes = notes;
     this.looks = looks;
@@ -61,6 +68,16 @@ final class ThisMorning {
                 new ToDo.Wanted(MAREN, now.plus(Duration.ofHours(20))),
                 "demo-to-do-" + id.value(),
                 new StaffId(MAREN)));
+    find("Someone bumped us")
+        .ifPresent(id -> {
+          brought.bringIn(id, new StaffId(WEN), true, new StaffId(ELI));
+          notes.add(
+              id,
+              "@Eli Castellanos their insurance wants photos and our estimate on one page. Send me both and I write it.",
+              null,
+              "demo-guest-" + id.value(),
+              new StaffId(WEN));
+        });
     // Noor is new here, so a colleague looks at what she writes.
     tables.update("update staff set second_look = true where id = ?", NOOR);
     find("Just so you know a cleat")
