@@ -24,6 +24,8 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.locks.LockSupport;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import org.slf4j.Logger;
@@ -39,6 +41,9 @@ import org.springframework.stereotype.Component;
  */
 @Component
 class ExportRunner implements DisposableBean {
+  /** The id of its export, and what it is. */
+  private static final Pattern FILE = Pattern.compile("(\\d{1,18})\\.\\w+");
+
   private static final Logger log = LoggerFactory.getLogger(ExportRunner.class);
 
   private static final int PATIENCE_SECONDS = 1_800;
@@ -104,13 +109,13 @@ class ExportRunner implements DisposableBean {
     }
   }
 
-  /** Takes all files away but those of some exports. */
+  /** Takes all files away but those of some exports, and those that are of none at all. */
   void forgetAllBut(Set<Long> kept) throws IOException {
     if (Files.isDirectory(folder)) {
       try (var all = Files.list(folder)) {
         for (Path file : all.toList()) {
-          String id = file.getFileName().toString().split("\\.", 2)[0];
-          if (!kept.contains(Long.valueOf(id))) {
+          Matcher name = FILE.matcher(file.getFileName().toString());
+          if (name.matches() && !kept.contains(Long.valueOf(name.group(1)))) {
             Files.deleteIfExists(file);
           }
         }

@@ -28,7 +28,6 @@ import org.jspecify.annotations.Nullable;
 
 /** What the entries of one day on one line mean for figures. */
 final class DayFacts {
-  private static final String NO_REASON = "no reason given";
   private static final Set<EventKind> TIMED =
       Set.of(EventKind.DONE, EventKind.DONE_UNANSWERED, EventKind.IDENTIFIED);
 
@@ -243,7 +242,7 @@ final class DayFacts {
             .filter(row -> row.delivery() == DeliveryState.NOT_DELIVERED)
             .collect(
                 Collectors.groupingBy(
-                    row -> row.failureReason() == null ? NO_REASON : row.failureReason(),
+                    row -> row.failureReason() == null ? FailureRow.NO_REASON : row.failureReason(),
                     Collectors.counting()));
     return reasons.entrySet().stream()
         .map(each -> new FailureRow(day.line(), day.day(), each.getKey(), each.getValue()))

@@ -308,6 +308,19 @@ class ExportsTest {
   }
 
   @Test
+  void whatIsLeftOverIsTakenAwayAndWhatIsNotOursIsLeftAlone() throws IOException {
+    long kept = made("sent; ever", "CSV", false);
+    Path folder = fabulum.context.getBean(DataSettings.class).exports();
+    Path left = Files.createFile(folder.resolve("99999999.part"));
+    Path others = Files.createFile(folder.resolve("read me.txt"));
+    fabulum.context.getBean(Exports.class).sweep();
+    assertThat(left).doesNotExist();
+    assertThat(others).exists();
+    maren.get("/api/exports/" + kept + "/file").require(200);
+    Files.delete(others);
+  }
+
+  @Test
   void onlyWhoMayExportsAndOnlyTheirOwnForSevenDays() {
     ask(otto, "ever", "CSV", false).require(403);
     long id = made("sent; ever", "CSV", false);

@@ -186,6 +186,16 @@ class FiguresTest {
     JsonNode behind =
         ask(maren, "/behind?key=Out+of+service.", "texts not delivered; by reason; " + days).json();
     assertThat(behind.path("cases").get(0).path("reason").asString()).isEqualTo("Out of service.");
+
+    // As from a network that does not say why.
+    fabulum.tables.update("update entry set failure_reason = null where reference = ?", reference);
+    maren.post("/api/reports/again", Map.of()).require(204);
+    String sentence = "texts not delivered; by reason; " + days;
+    String none = "no reason given";
+    assertThat(fabulum.becomes(() -> report(maren, sentence).toString().contains(none))).isTrue();
+    String path = "/behind?key=" + none.replace(' ', '+');
+    assertThat(ask(maren, path, sentence).json().path("cases").size()).isOne();
+    assertThat(ask(maren, "/behind?key=Gone", sentence).json().path("cases").size()).isZero();
   }
 
   @Test

@@ -16,4 +16,10 @@ public record BehindChoice(
     @Nullable Long staffId,
     @Nullable Long topicId,
     @Nullable String reason,
-    boolean late) {}
+    boolean late) {
+
+  /** Those of which the network gave no reason. */
+  public boolean withoutReason() {
+    return FailureRow.NO_REASON.equals(reason);
+  }
+}
