@@ -19,6 +19,7 @@ import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -220,8 +221,8 @@ class EnquiriesTest {
   void aPageOfAnotherMakeOrOfYesterdayIsShownAgainWithWhatWasFilledIn() throws Exception {
     String form = formOf(Map.of());
     String old = token(form);
-    String other = token(formOf(Map.of("name", "Another")));
     fabulum.clock.advance(Duration.ofDays(1).plusSeconds(1));
+    String other = token(formOf(Map.of("name", "Another")));
     for (String bad : List.of("", "x", old, other)) {
       HttpResponse<String> page = post("/form/" + form, filled(bad, "Is C14 free?"));
       assertThat(page.statusCode()).isEqualTo(422);
@@ -336,9 +337,7 @@ class EnquiriesTest {
     assertThat(codesCounted()).isZero();
   }
 
-  @Test
-  void anotherProgramHandsInAnEnquiryWithItsKey() {
-    String form = formOf(Map.of());
+  private static Browser programOf(String form) {
     String key =
         maren
             .post(
@@ -348,7 +347,50 @@ class EnquiriesTest {
             .json()
             .path("key")
             .asString();
-    Browser site = fabulum.browser().withKey(key);
+    return fabulum.browser().withKey(key);
+  }
+
+  @Test
+  void inAnHourANumberHandsInFiveAndAFormTakesTwoHundredWhereverTheyComeFrom() {
+    String form = formOf(Map.of("confirms", false));
+    Browser site = programOf(form);
+    assertThat(IntStream.range(0, 6).map(i -> status(site, form, i, number)))
+        .as("one number from six addresses")
+        .containsExactly(200, 200, 200, 200, 200, 429);
+    assertThat(IntStream.range(6, 202).map(i -> status(site, form, i, numberOf(i))))
+        .as("each number once from an address of its own")
+        .filteredOn(status -> status == 429)
+        .hasSize(1);
+    String other = formOf(Map.of("confirms", false));
+    assertThat(status(programOf(other), other, 300, numberOf(300))).isEqualTo(200);
+  }
+
+  private static String numberOf(int i) {
+    return "+1" + (212 + i / 90) + "5550" + (100 + i % 90);
+  }
+
+  private static int status(Browser site, String form, int i, String number) {
+    Map<String, Object> said =
+        Map.of(
+            "reference",
+            "limit-0000-" + i + form,
+            "name",
+            "Ada Pell",
+            "number",
+            number,
+            "words",
+            "Number " + i,
+            "agreed",
+            true,
+            "address",
+            "198.51." + i / 100 + "." + (1 + i % 100));
+    return site.post("/api/outside/v1/forms/" + form + "/enquiries", said).status();
+  }
+
+  @Test
+  void anotherProgramHandsInAnEnquiryWithItsKey() {
+    String form = formOf(Map.of());
+    Browser site = programOf(form);
     String at = "/api/outside/v1/forms/" + form + "/enquiries";
     Map<String, Object> said =
         Map.of(
