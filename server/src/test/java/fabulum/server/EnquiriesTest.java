@@ -409,6 +409,10 @@ class EnquiriesTest {
     assertThat(site.post(at, said).require(200).json().path("state").asString()).isEqualTo("CODE");
     String confirm = at + "/site-0000" + form + "/code";
     assertThat(site.post(confirm, Map.of("code", "1")).problem()).isEqualTo("bad-fields");
+    String elsewhere = confirm.replace(form + "/enq", formOf(Map.of()) + "/enq");
+    assertThat(site.post(elsewhere, Map.of("code", code())).status())
+        .as("by another form")
+        .isEqualTo(404);
     site.post(confirm, Map.of("code", code())).require(200);
     assertThat(site.post(at, said).require(200).json().path("state").asString()).isEqualTo("TAKEN");
     assertThat(script()).contains("From our own page\nAda Pell");
