@@ -83,7 +83,7 @@ class DemoConfiguration {
     DemoTemplates book = new DemoTemplates(links, templates, new JdbcTemplate(database));
     DemoFiles files = new DemoFiles(kept, attachments, new JdbcTemplate(database));
     DemoPlans planned = new DemoPlans(plans, planList, new JdbcTemplate(database));
-    DemoGroup group = new DemoGroup(arrivals, new JdbcTemplate(database));
+    DemoArrivals texts = new DemoArrivals(arrivals, new JdbcTemplate(database));
     DemoForms web = new DemoForms(forms, lines);
     return () -> {
       if (loader.loadInto(clock.instant())) {
@@ -91,7 +91,7 @@ class DemoConfiguration {
         files.write();
         morning.happen(clock.instant());
         planned.write(clock.instant());
-        group.write(clock.instant());
+        texts.write(clock.instant());
         web.write();
       }
     };

@@ -2,6 +2,7 @@ package fabulum.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import fabulum.core.access.Role;
 import fabulum.server.testing.Browser;
 import fabulum.server.testing.Fabulum;
 import fabulum.server.testing.LiveReader;
@@ -149,6 +150,18 @@ class BroughtInTest {
     assertThat(fabulum.signedIn("vera").put(guest(), Map.of("mayAnswer", true)).status())
         .as("who only looks on")
         .isEqualTo(403);
+  }
+
+  @Test
+  void aGuestLetsNoOtherGuestOutAndWhoOnlyLooksOnIsNotBroughtIn() {
+    bringIn(true);
+    String other = at() + "/guests/" + office.id("ines");
+    priya.put(other, Map.of("mayAnswer", false)).require(204);
+    assertThat(otto.call("DELETE", other, null).status()).isEqualTo(403);
+    fabulum.signedIn("ines").get(at()).require(200);
+    long looks = office.add("lars", "Lars Looker", Role.VIEWER, office.farTeam);
+    assertThat(priya.put(at() + "/guests/" + looks, Map.of("mayAnswer", false)).body())
+        .contains("Lars Looker does not work on conversations.");
   }
 
   @Test

@@ -11,8 +11,11 @@ import java.time.Instant;
 import java.util.List;
 import org.springframework.jdbc.core.JdbcTemplate;
 
-/** Three boat owners who write to the dock office together. */
-final class DemoGroup {
+/**
+ * What arrives as the demonstration begins: three boat owners write to the dock office together,
+ * and one wants no more texts.
+ */
+final class DemoArrivals {
   /** Customers of the dock office with one number, who are waiting for nothing. */
   private static final String OWNERS =
       "select n.address from conversation c join number n on n.id = c.number_id"
@@ -22,12 +25,12 @@ final class DemoGroup {
           + " and o.box in ('OUR_TURN', 'THEIR_TURN', 'SET_ASIDE'))"
           + " and (select count(*) from holding h where h.number_id = n.id) = 1"
           + " and (select count(*) from holding h where h.customer_id = c.customer_id) = 1"
-          + " order by c.last_at desc, c.id fetch first 3 rows only";
+          + " order by c.last_at desc, c.id fetch first 4 rows only";
 
   private final Arrivals arrivals;
   private final JdbcTemplate tables;
 
-  DemoGroup(Arrivals arrivals, JdbcTemplate tables) {
+  DemoArrivals(Arrivals arrivals, JdbcTemplate tables) {
     this.arrivals = arrivals;
     this.tables = tables;
   }
@@ -35,10 +38,20 @@ final class DemoGroup {
   void write(Instant now) {
     List<PhoneNumber> owners =
         tables.queryForList(OWNERS, String.class).stream().map(PhoneNumber::new).toList();
-    if (owners.size() < 3) {
+    if (owners.size() < 4) {
       return;
     }
     LineId dock = new LineId(first("select min(id) from line"));
+    together(dock, owners.subList(0, 3), now);
+    optsOut(dock, owners.get(3), now);
+  }
+
+  private void optsOut(LineId line, PhoneNumber owner, Instant now) {
+    Instant at = now.minus(Duration.ofMinutes(4));
+    arrivals.receive(ReceivedText.of("demo-opts-out", line, owner, "STOP", Arrival.of(at, now)));
+  }
+
+  private void together(LineId dock, List<PhoneNumber> owners, Instant now) {
     says(
         dock,
         owners,
