@@ -69,9 +69,12 @@ async function write(page, key, words) {
 }
 
 await picture('inbox', {}, (page) => row(page, /club regatta|41 ft/));
-await picture('inbox-dark', { colorScheme: 'dark' }, async (page) => {
+await picture('later', { colorScheme: 'dark' }, async (page) => {
   await row(page, /touched ground/);
-  await write(page, 'n', 'Lift is free on Thursday from 10, ask Eli.');
+  await write(page, 'r', 'The lift is free on Friday. Shall we take her out and look at the keel together?');
+  await page.getByRole('button', { name: 'Later…' }).click();
+  await page.getByRole('dialog').getByRole('textbox', { name: 'When', exact: true }).fill('Friday at opening');
+  await page.getByRole('dialog').getByText(/^Fri 12 Jun/).waitFor();
 });
 await picture('suggestions', {}, async (page) => {
   await row(page, /charged twice/);
