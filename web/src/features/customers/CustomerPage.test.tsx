@@ -88,9 +88,11 @@ describe('a customer’s page', () => {
     ]);
   });
 
-  it('makes an appointment of a few typed words', async () => {
+  it('makes an appointment of a few typed words, also while they are read once more', async () => {
+    let reads = 0;
     const page = open({
-      'GET /api/appointments/read': { at: '2026-06-11T19:30:00Z', open: true },
+      'GET /api/appointments/read': () =>
+        reads++ === 0 ? { at: '2026-06-11T19:30:00Z', open: true } : new Promise(() => undefined),
       'POST /api/customers/3/appointments': { id: 9 },
     });
     fireEvent.click(await screen.findByRole('button', { name: 'Add an appointment' }));
@@ -98,6 +100,8 @@ describe('a customer’s page', () => {
     fireEvent.change(within(form).getByLabelText('What'), { target: { value: 'Lift-out' } });
     fireEvent.change(within(form).getByLabelText('When'), { target: { value: 'Thu 14:30' } });
     await within(form).findByText('Thu 11 Jun 14:30');
+    void page.queries.invalidateQueries();
+    await waitFor(() => expect(reads).toBe(2));
     fireEvent.submit(form);
     await waitFor(() =>
       expect(page.told('POST', '/api/customers/3/appointments')).toMatchObject([

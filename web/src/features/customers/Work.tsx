@@ -123,6 +123,8 @@ const typedTime = (words: string) =>
     queryFn: () => ask('GET', '/api/appointments/read', { query: { words } }),
     enabled: words.trim() !== '',
     staleTime: 0,
+    // “In 3 h” means another time a moment later.
+    gcTime: 0,
   });
 
 interface NewProps {
@@ -139,7 +141,7 @@ function NewAppointment({ id, zone, conversation, onDone }: NewProps) {
   const now = useNow();
   const asked = useDeferredValue(when);
   const read = useQuery({ ...typedTime(asked), placeholderData: keepPreviousData });
-  const settled = when.trim() !== '' && asked === when && !read.isFetching ? read.data : undefined;
+  const settled = when.trim() !== '' && asked === when && !read.isPlaceholderData ? read.data : undefined;
   const change = useCustomerChange();
   const startsAt = settled?.at;
   const save = () => {

@@ -69,7 +69,7 @@ export function LaterDialog({ conversation, zone, paper, plan, onClose, onPlanne
   const asked = useDeferredValue(typed);
   const reading = useQuery({ ...laterTimeQuery(conversation, asked), placeholderData: keepPreviousData });
   const isTyped = typed.trim() !== '';
-  const read = isTyped && asked === typed && !reading.isFetching ? reading.data : undefined;
+  const read = isTyped && asked === typed && !reading.isPlaceholderData ? reading.data : undefined;
   const at = isTyped ? (read?.at ? new Date(read.at) : undefined) : chosen === '' ? undefined : instantOf(chosen, zone);
   const first = dayOf(at ?? now, zone);
   const text: PlanText | undefined = at && {

@@ -26,7 +26,7 @@ export function TimeDialog({ title, act, conversation, zone, now, onClose, onCho
   const asked = useDeferredValue(words);
   const typed = useQuery({ ...typedTimeQuery(conversation, asked), placeholderData: keepPreviousData });
   const isTyped = words.trim() !== '';
-  const settled = isTyped && asked === words && !typed.isFetching ? typed.data : undefined;
+  const settled = isTyped && asked === words && !typed.isPlaceholderData ? typed.data : undefined;
   const at = isTyped
     ? (settled?.at && new Date(settled.at)) || undefined
     : chosen === ''

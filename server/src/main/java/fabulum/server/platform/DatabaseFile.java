@@ -21,11 +21,15 @@ import org.slf4j.LoggerFactory;
  * <p>{@code OPTIMIZE_REUSE_RESULTS=FALSE}, because H2 else answers a question from the result it
  * gave before, also when what was inserted since stands in the same transaction or in a part of a
  * union.
+ *
+ * <p>{@code LOCK_TIMEOUT}: H2 gives up after two seconds, which a busy machine or disk can take;
+ * two that wait for each other it finds at once.
  */
 final class DatabaseFile {
   private static final Logger log = LoggerFactory.getLogger(DatabaseFile.class);
   private static final long WORTH_COMPACTING = 16L << 20;
   private static final int GROWN = 3;
+  private static final Duration LOCK_TIMEOUT = Duration.ofSeconds(10);
   private static final int CACHED_PART = 4;
 
   private final Path base;
@@ -46,7 +50,9 @@ final class DatabaseFile {
         + base
         + ";WRITE_DELAY="
         + writeDelay.toMillis()
-        + ";DB_CLOSE_ON_EXIT=FALSE;OPTIMIZE_REUSE_RESULTS=FALSE;QUERY_CACHE_SIZE=256;CACHE_SIZE="
+        + ";DB_CLOSE_ON_EXIT=FALSE;LOCK_TIMEOUT="
+        + LOCK_TIMEOUT.toMillis()
+        + ";OPTIMIZE_REUSE_RESULTS=FALSE;QUERY_CACHE_SIZE=256;CACHE_SIZE="
         + Runtime.getRuntime().maxMemory() / CACHED_PART / 1024;
   }
 
