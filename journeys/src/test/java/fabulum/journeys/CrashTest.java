@@ -190,11 +190,15 @@ class CrashTest {
     List<String> withFiles =
         query("select words from entry where kind = 'OUT' and words regexp '^with [0-9]+$'");
     compareFiles(withFiles);
+    // The demonstration has one customer who opts out.
+    List<String> confirmed =
+        query(
+            "select words from entry where kind = 'OUT' and words like '%Text START to get them again.'");
     List<String> arrived = carriedByTheNetwork();
     assertThat(arrived)
         .doesNotHaveDuplicates()
         .containsExactlyInAnyOrderElementsOf(
-            Stream.of(written, planned, withFiles).flatMap(List::stream).toList());
+            Stream.of(written, planned, withFiles, confirmed).flatMap(List::stream).toList());
     assertThat(received.size()).isGreaterThan(20 * KILLS);
     assertThat(written.size()).isGreaterThan(5 * KILLS);
     System.out.printf(
