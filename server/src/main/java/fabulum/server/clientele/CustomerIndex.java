@@ -34,12 +34,12 @@ import org.springframework.transaction.event.TransactionalEventListener;
 @Component
 class CustomerIndex {
   /**
-   * So many are read at once. H2 compares each row it finds with the whole list of ids, so that
-   * 1,000 at once take five times as long.
+   * How many are read at once. H2 compares each row it finds with the whole list of ids: 1,000 at
+   * once take five times as long.
    */
   private static final int CHUNK = 100;
 
-  /** A list waits until so many who changed are read; more come from an import. */
+  /** A list waits for this many changes to be read; more come from an import. */
   private static final int MOST_AWAITED = 1_000;
 
   private static final long LONGEST_WAIT_MS = 2_000;

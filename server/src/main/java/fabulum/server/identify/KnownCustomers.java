@@ -34,7 +34,7 @@ class KnownCustomers {
   /** What was said before that says little of who writes now. */
   static final Duration LATELY = Duration.ofDays(45);
 
-  /** So many are read at once: H2 compares each row it finds with the whole list of ids. */
+  /** How many are read at once: H2 compares each row it finds with the whole list of ids. */
   private static final int CHUNK = 100;
 
   /** What is seen finds candidates only; it is neither quoted nor counted. */
