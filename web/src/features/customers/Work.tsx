@@ -1,10 +1,11 @@
 import { Box, Button } from '@mui/material';
-import { keepPreviousData, queryOptions, useQuery } from '@tanstack/react-query';
-import { useDeferredValue, useState } from 'react';
+import { queryOptions } from '@tanstack/react-query';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { type Appointment, ask, type CustomerPageData, type Job } from '../../shared/api';
 import { moment } from '../../shared/format';
 import { ActButton, Blank, BlankText, Field, focusing, Moment, ProblemNote, useNow, useRefusal } from '../../shared/ui';
+import { useTyped } from '../../shared/ui/useTyped';
 import { Section } from './Fact';
 import { useCustomerChange } from './queries';
 
@@ -123,8 +124,6 @@ const typedTime = (words: string) =>
     queryFn: () => ask('GET', '/api/appointments/read', { query: { words } }),
     enabled: words.trim() !== '',
     staleTime: 0,
-    // “In 3 h” means another time a moment later.
-    gcTime: 0,
   });
 
 interface NewProps {
@@ -139,9 +138,7 @@ function NewAppointment({ id, zone, conversation, onDone }: NewProps) {
   const [when, setWhen] = useState('');
   const [place, setPlace] = useState('');
   const now = useNow();
-  const asked = useDeferredValue(when);
-  const read = useQuery({ ...typedTime(asked), placeholderData: keepPreviousData });
-  const settled = when.trim() !== '' && asked === when && !read.isPlaceholderData ? read.data : undefined;
+  const { settled } = useTyped(when, typedTime);
   const change = useCustomerChange();
   const startsAt = settled?.at;
   const save = () => {

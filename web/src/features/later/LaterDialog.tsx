@@ -13,6 +13,7 @@ import { useDeferredValue, useState } from 'react';
 import { ApiProblem, type PlannedText, type PlanText, type WhenClosed } from '../../shared/api';
 import { instantOf, localOf, moment } from '../../shared/format';
 import { ActButton, Field, focusing, ProblemNote, useMe, useNow, whyOf } from '../../shared/ui';
+import { useTyped } from '../../shared/ui/useTyped';
 import { clearTime, zoneName } from './model/clear';
 import { type Repeat, repeatOf, ruleOf } from './model/repeat';
 import { laterCheckQuery, laterTimeQuery, usePlan } from './queries';
@@ -66,10 +67,8 @@ export function LaterDialog({ conversation, zone, paper, plan, onClose, onPlanne
   const [unlessWritten, setUnlessWritten] = useState(plan?.unlessWritten ?? false);
   const [comesToMe, setComesToMe] = useState(plan?.comesToMe ?? false);
 
-  const asked = useDeferredValue(typed);
-  const reading = useQuery({ ...laterTimeQuery(conversation, asked), placeholderData: keepPreviousData });
+  const { settled: read, error } = useTyped(typed, (asked) => laterTimeQuery(conversation, asked));
   const isTyped = typed.trim() !== '';
-  const read = isTyped && asked === typed && !reading.isPlaceholderData ? reading.data : undefined;
   const at = isTyped ? (read?.at ? new Date(read.at) : undefined) : chosen === '' ? undefined : instantOf(chosen, zone);
   const first = dayOf(at ?? now, zone);
   const text: PlanText | undefined = at && {
@@ -133,7 +132,7 @@ export function LaterDialog({ conversation, zone, paper, plan, onClose, onPlanne
               inputRef={plan ? undefined : focusing}
               error={read?.why !== undefined}
               helperText={
-                (isTyped && (whyOf(reading.error, 'words').helperText ?? read?.why)) ||
+                (isTyped && (whyOf(error, 'words').helperText ?? read?.why)) ||
                 read?.note ||
                 'Also “the day before the appointment at noon”.'
               }

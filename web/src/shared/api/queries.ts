@@ -117,8 +117,6 @@ export const typedTimeQuery = (id: number, words: string) =>
     queryFn: () => ask('GET', '/api/conversations/{id}/moments/read', { path: { id }, query: { words } }),
     enabled: words.trim() !== '',
     staleTime: 0,
-    // “In 3 h” means another time a moment later.
-    gcTime: 0,
   });
 
 export const dossierQuery = (id: number) =>

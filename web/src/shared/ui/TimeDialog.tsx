@@ -1,8 +1,8 @@
 import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle } from '@mui/material';
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { useDeferredValue, useState } from 'react';
+import { useState } from 'react';
 import { typedTimeQuery } from '../api';
 import { instantOf, localOf, moment } from '../format';
+import { useTyped } from './useTyped';
 import { Field } from './Field';
 import { focusing } from './focusing';
 import { whyOf } from './why';
@@ -23,10 +23,8 @@ interface Props {
 export function TimeDialog({ title, act, conversation, zone, now, onClose, onChoose }: Props) {
   const [words, setWords] = useState('');
   const [chosen, setChosen] = useState('');
-  const asked = useDeferredValue(words);
-  const typed = useQuery({ ...typedTimeQuery(conversation, asked), placeholderData: keepPreviousData });
+  const { settled, error } = useTyped(words, (asked) => typedTimeQuery(conversation, asked));
   const isTyped = words.trim() !== '';
-  const settled = isTyped && asked === words && !typed.isPlaceholderData ? typed.data : undefined;
   const at = isTyped
     ? (settled?.at && new Date(settled.at)) || undefined
     : chosen === ''
@@ -52,7 +50,7 @@ export function TimeDialog({ title, act, conversation, zone, now, onClose, onCho
             // The person who asked for the dialog wants to type the time.
             inputRef={focusing}
             error={settled?.why !== undefined}
-            helperText={(isTyped && (whyOf(typed.error, 'words').helperText ?? settled?.why)) || ' '}
+            helperText={(isTyped && (whyOf(error, 'words').helperText ?? settled?.why)) || ' '}
             onChange={(event) => setWords(event.target.value)}
           />
           <Box role="status" sx={{ minHeight: 44 }}>

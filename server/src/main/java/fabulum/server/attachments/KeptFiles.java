@@ -166,12 +166,16 @@ public class KeptFiles {
     if (customer == null) {
       throw Problem.notFound("file");
     }
-    try {
-      if ((job != null && !files.isJobOf(job, customer)) || files.setJob(id, job) == 0) {
-        throw Problem.fields(List.of(new FieldProblem("job", "Choose a job of this customer.")));
-      }
-    } catch (DataIntegrityViolationException jobIsGone) {
+    if (!isPut(id, job, customer)) {
       throw Problem.fields(List.of(new FieldProblem("job", "Choose a job of this customer.")));
+    }
+  }
+
+  private boolean isPut(long id, @Nullable Long job, long customer) {
+    try {
+      return (job == null || files.isJobOf(job, customer)) && files.setJob(id, job) > 0;
+    } catch (DataIntegrityViolationException jobIsGone) {
+      return false;
     }
   }
 

@@ -5,7 +5,6 @@ import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;
 import java.nio.file.Files;
-import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import org.apache.pdfbox.io.RandomAccess;
 import org.apache.pdfbox.io.RandomAccessReadView;
@@ -18,15 +17,13 @@ import org.jspecify.annotations.Nullable;
  * of pages does not matter; the cache of the library itself keeps 4 KB of each. For one thread.
  */
 final class StreamsOnDisk implements RandomAccessStreamCache {
-  private final Path path;
   private final FileChannel file;
   private @Nullable OneStream used;
 
   StreamsOnDisk() throws IOException {
-    path = Files.createTempFile("fabulum", ".pages");
     file =
         FileChannel.open(
-            path,
+            Files.createTempFile("fabulum", ".pages"),
             StandardOpenOption.READ,
             StandardOpenOption.WRITE,
             StandardOpenOption.DELETE_ON_CLOSE);
@@ -40,7 +37,6 @@ final class StreamsOnDisk implements RandomAccessStreamCache {
   @Override
   public void close() throws IOException {
     file.close();
-    Files.deleteIfExists(path);
   }
 
   /** In memory while it is used, otherwise a piece of the file. */
