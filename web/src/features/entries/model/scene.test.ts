@@ -67,6 +67,7 @@ describe('the script', () => {
     ['SET_ASIDE', '2026-06-10T12:00:00Z', 'Priya Nandakumar sets it aside until tomorrow 07:00.'],
     ['SET_ASIDE', undefined, 'Priya Nandakumar sets it aside until the customer writes.'],
     ['BACK', 'CUSTOMER_WROTE', 'It is back: the customer wrote.'],
+    ['BACK', 'TO_DO Call back', 'It is back, to do: Call back'],
     ['BACK', 'TAKEN_UP', 'Priya Nandakumar brings it back.'],
     ['TOPIC_ADDED', 'berths', 'About berths, says Priya Nandakumar.'],
     ['UNDONE', 'DONE', 'Priya Nandakumar undoes done.'],

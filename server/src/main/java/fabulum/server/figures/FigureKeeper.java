@@ -279,20 +279,25 @@ class FigureKeeper implements DisposableBean {
     wanted.forEach(line -> rows.deleteZone(line.id()));
     Set<Long> ids = wanted.stream().map(LineView::id).collect(Collectors.toSet());
     again.removeIf(day -> ids.contains(day.line()));
-    Instant first = rows.findFirst();
     wanted.forEach(line -> {
       zones.put(line.id(), line.zone());
-      again.addAll(days(line, first));
+      again.addAll(days(line, rows.findFirstOf(line.id())));
     });
     allAgain = again.size();
     left = allAgain;
+    if (again.isEmpty()) {
+      keepZones();
+    }
   }
 
   private List<DayOfLine> days(LineView line, @Nullable Instant firstEntry) {
     ZoneId zone = ZoneId.of(line.zone());
+    LocalDate sums = rows.findFirstSum(line.id());
+    if (firstEntry == null && sums == null) {
+      return List.of();
+    }
     LocalDate today = LocalDate.ofInstant(clock.instant(), zone).plusDays(1);
     LocalDate first = firstEntry == null ? today : LocalDate.ofInstant(firstEntry, zone);
-    LocalDate sums = rows.findFirstSum(line.id());
     LocalDate from = sums != null && sums.isBefore(first) ? sums.minusDays(1) : first;
     List<DayOfLine> days = new ArrayList<>();
     for (LocalDate day = today; !day.isBefore(from); day = day.minusDays(1)) {
@@ -323,11 +328,16 @@ class FigureKeeper implements DisposableBean {
 
   private void done() {
     allAgain = 0;
+    keepZones();
+    note();
+  }
+
+  /** That all days of the lines are summed by these clocks. */
+  private void keepZones() {
     zones.forEach((line, zone) -> {
       rows.deleteZone(line);
       rows.insertZone(line, zone);
     });
-    note();
   }
 
   /** Notes up to which change everything is summed. */

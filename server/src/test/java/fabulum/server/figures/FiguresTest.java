@@ -5,10 +5,15 @@ import static org.assertj.core.api.Assertions.within;
 
 import de.siegmar.fastcsv.reader.CsvReader;
 import fabulum.core.access.Role;
+import fabulum.core.hours.Hours;
+import fabulum.core.phone.PhoneNumber;
+import fabulum.core.phone.Region;
+import fabulum.core.promise.Promise;
 import fabulum.server.access.Permits;
 import fabulum.server.access.StaffId;
 import fabulum.server.access.TeamId;
 import fabulum.server.lines.Lines;
+import fabulum.server.lines.NewLine;
 import fabulum.server.people.People;
 import fabulum.server.people.Teams;
 import fabulum.server.testing.Answer;
@@ -365,6 +370,25 @@ class FiguresTest {
     fabulum.context.getBean(Lines.class).forget();
     fabulum.context.getBean(FigureKeeper.class).upToDate();
     fabulum.context.getBean(FigureKeeper.class).sumAgain();
+  }
+
+  /** The sums of the others hold, and nobody reads that figures are being worked out. */
+  @Test
+  void aNewLineHasNoDaysToSum() {
+    answered(maren, 1);
+    FigureKeeper keeper = fabulum.context.getBean(FigureKeeper.class);
+    keeper.upToDate();
+    keeper.sumAgain();
+    Hours always = Hours.always(ZONE);
+    Promise hour = new Promise(Duration.ofHours(1));
+    PhoneNumber number = new PhoneNumber("+19205550110");
+    fabulum
+        .context
+        .getBean(Lines.class)
+        .add(new NewLine("Far site", "Far team", "New", number, new Region("US"), always, hour));
+    answered(maren, 1);
+    keeper.upToDate();
+    assertThat(keeper.percent()).isEqualTo(100);
   }
 
   @ParameterizedTest

@@ -29,6 +29,9 @@ public interface FigureMapper {
 
   @Nullable Instant findFirst();
 
+  /** When the first entry of a line stands. */
+  @Nullable Instant findFirstOf(long lineId);
+
   @Nullable LocalDate findFirstSum(long lineId);
 
   List<Long> listLinesOf(List<Long> conversations);
