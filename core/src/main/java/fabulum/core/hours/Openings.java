@@ -50,16 +50,30 @@ public record Openings(Hours hours) {
 
   /** When the line opens on this date; empty when it does not. */
   public Optional<Instant> opening(LocalDate day) {
-    if (hours.closedDays().contains(day)) {
+    if (!isOpenOn(day)) {
       return Optional.empty();
     }
-    Optional<LocalTime> first =
+    LocalTime time =
         hours.week().stream()
             .filter(span -> span.day() == day.getDayOfWeek())
             .map(Span::from)
-            .min(Comparator.naturalOrder());
-    Optional<LocalTime> time = hours.week().isEmpty() ? Optional.of(MORNING) : first;
-    return time.map(at -> day.atTime(at).atZone(hours.zone()).toInstant());
+            .min(Comparator.naturalOrder())
+            .orElse(MORNING);
+    return Optional.of(day.atTime(time).atZone(hours.zone()).toInstant());
+  }
+
+  /** Whether the line opens on this date. */
+  public boolean isOpenOn(LocalDate day) {
+    if (hours.closedDays().contains(day)) {
+      return false;
+    }
+    DayOfWeek weekday = day.getDayOfWeek();
+    for (Span span : hours.week()) {
+      if (span.day() == weekday) {
+        return true;
+      }
+    }
+    return hours.week().isEmpty();
   }
 
   private LocalDate dateOf(Instant at) {

@@ -47,10 +47,10 @@ public record Repeat(Cycle cycle, int every, OptionalInt times, Optional<LocalDa
   /** Its dates from a day on, counted from the first day all the same. */
   public Stream<LocalDate> dates(LocalDate first, LocalDate from) {
     LocalDate last = until.orElse(LocalDate.of(LAST_YEAR, 12, 31));
+    long lastPeriod = cycle.between(first, last);
     Stream<LocalDate> all =
-        LongStream.iterate(begin(first, from), period -> period + every)
-            .mapToObj(period -> period)
-            .takeWhile(period -> hasBegun(first, period, last))
+        LongStream.iterate(begin(first, from), period -> period <= lastPeriod, p -> p + every)
+            .boxed()
             .flatMap(period -> cycle.dates(first, period))
             .filter(day -> !day.isBefore(first))
             .takeWhile(day -> !day.isAfter(last));
@@ -61,10 +61,5 @@ public record Repeat(Cycle cycle, int every, OptionalInt times, Optional<LocalDa
   /** What is counted is counted from the beginning; else nothing before is looked at. */
   private long begin(LocalDate first, LocalDate from) {
     return times.isPresent() ? 0 : Math.max(0, cycle.between(first, from) / every * every);
-  }
-
-  /** Whether a period begins before a rule's end; a little too long for some is no matter. */
-  private boolean hasBegun(LocalDate first, long period, LocalDate last) {
-    return period <= cycle.between(first, last);
   }
 }

@@ -44,14 +44,13 @@ public record Series(
   }
 
   private Optional<LocalDate> goes(LocalDate day, Openings openings) {
-    if (whenClosed == WhenClosed.SEND || openings.opening(day).isPresent()) {
-      return Optional.of(day);
+    int longest = whenClosed == WhenClosed.NEXT_OPEN_DAY ? LONGEST_MOVE : 0;
+    for (int days = 0; days <= longest; days++) {
+      LocalDate then = day.plusDays(days);
+      if (whenClosed == WhenClosed.SEND || openings.isOpenOn(then)) {
+        return Optional.of(then);
+      }
     }
-    return whenClosed == WhenClosed.SKIP
-        ? Optional.empty()
-        : Stream.iterate(day, each -> each.plusDays(1))
-            .limit(LONGEST_MOVE + 1L)
-            .filter(each -> openings.opening(each).isPresent())
-            .findFirst();
+    return Optional.empty();
   }
 }
