@@ -577,6 +577,10 @@ class LeavingTest {
   @Test
   void leadsAreToldBeforeThePartsBoughtAheadAreUsedUp() {
     StockWatch watch = fabulum.context.getBean(StockWatch.class);
+    fabulum.tables.update(
+        "update staff set email = sign_in_name || '@quillhaven.example'"
+            + " where sign_in_name in ('maren', 'priya')");
+    forget();
     Map<String, Object> bought =
         Map.of(
             "day",
@@ -596,13 +600,26 @@ class LeavingTest {
             + " values (?, 1, 1, 0, 900, 900)",
         today().minusDays(1));
     watch.look();
+    watch.look();
     assertThat(troubles()).anyMatch(sentence -> sentence.contains("less than a day"));
+    assertThat(mailsAboutParts()).containsExactly("maren@quillhaven.example");
     maren.post(COSTS + "/bought", with(bought, "parts", 100_000)).require(200);
+    assertThat(troubles()).isEmpty();
+    fabulum.tables.update("update parts_sent set parts = 100900 where parts = 900");
+    watch.look();
+    assertThat(mailsAboutParts()).hasSize(2);
+    fabulum.tables.update("update parts_sent set parts = 900 where parts = 100900");
+    watch.look();
     assertThat(troubles()).isEmpty();
     JsonNode ledger = maren.get(COSTS + "/bought").require(200).json();
     assertThat(ledger.path("purchases").size()).isEqualTo(2);
     assertThat(ledger.path("left").asLong() + ledger.path("used").asLong()).isEqualTo(101_000);
     maren.post(COSTS + "/bought", with(bought, "parts", 0)).require(422);
+  }
+
+  private static List<String> mailsAboutParts() {
+    return fabulum.tables.queryForList(
+        "select address from mail where subject like 'Parts bought%'", String.class);
   }
 
   private static LocalDate today() {

@@ -744,6 +744,16 @@ class AttachmentsTest {
   }
 
   @Test
+  void aBrowserThatIsClosedInTheMiddleOfAnUploadLeavesNothing() throws IOException {
+    long conversation = conversation();
+    priya.closedWhileUploading(paper(conversation), "sea.jpg", new byte[3_000_000]);
+    assertThat(attached(priya, conversation)).isEmpty();
+    assertThat(Files.list(data().resolve("files/parts")).toList()).isEmpty();
+    put(priya, conversation, "plan.pdf", Samples.pdf());
+    assertThat(attached(priya, conversation)).hasSize(1);
+  }
+
+  @Test
   void onAFullDiskNothingIsAddedAndItSaysSo() {
     long conversation = conversation();
     fabulum.room.set(0);

@@ -1,12 +1,16 @@
 package fabulum.server.testing;
 
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.net.CookieManager;
 import java.net.HttpCookie;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
+import java.net.http.HttpRequest.BodyPublisher;
 import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.charset.StandardCharsets;
@@ -112,18 +116,33 @@ public final class Browser {
 
   /** Hands in a file. */
   public Answer upload(String path, String name, byte[] octets) {
+    BodyPublisher file = BodyPublishers.ofByteArray(octets);
+    return ask("POST", path, file(path, name, file, BodyPublishers.ofString("\r\n--edge--\r\n")));
+  }
+
+  /** Is closed while it hands in a file of which the server has these octets. */
+  public void closedWhileUploading(String path, String name, byte[] octets) {
+    InputStream ends =
+        new InputStream() {
+          @Override
+          public int read() throws IOException {
+            throw new IOException("closed");
+          }
+        };
+    BodyPublisher file = BodyPublishers.ofByteArray(octets);
+    HttpRequest.Builder request = file(path, name, file, BodyPublishers.ofInputStream(() -> ends));
+    assertThatThrownBy(() -> ask("POST", path, request)).isInstanceOf(UncheckedIOException.class);
+  }
+
+  private HttpRequest.Builder file(
+      String path, String name, BodyPublisher octets, BodyPublisher end) {
     String head =
         "--edge\r\nContent-Disposition: form-data; name=\"file\"; filename=\""
             + name
             + "\"\r\nContent-Type: application/octet-stream\r\n\r\n";
-    HttpRequest.Builder request = HttpRequest.newBuilder(address(path));
-    request.POST(
-        BodyPublishers.concat(
-            BodyPublishers.ofString(head),
-            BodyPublishers.ofByteArray(octets),
-            BodyPublishers.ofString("\r\n--edge--\r\n")));
-    request.header("Content-Type", "multipart/form-data; boundary=edge");
-    return ask("POST", path, request);
+    return HttpRequest.newBuilder(address(path))
+        .POST(BodyPublishers.concat(BodyPublishers.ofString(head), octets, end))
+        .header("Content-Type", "multipart/form-data; boundary=edge");
   }
 
   private Answer ask(String method, String path, HttpRequest.Builder request) {
