@@ -63,6 +63,13 @@ function later() {
   return { answer: () => answer, give: (body?: unknown) => act(async () => give(await body)) };
 }
 
+/** Until what speaks against the words was answered. */
+const answered = (page: ReturnType<typeof lay>) =>
+  waitFor(() => {
+    expect(page.told('POST', '/api/conversations/7/texts/check')).not.toEqual([]);
+    expect(page.queries.isFetching({ queryKey: ['check'] })).toBe(0);
+  });
+
 describe('the writing place', () => {
   const against = (code: string, severity: string, sentence: string) => ({
     [CHECK]: {
@@ -70,6 +77,38 @@ describe('the writing place', () => {
       verdict: severity === 'REFUSE' ? 'MAY_NOT_GO' : 'NEEDS_CONFIRMATION',
       objections: [{ code, severity, sentence }],
     },
+  });
+
+  const asked = (page: ReturnType<typeof lay>) =>
+    page
+      .told('POST', '/api/conversations/7/texts/check')
+      .map((told) => (told as { words: string }).words)
+      .filter((words) => words !== '');
+
+  it('asks about the first key at once, and about those before the answer together', async () => {
+    const first = later();
+    let held = false;
+    const page = lay({ [CHECK]: () => (held ? first.answer() : checked) });
+    await answered(page);
+    held = true;
+    write('A');
+    await waitFor(() => expect(asked(page)).toEqual(['A']));
+    write('Ad');
+    write('Ada');
+    held = false;
+    await first.give(checked);
+    await waitFor(() => expect(asked(page)).toEqual(['A', 'Ada']));
+  });
+
+  it('asks about the next words when an answer does not come', async () => {
+    let held = false;
+    const page = lay({ [CHECK]: () => (held ? new Promise(() => undefined) : checked) });
+    await answered(page);
+    held = true;
+    write('A');
+    await waitFor(() => expect(asked(page)).toEqual(['A']));
+    write('Ada');
+    await waitFor(() => expect(asked(page)).toEqual(['A', 'Ada']));
   });
 
   it('says before one presses why no text can go, also of an empty paper, and sends none', async () => {

@@ -2,12 +2,13 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { ask, type Check, type Conversation } from '../../shared/api';
 
-/** Strokes that follow each other faster than this are looked at together. */
-const SETTLE_MS = 15;
+/** An answer that takes longer than this is not waited for before the next words are asked about. */
+const SLOW_MS = 300;
 
 /**
  * What speaks against the words and what they cost, by the server: asked while one types, so that it is said before one presses. Also
- * of no words, since a number may not get any; none while the server has not answered.
+ * of no words, since a number may not get any; none while the server has not answered. The first key is asked about at once; those
+ * that come before the answer are asked about together.
  * `fresh` when it is about these very words, and not about those of a moment ago.
  *
  * @param reference under which they are sent: an attempt whose answer got lost does not speak against them
@@ -23,10 +24,6 @@ export function useCheck(
   attachments: number[],
 ): { check: Check | undefined; fresh: boolean } {
   const [settled, setSettled] = useState(words);
-  useEffect(() => {
-    const timer = setTimeout(() => setSettled(words), SETTLE_MS);
-    return () => clearTimeout(timer);
-  }, [words]);
   const query = useQuery({
     queryKey: ['check', id, version, settled, reference, seen, attachments.join(' ')],
     queryFn: async () => {
@@ -45,6 +42,13 @@ export function useCheck(
     gcTime: 30_000,
     retry: false,
   });
+  const asking = query.isFetching;
+  if (!asking && settled !== words) setSettled(words);
+  useEffect(() => {
+    if (!asking) return undefined;
+    const timer = setTimeout(() => setSettled(words), SLOW_MS);
+    return () => clearTimeout(timer);
+  }, [words, asking]);
   const told = words === undefined ? undefined : query.data;
   return { check: told?.check, fresh: told?.about === words && told?.with === attachments.join(' ') };
 }
