@@ -6,7 +6,13 @@ import { type Answers, No, show } from '../../testing/show';
 import { ToDoBand } from './ToDoBand';
 
 const CALL = { note: 31, words: 'Call back', staff: priya.id, dueAt: '2026-06-09T22:00:00Z' };
-const MAST = { note: 32, words: 'Look for the mast', staff: maren.id, dueAt: '2026-06-09T19:00:00Z', broughtAt: '2026-06-09T19:00:00Z' };
+const MAST = {
+  note: 32,
+  words: 'Look for the mast',
+  staff: maren.id,
+  dueAt: '2026-06-09T19:00:00Z',
+  broughtAt: '2026-06-09T19:00:00Z',
+};
 
 function lay(answers: Answers = {}) {
   return show(<ToDoBand conversation={conversation(7)} me={maren.id} zone="America/Chicago" />, {
@@ -20,7 +26,9 @@ describe('what is to be done in a conversation', () => {
   it('says by whom and when, and what has come due', async () => {
     lay();
     const band = await screen.findByRole('region', { name: 'To do' });
-    await waitFor(() => expect(band.textContent).toMatch(/^To doCall back Priya Nandakumar, .*Tick offTo do nowLook for the mast you, /));
+    await waitFor(() =>
+      expect(band.textContent).toMatch(/^To doCall back Priya Nandakumar, .*Tick offTo do nowLook for the mast you, /),
+    );
   });
 
   it('is ticked off one by one, and says when that did not work', async () => {
