@@ -56,6 +56,6 @@ class CustomerImport implements ImportKind {
   public String stay(int count) {
     return count
         + (count == 1 ? " customer stays" : " customers stay")
-        + ", because more was said of them since.";
+        + ", because more was said of them since, or they were joined with another.";
   }
 }

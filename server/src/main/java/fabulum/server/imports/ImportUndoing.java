@@ -17,7 +17,8 @@ import org.springframework.transaction.support.TransactionTemplate;
 
 /**
  * Takes an import back, some of it at a time: begun again after a crash it goes on. What people
- * changed since stays, and so do customers of whom more was said since.
+ * changed since stays, and so do customers of whom more was said since, and all that is about
+ * customers who were joined since.
  */
 @Component
 class ImportUndoing {
@@ -45,7 +46,8 @@ class ImportUndoing {
   /**
    * Takes it back.
    *
-   * @return how many customers whom it added stay, because more was said of them since
+   * @return how many customers stay: whom it added and of whom more was said since, and whom it
+   *     changed and who were joined with another since
    */
   int undo(long act, long staff) {
     while (run(() -> fieldsOf(act))) {
@@ -55,7 +57,9 @@ class ImportUndoing {
     inChunks(rows.listMade(act), some -> away(act, some));
     return run(() -> {
       holdings.setUndone(act, staff);
-      return rows.countMade(act);
+      int stay = rows.countStaying(act);
+      rows.forgetChanges(act);
+      return stay;
     });
   }
 

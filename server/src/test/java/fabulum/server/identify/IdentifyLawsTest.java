@@ -10,6 +10,7 @@ import fabulum.server.identify.HeldNumbers.Described;
 import fabulum.server.identify.Identify.Reason;
 import fabulum.server.identify.Identify.Scope;
 import fabulum.server.platform.Problem;
+import fabulum.server.testing.Browser;
 import fabulum.server.testing.Fabulum;
 import fabulum.server.testing.TwoTeams;
 import java.time.Duration;
@@ -23,6 +24,7 @@ import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestInstance;
+import tools.jackson.databind.JsonNode;
 
 /**
  * Taking back what was said of who writes, against a replay without it: the same sequence on
@@ -34,6 +36,14 @@ class IdentifyLawsTest {
   private static final int SEQUENCES = Integer.getInteger("identify.sequences", 120);
   private static final int LONGEST = 6;
 
+  /** Of steps; those behind the last act are texts. */
+  private static final int KINDS = 10;
+
+  private static final int IMPORT = 7;
+
+  private static final String IMPORTS = "/api/imports";
+  private static final List<String> BOATS = List.of("Kittiwake", "Tansy", "Plover");
+
   private TwoTeams office;
   private Fabulum fabulum;
   private Identify identify;
@@ -41,6 +51,7 @@ class IdentifyLawsTest {
   private CustomerJoining joining;
   private HeldNumbers numbersOf;
   private List<StaffId> people;
+  private Browser lead;
   private int made;
 
   @BeforeAll
@@ -52,6 +63,7 @@ class IdentifyLawsTest {
     joining = fabulum.context.getBean(CustomerJoining.class);
     numbersOf = fabulum.context.getBean(HeldNumbers.class);
     people = List.of(new StaffId(office.id("priya")), new StaffId(office.id("tom")));
+    lead = fabulum.signedIn("maren");
     fabulum.tables.update("update line set promise_minutes = 43000");
   }
 
@@ -68,7 +80,7 @@ class IdentifyLawsTest {
     private final List<String> numbers = List.of(fabulum.freshNumber(), fabulum.freshNumber());
     private final long[] customers = new long[3];
     private final long[] conversations = new long[2];
-    private final Map<Integer, Long> acts = new LinkedHashMap<>();
+    private final Map<Integer, Runnable> acts = new LinkedHashMap<>();
 
     World() {
       customers[0] = fabulum.customer("Ada " + made++, numbers.get(0));
@@ -117,46 +129,73 @@ class IdentifyLawsTest {
       List<Long> seen = seen(step.number);
       try {
         switch (step.kind) {
-          case 0 -> acts.put(place, identify.customer(id, customer, true, null, seen, by).act());
-          case 1 ->
-              acts.put(
-                  place,
-                  identify
-                      .customer(
-                          id,
-                          customer,
-                          false,
-                          step.other == 0 ? id(1 - step.number) : null,
-                          seen,
-                          by)
-                      .act());
-          case 2 ->
-              acts.put(
-                  place,
-                  identify
-                      .oneOfSeveral(id, customer, Scope.values()[step.other], null, seen, by)
-                      .act());
+          case 0 -> did(place, identify.customer(id, customer, true, null, seen, by).act());
+          case 1 -> {
+            NumberId given = step.other == 0 ? id(1 - step.number) : null;
+            did(place, identify.customer(id, customer, false, given, seen, by).act());
+          }
+          case 2 -> {
+            Scope scope = Scope.values()[step.other];
+            did(place, identify.oneOfSeveral(id, customer, scope, null, seen, by).act());
+          }
           case 3 ->
-              acts.put(
-                  place, identify.notForUs(id, Reason.values()[step.other % 2], seen, by).act());
-          case 4 ->
-              acts.put(
-                  place,
-                  joining
-                      .join(customer, new CustomerId(customers[(step.customer + 1) % 3]), by)
-                      .act());
-          case 5 -> acts.put(place, numbersOf.giveUp(customer, id(step.number), by).act());
-          case 6 ->
-              acts.put(
-                  place,
-                  numbersOf
-                      .add(customer, numbers.get(step.number), new Described("home", ""), by)
-                      .act());
+              did(place, identify.notForUs(id, Reason.values()[step.other % 2], seen, by).act());
+          case 4 -> {
+            CustomerId next = new CustomerId(customers[(step.customer + 1) % 3]);
+            did(place, joining.join(customer, next, by).act());
+          }
+          case 5 -> did(place, numbersOf.giveUp(customer, id(step.number), by).act());
+          case 6 -> {
+            Described home = new Described("home", "");
+            did(place, numbersOf.add(customer, numbers.get(step.number), home, by).act());
+          }
+          case IMPORT -> imported(place, step);
           default -> text(step.number);
         }
       } catch (Problem refused) {
         // Refused in both worlds, or it shows in what is compared.
       }
+    }
+
+    private void did(int place, long act) {
+      acts.put(place, () -> undo.undo(act, people.get(0)));
+    }
+
+    /** A file has the customer with the number, an address and a boat. */
+    private void imported(int place, Step step) {
+      String name =
+          fabulum.tables.queryForObject(
+              "select name from customer where id = ?", String.class, customers[step.customer]);
+      String row =
+          "%s,%s,%d@example.com,%s\n"
+              .formatted(name, numbers.get(step.number), step.other, BOATS.get(step.other));
+      long file =
+          lead.upload(IMPORTS, "customers.csv", "Name,Phone,E-mail,Boat\n" + row)
+              .require(200)
+              .json()
+              .path("id")
+              .asLong();
+      lead.post(IMPORTS + "/" + file + "/run", Map.of("onlyGood", true)).require(200);
+      if (settled(file).path("added").asInt() + settled(file).path("changed").asInt() > 0) {
+        acts.put(place, () -> takeBack(file));
+      }
+    }
+
+    private void takeBack(long file) {
+      lead.post(IMPORTS + "/" + file + "/undo", Map.of()).require(200);
+      String stays = settled(file).path("why").asString("");
+      if (!stays.isEmpty()) {
+        throw Problem.conflict(Problem.Kind.CHANGED_MEANWHILE, stays);
+      }
+    }
+
+    private JsonNode settled(long file) {
+      String path = IMPORTS + "/" + file;
+      assertThat(
+              fabulum.becomes(
+                  () -> !lead.get(path).json().path("state").asString().matches("RUNNING|UNDOING")))
+          .isTrue();
+      return lead.get(path).require(200).json();
     }
 
     /** Everything but the record, with names in place of ids that differ between worlds. */
@@ -222,13 +261,14 @@ class IdentifyLawsTest {
   void takingBackIsAsIfItHadNeverBeenDone() {
     Random random = new Random(SEED);
     int compared = 0;
+    int imports = 0;
     int refused = 0;
     for (int sequence = 0; sequence < SEQUENCES; sequence++) {
       Step[] steps = new Step[2 + random.nextInt(LONGEST - 1)];
       for (int i = 0; i < steps.length; i++) {
         steps[i] =
             new Step(
-                random.nextInt(9),
+                random.nextInt(KINDS),
                 random.nextInt(2),
                 random.nextInt(3),
                 random.nextInt(3),
@@ -254,7 +294,7 @@ class IdentifyLawsTest {
         continue;
       }
       try {
-        undo.undo(world.acts.get(left), people.get(0));
+        world.acts.get(left).run();
       } catch (Problem reliedOn) {
         refused++;
         continue;
@@ -265,8 +305,10 @@ class IdentifyLawsTest {
               SEED, sequence, left, Arrays.toString(steps))
           .isEqualTo(replay.state());
       compared++;
+      imports += steps[left].kind == IMPORT ? 1 : 0;
     }
     assertThat(compared).isGreaterThan(SEQUENCES / 3);
+    assertThat(imports).isGreaterThan(SEQUENCES / 60);
     assertThat(refused).isLessThan(SEQUENCES / 6);
   }
 }

@@ -2,6 +2,9 @@ package fabulum.server.imports;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import fabulum.server.access.StaffId;
+import fabulum.server.customers.CustomerId;
+import fabulum.server.identify.CustomerJoining;
 import fabulum.server.testing.Answer;
 import fabulum.server.testing.Browser;
 import fabulum.server.testing.Fabulum;
@@ -168,6 +171,27 @@ class ImportTest {
     assertThat(undone.path("why").asString()).contains("1 customer stays");
     assertThat(found("brandt")).hasSize(1);
     assertThat(found("moss")).isEmpty();
+  }
+
+  /** Their mail address is the other one's by now, and a person may know it from there. */
+  @Test
+  void whatIsOfCustomersWhoWereJoinedSinceStays() {
+    String known = fabulum.freshNumber();
+    long vera = fabulum.customer("Vera Lund", known);
+    long other = fabulum.customer("Vera Lundt", fabulum.freshNumber());
+    JsonNode done =
+        taken(handIn("Name,Phone,E-mail\nVera Lund," + known + ",v@x.example\n"), Map.of());
+    fabulum
+        .context
+        .getBean(CustomerJoining.class)
+        .join(new CustomerId(other), new CustomerId(vera), new StaffId(office.id("maren")));
+    maren.post(FILES + "/" + done.path("id").asLong() + "/undo", Map.of()).require(200);
+    JsonNode undone = settled(done.path("id").asLong());
+    assertThat(undone.path("why").asString()).contains("1 customer stays", "joined");
+    assertThat(
+            fabulum.tables.queryForList(
+                "select email from customer where id in (?, ?)", String.class, other, vera))
+        .containsExactly("v@x.example", "v@x.example");
   }
 
   @Test

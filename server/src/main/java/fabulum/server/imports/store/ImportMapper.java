@@ -104,7 +104,7 @@ public interface ImportMapper {
 
   int setSite(long customerId, @Nullable Long was, @Nullable Long now);
 
-  /** The last changes of an act that are not taken back yet, the newest first. */
+  /** The last changes of an act that can be and are not yet taken back, the newest first. */
   List<ChangeRow> listChanges(long act, int limit);
 
   void deleteChange(long id);
@@ -138,5 +138,12 @@ public interface ImportMapper {
   /** Deletes a customer that an act made, unless something else speaks of them by now. */
   int deleteUnspoken(long act, long id);
 
-  int countMade(long act);
+  /**
+   * Customers who stay when all that can be taken back was: whom it made, and of whom changes are
+   * left.
+   */
+  int countStaying(long act);
+
+  /** Forgets the changes that are left of an act. */
+  void forgetChanges(long act);
 }
