@@ -173,7 +173,9 @@ class ImportTest {
     assertThat(found("moss")).isEmpty();
   }
 
-  /** Their mail address is the other one's by now, and a person may know it from there. */
+  /**
+   * Joining filled in the address of the customer who stays, so it is no longer the import's alone.
+   */
   @Test
   void whatIsOfCustomersWhoWereJoinedSinceStays() {
     String known = fabulum.freshNumber();
