@@ -119,6 +119,7 @@ for (let i = 0; i < TEXTS; i++) {
   visible.push((await seen) - began);
 }
 row('handset to open browser, the network between', `median ${at(visible, 0.5).toFixed(0)} ms  p95 ${at(visible, 0.95).toFixed(0)} ms`);
+
 /** How long after a key until a part of the page holds these words, in milliseconds, to the frame that shows them. */
 const shownAfter = async (part, words, act) => {
   // The key may be there before a script that is only on its way.

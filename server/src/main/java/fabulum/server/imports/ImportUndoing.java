@@ -17,8 +17,8 @@ import org.springframework.transaction.support.TransactionTemplate;
 
 /**
  * Takes an import back, some of it at a time: begun again after a crash it goes on. What people
- * changed since stays, and so do customers of whom more was said since, and all that is about
- * customers who were joined since.
+ * changed since stays, and so do customers of whom more was said since, and what those who were
+ * joined since have one of.
  */
 @Component
 class ImportUndoing {
