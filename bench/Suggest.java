@@ -1,5 +1,5 @@
 import fabulum.core.suggest.Lesson;
-import fabulum.core.suggest.Meaning;
+import fabulum.core.meaning.Meaning;
 import fabulum.core.suggest.Suggester;
 import fabulum.core.suggest.Suggestion;
 import java.io.BufferedWriter;

@@ -2,7 +2,7 @@ package fabulum.meaning;
 
 import dev.langchain4j.model.embedding.EmbeddingModel;
 import dev.langchain4j.model.embedding.onnx.bgesmallenv15q.BgeSmallEnV15QuantizedEmbeddingModel;
-import fabulum.core.suggest.Meaning;
+import fabulum.core.meaning.Meaning;
 
 /**
  * The English sentence model bge-small-en-v1.5, quantized, in ONNX Runtime. It takes some 5 ms a

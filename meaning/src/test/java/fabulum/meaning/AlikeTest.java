@@ -2,9 +2,9 @@ package fabulum.meaning;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import fabulum.core.suggest.Meaning;
-import fabulum.core.suggest.PackedMeaning;
-import fabulum.core.suggest.PackedMeaning.Comparison;
+import fabulum.core.meaning.Meaning;
+import fabulum.core.meaning.PackedMeaning;
+import fabulum.core.meaning.PackedMeaning.Comparison;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;

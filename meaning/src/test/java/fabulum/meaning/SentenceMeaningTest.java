@@ -2,8 +2,8 @@ package fabulum.meaning;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import fabulum.core.meaning.Meaning;
 import fabulum.core.suggest.Lesson;
-import fabulum.core.suggest.Meaning;
 import fabulum.core.suggest.Suggester;
 import fabulum.core.suggest.Suggestion;
 import java.util.Optional;

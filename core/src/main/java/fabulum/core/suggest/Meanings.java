@@ -1,5 +1,6 @@
 package fabulum.core.suggest;
 
+import fabulum.core.meaning.Points;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -37,12 +38,12 @@ final class Meanings {
    * @param background where everyday talk lies that no business is asked for
    */
   Meanings(List<float[]> background) {
-    this.background = background.stream().map(Meanings::unit).toList();
+    this.background = background.stream().map(Points::unit).toList();
   }
 
   /** Adds a text; the first is number 0. */
   void add(float[] text) {
-    float[] unit = unit(text);
+    float[] unit = Points.unit(text);
     raw.add(unit);
     seen.add(fromMiddle(unit));
     if (Growth.isDue(raw.size(), STALE)) {
@@ -51,9 +52,9 @@ final class Meanings {
   }
 
   private void compute() {
-    float[] middle = mean(raw);
+    float[] middle = Points.middle(raw);
     if (!background.isEmpty()) {
-      float[] other = mean(background);
+      float[] other = Points.middle(background);
       float share = Math.min(MOST_OF_OURS, (float) raw.size() / FEW);
       for (int i = 0; i < middle.length; i++) {
         middle[i] = share * middle[i] + (1 - share) * other[i];
@@ -70,36 +71,8 @@ final class Meanings {
     return views.get(0);
   }
 
-  private static float[] mean(List<float[]> points) {
-    float[] sum = new float[points.get(0).length];
-    for (float[] point : points) {
-      for (int i = 0; i < sum.length; i++) {
-        sum[i] += point[i] / points.size();
-      }
-    }
-    return sum;
-  }
-
   private float[] fromMiddle(float[] point) {
-    float[] moved = point.clone();
-    float[] middle = view().middle();
-    for (int i = 0; i < middle.length; i++) {
-      moved[i] -= middle[i];
-    }
-    return unit(moved);
-  }
-
-  private static float[] unit(float[] point) {
-    double square = 0;
-    for (float one : point) {
-      square += one * one;
-    }
-    float length = (float) Math.sqrt(square);
-    float[] unit = new float[point.length];
-    for (int i = 0; i < unit.length && length > 0; i++) {
-      unit[i] = point[i] / length;
-    }
-    return unit;
+    return Points.from(view().middle(), point);
   }
 
   /** How alike a text is to each of those here, -1 to 1. */
@@ -117,14 +90,9 @@ final class Meanings {
     if (like.length == 0) {
       return like;
     }
-    float[] point = fromMiddle(unit(text));
+    float[] point = fromMiddle(Points.unit(text));
     for (int i = 0; i < like.length; i++) {
-      float[] other = others.get(i);
-      float sum = 0;
-      for (int j = 0; j < point.length; j++) {
-        sum += point[j] * other[j];
-      }
-      like[i] = sum;
+      like[i] = Points.likeness(point, others.get(i));
     }
     return like;
   }

@@ -1,5 +1,7 @@
 package fabulum.core.suggest;
 
+import fabulum.core.meaning.Everyday;
+import fabulum.core.meaning.Meaning;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;

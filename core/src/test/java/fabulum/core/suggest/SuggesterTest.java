@@ -2,6 +2,7 @@ package fabulum.core.suggest;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import fabulum.core.meaning.Meaning;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;

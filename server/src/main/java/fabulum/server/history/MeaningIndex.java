@@ -1,7 +1,7 @@
 package fabulum.server.history;
 
-import fabulum.core.suggest.PackedMeaning;
-import fabulum.core.suggest.PackedMeaning.Comparison;
+import fabulum.core.meaning.PackedMeaning;
+import fabulum.core.meaning.PackedMeaning.Comparison;
 import java.io.Closeable;
 import java.io.IOException;
 import java.nio.file.Path;

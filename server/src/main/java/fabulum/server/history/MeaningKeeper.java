@@ -1,7 +1,7 @@
 package fabulum.server.history;
 
-import fabulum.core.suggest.Meaning;
-import fabulum.core.suggest.PackedMeaning;
+import fabulum.core.meaning.Meaning;
+import fabulum.core.meaning.PackedMeaning;
 import fabulum.server.conversations.ChangedEntries;
 import fabulum.server.conversations.ChangedEntries.Some;
 import fabulum.server.conversations.ConversationChanged;

@@ -1,6 +1,6 @@
 package fabulum.server.meaning;
 
-import fabulum.core.suggest.Meaning;
+import fabulum.core.meaning.Meaning;
 import java.util.Optional;
 import java.util.ServiceConfigurationError;
 import java.util.ServiceLoader;

@@ -1,12 +1,13 @@
 package fabulum.server.templates;
 
 import fabulum.core.access.Sight;
+import fabulum.core.meaning.Meaning;
 import fabulum.core.suggest.Lesson;
-import fabulum.core.suggest.Meaning;
 import fabulum.core.suggest.Recognizer;
 import fabulum.core.suggest.Suggester;
 import fabulum.core.suggest.Suggestion;
 import fabulum.server.customers.CustomersRemoved;
+import fabulum.server.meaning.RememberedMeaning;
 import fabulum.server.meaning.SentenceModel;
 import fabulum.server.messaging.AnswerSent;
 import fabulum.server.templates.TemplateBook.Leaf;

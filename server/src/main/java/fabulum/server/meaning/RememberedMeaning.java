@@ -1,11 +1,12 @@
-package fabulum.server.templates;
+package fabulum.server.meaning;
 
-import fabulum.core.suggest.Meaning;
+import fabulum.core.meaning.Meaning;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.Map;
 
 /** Remembers where words lie that were looked up lately: the model takes 5 ms for each. */
-final class RememberedMeaning implements Meaning {
+public final class RememberedMeaning implements Meaning {
   private static final int MOST = 8_000;
 
   private final Meaning model;
@@ -19,7 +20,8 @@ final class RememberedMeaning implements Meaning {
         }
       };
 
-  RememberedMeaning(Meaning model) {
+  /** Begins with nothing known. */
+  public RememberedMeaning(Meaning model) {
     this.model = model;
   }
 
@@ -38,8 +40,15 @@ final class RememberedMeaning implements Meaning {
     return found;
   }
 
+  /** Whether all of these were looked up lately. */
+  public boolean knows(Collection<String> words) {
+    synchronized (known) {
+      return known.keySet().containsAll(words);
+    }
+  }
+
   /** Forgets all words. */
-  void forget() {
+  public void forget() {
     synchronized (known) {
       known.clear();
     }

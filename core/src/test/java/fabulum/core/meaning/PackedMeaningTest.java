@@ -1,9 +1,9 @@
-package fabulum.core.suggest;
+package fabulum.core.meaning;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import fabulum.core.suggest.PackedMeaning.Comparison;
+import fabulum.core.meaning.PackedMeaning.Comparison;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;

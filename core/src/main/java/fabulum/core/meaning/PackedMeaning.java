@@ -1,4 +1,4 @@
-package fabulum.core.suggest;
+package fabulum.core.meaning;
 
 import java.util.Arrays;
 import java.util.List;

@@ -1,4 +1,4 @@
-package fabulum.core.suggest;
+package fabulum.core.meaning;
 
 import java.util.List;
 
@@ -6,11 +6,11 @@ import java.util.List;
  * What people write to any business, and no template answers: greetings, wrong numbers, offers,
  * chat. What is closer to these than to the questions of before gets no suggestion.
  */
-final class Everyday {
+public final class Everyday {
   private Everyday() {}
 
   /** Sentences, each by itself. */
-  static final List<String> TALK =
+  public static final List<String> TALK =
       """
       Good morning!
       hello there

@@ -1,4 +1,4 @@
-package fabulum.core.suggest;
+package fabulum.core.meaning;
 
 /**
  * Turns words into a point of a space in which what means about the same lies close together. May

@@ -1,0 +1,51 @@
+package fabulum.core.meaning;
+
+import java.util.List;
+
+/** Arithmetic with points of meaning. */
+public final class Points {
+  private Points() {}
+
+  /** The same direction at length 1; a point without direction stays as it is. */
+  public static float[] unit(float[] point) {
+    double square = 0;
+    for (float one : point) {
+      square += one * one;
+    }
+    float length = (float) Math.sqrt(square);
+    float[] unit = new float[point.length];
+    for (int i = 0; i < unit.length && length > 0; i++) {
+      unit[i] = point[i] / length;
+    }
+    return unit;
+  }
+
+  /** The middle of points. */
+  public static float[] middle(List<float[]> points) {
+    float[] sum = new float[points.get(0).length];
+    for (float[] point : points) {
+      for (int i = 0; i < sum.length; i++) {
+        sum[i] += point[i] / points.size();
+      }
+    }
+    return sum;
+  }
+
+  /** The direction in which a point lies from a middle, at length 1. */
+  public static float[] from(float[] middle, float[] point) {
+    float[] moved = point.clone();
+    for (int i = 0; i < middle.length; i++) {
+      moved[i] -= middle[i];
+    }
+    return unit(moved);
+  }
+
+  /** How alike two points of length 1 are, -1 to 1. */
+  public static float likeness(float[] one, float[] other) {
+    float sum = 0;
+    for (int i = 0; i < one.length; i++) {
+      sum += one[i] * other[i];
+    }
+    return sum;
+  }
+}
