@@ -56,6 +56,10 @@ public enum Clue {
   ASKED,
   /** The text speaks of what they last wrote about, or of their job or appointment. */
   MATTER,
+  /** The text means something nearer to what we asked them than to what we asked others. */
+  MEANS_ANSWER,
+  /** The text means something nearer to what is going on with them than with others. */
+  MEANS_MATTER,
   /** Against: the text introduces someone else. */
   OTHER_NAME,
   /** Against: the first name is theirs, the last name is not. */
@@ -77,6 +81,10 @@ public enum Clue {
   SELLING,
   /** For nobody we know: introduces themselves by a name that nobody on file has. */
   NEW_NAME,
+  /** For nobody we know: what it means is what strangers write. */
+  READS_STRANGE,
+  /** Against nobody: what it means is what people write who know us. */
+  READS_FAMILIAR,
   /** Against nobody: says that the number is new. */
   NEW_NUMBER,
   /** Against nobody: speaks as someone whom we know. */

@@ -3,6 +3,7 @@ package fabulum.core.identify;
 import fabulum.core.identify.NameFinder.Match;
 import fabulum.core.identify.Ranking.Likely;
 import fabulum.core.identify.Ranking.Weighed;
+import fabulum.core.meaning.Meaning;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
@@ -20,7 +21,7 @@ public final class Identifier {
    * Likelihoods are drawn a little towards each other: people and places that nobody has thought of
    * are less plain than those the weights were fitted to, and too sure is worse than too unsure.
    */
-  private static final double CAUTION = 0.85;
+  private static final double CAUTION = 0.75;
 
   private Identifier() {}
 
@@ -35,10 +36,18 @@ public final class Identifier {
    *
    * @param candidates those found in the directory
    * @param directory says how rare a word is
+   * @param meaning where words lie, at length 1; empty to go by the words alone
    */
   public static Ranking rank(
-      Inquiry inquiry, List<Profile> candidates, Directory directory, Weights weights) {
-    return rank(evidence(inquiry, candidates, directory), weights);
+      Inquiry inquiry, List<Profile> candidates, Directory directory, Optional<Meaning> meaning) {
+    return rank(
+        evidence(inquiry, candidates, directory, meaning.map(Sense::of)),
+        Weights.fitted(meaning.isPresent()));
+  }
+
+  /** All words whose meaning is looked up while candidates are ranked. */
+  public static Set<String> meant(Inquiry inquiry, List<Profile> candidates) {
+    return MeaningClues.words(inquiry, candidates);
   }
 
   static Reading read(Inquiry inquiry) {
@@ -51,7 +60,8 @@ public final class Identifier {
     return read(inquiry).introducedName();
   }
 
-  static Case evidence(Inquiry inquiry, List<Profile> candidates, Rarity rarity) {
+  static Case evidence(
+      Inquiry inquiry, List<Profile> candidates, Rarity rarity, Optional<Sense> sense) {
     Reading reading = read(inquiry);
     Reading ours =
         Reading.of(inquiry.texts().stream().filter(Saying::ours).map(Saying::words).toList());
@@ -61,6 +71,8 @@ public final class Identifier {
     NameFinder namedByUs = new NameFinder(ours, rarity);
     FileClues file = new FileClues(reading, rarity);
     TalkClues talk = new TalkClues(reading, inquiry, rarity);
+    Optional<MeaningClues> meant =
+        sense.map(one -> new MeaningClues(reading, inquiry, candidates, one.meaning()));
     List<Candidate> all = new ArrayList<>();
     for (Profile profile : candidates) {
       List<Evidence> evidence = new ArrayList<>(numbers.of(profile));
@@ -68,11 +80,14 @@ public final class Identifier {
       evidence.addAll(names.of(profile));
       evidence.addAll(file.of(profile));
       evidence.addAll(talk.of(profile));
+      meant.flatMap(clues -> clues.of(profile)).ifPresent(evidence::add);
       weNamed(profile, namedByUs, evidence);
       together(evidence).ifPresent(evidence::add);
       all.add(new Candidate(profile.id(), evidence));
     }
-    return new Case(all, Stranger.of(reading, hasNewName(reading, all, rarity)));
+    List<Evidence> nobody = Stranger.of(reading, hasNewName(reading, all, rarity));
+    sense.map(one -> one.stranger(inquiry)).ifPresent(nobody::addAll);
+    return new Case(all, nobody);
   }
 
   /** What is shared with others each by itself may be shared with nobody both at once. */

@@ -52,6 +52,9 @@ final class Introductions {
   static final Set<String> BELONGING =
       Set.of("from", "at", "with", "w", "of", "von", "de", "bei", "for");
 
+  /** Before a figure they say how long, or for how many: {@code Motor yacht of 46 ft}. */
+  private static final Set<String> MEASURED = Set.of("of", "for", "with", "w");
+
   private final List<Word> words;
   private final List<Integer> starts;
   private final boolean[] introduced;
@@ -118,6 +121,9 @@ final class Introductions {
       }
       if (AFTER_NAME.contains(plain)) {
         return true;
+      }
+      if (MEASURED.contains(plain) && i + 1 < words.size() && words.get(i + 1).hasDigit()) {
+        return false;
       }
       if (BELONGING.contains(plain)) {
         return words.get(at).capital() && !CommonWords.contains(words.get(at).plain())

@@ -65,6 +65,11 @@ final class Stranger {
     return found;
   }
 
+  /** Whether it asks as people ask who come for the first time. */
+  static boolean asksAsVisitor(Reading reading) {
+    return VISITOR.matcher(reading.plain()).find();
+  }
+
   private static void add(
       List<Evidence> to, Pattern sign, String plain, Clue clue, String sentence) {
     if (sign.matcher(plain).find()) {

@@ -19,6 +19,8 @@ final class TalkClues {
   static final Duration ASKED_LATELY = Duration.ofDays(10);
   private static final Duration JUST_NOW = Duration.ofHours(2);
 
+  private static final double OF_A_VISITOR = 0.5;
+
   private static final double QUOTED = 0.2;
   private static final int MOST_QUOTED = 3;
 
@@ -35,6 +37,7 @@ final class TalkClues {
   private final Instant asOf;
   private final ZoneId zone;
   private final boolean coming;
+  private final double own;
 
   TalkClues(Reading reading, Inquiry inquiry, Rarity rarity) {
     this.reading = reading;
@@ -42,11 +45,20 @@ final class TalkClues {
     asOf = inquiry.asOf();
     zone = inquiry.zone();
     coming = COMING.matcher(reading.plain()).find();
+    own = ofTheirOwn(reading);
+  }
+
+  /**
+   * How much it says that a text speaks of what a customer speaks of. Who asks as strangers ask
+   * speaks of what any customer might.
+   */
+  static double ofTheirOwn(Reading reading) {
+    return Stranger.asksAsVisitor(reading) ? OF_A_VISITOR : 1;
   }
 
   List<Evidence> of(Profile profile) {
     List<Evidence> found = new ArrayList<>();
-    Optional<Saying> question = openQuestion(profile);
+    Optional<Saying> question = openQuestion(profile, asOf);
     Set<String> names = names(profile);
     question.ifPresent(asked -> answers(asked, names, found));
     matter(profile, names, question, found);
@@ -55,7 +67,8 @@ final class TalkClues {
     return found;
   }
 
-  private Optional<Saying> openQuestion(Profile profile) {
+  /** What we asked them in the last days, when that was the last that was said. */
+  static Optional<Saying> openQuestion(Profile profile, Instant asOf) {
     List<Saying> said = profile.said().stream().filter(text -> !text.at().isAfter(asOf)).toList();
     return question(said).filter(asked -> !asked.at().isBefore(asOf.minus(ASKED_LATELY)));
   }
@@ -78,7 +91,7 @@ final class TalkClues {
     if (shared.much() > 0) {
       found.add(
           new Evidence(
-              Clue.ANSWERS, shared.much(), "We asked them: “" + shortly(asked.words()) + "”"));
+              Clue.ANSWERS, own * shared.much(), "We asked them: " + quoted(asked.words())));
     }
     double fits = Questions.fit(asked.words(), reading);
     if (fits > 0) {
@@ -91,19 +104,14 @@ final class TalkClues {
   private void matter(
       Profile profile, Set<String> names, Optional<Saying> question, List<Evidence> found) {
     List<String> matters = new ArrayList<>();
-    for (Saying text : profile.said()) {
-      if (!text.at().isBefore(asOf.minus(LATELY))
-          && !text.at().isAfter(asOf)
-          && question.filter(text::equals).isEmpty()) {
+    for (Saying text : lately(profile, asOf)) {
+      if (question.filter(text::equals).isEmpty()) {
         matters.addAll(Stems.of(Wording.words(text.words())));
       }
     }
     profile.jobs().forEach(job -> matters.addAll(Stems.of(Wording.words(job.what()))));
-    for (Profile.Appointment appointment : profile.appointments()) {
-      if (appointment.startsAt().isAfter(asOf.minus(LATELY))) {
-        matters.addAll(Stems.of(Wording.words(appointment.what())));
-      }
-    }
+    appointments(profile, asOf)
+        .forEach(appointment -> matters.addAll(Stems.of(Wording.words(appointment.what()))));
     profile.notes().forEach(note -> matters.addAll(Stems.of(Wording.words(note))));
     Shared shared = shared(matters, names);
     if (shared.much() > 0) {
@@ -112,8 +120,21 @@ final class TalkClues {
           quoted.isEmpty()
               ? "It fits what is going on with them."
               : "Fits what is going on with them: " + quoted + ".";
-      found.add(new Evidence(Clue.MATTER, shared.much(), what));
+      found.add(new Evidence(Clue.MATTER, own * shared.much(), what));
     }
+  }
+
+  static List<Saying> lately(Profile profile, Instant asOf) {
+    return profile.said().stream()
+        .filter(text -> !text.at().isBefore(asOf.minus(LATELY)) && !text.at().isAfter(asOf))
+        .toList();
+  }
+
+  /** Those to come, and of the last weeks. */
+  static List<Profile.Appointment> appointments(Profile profile, Instant asOf) {
+    return profile.appointments().stream()
+        .filter(one -> one.startsAt().isAfter(asOf.minus(LATELY)))
+        .toList();
   }
 
   /** What the text speaks of that stands among these stems too. */
@@ -224,7 +245,8 @@ final class TalkClues {
         : Optional.empty();
   }
 
-  private static String shortly(String words) {
-    return words.length() <= 80 ? words : words.substring(0, 79) + "…";
+  /** What was said, between quotation marks and not too long. */
+  static String quoted(String words) {
+    return "“" + (words.length() <= 80 ? words : words.substring(0, 79) + "…") + "”";
   }
 }

@@ -12,42 +12,89 @@ public final class Weights {
   private static final String FITTED =
       """
       HOLDS_NUMBER 7.00
-      HELD_NUMBER 5.61
-      NEAR_NUMBER 2.60
-      NOTED_NUMBER 5.80
-      WE_NAMED_THEM 5.11
+      HELD_NUMBER 5.93
+      NEAR_NUMBER 2.43
+      NOTED_NUMBER 5.71
+      WE_NAMED_THEM 5.08
       SAME_AREA 1.00
-      FULL_NAME 8.05
-      FIRST_NAME 4.06
-      INITIAL 2.65
-      LAST_NAME 2.23
-      MENTIONED 1.64
-      FIRM 5.01
-      NOTED_NAME 2.77
-      RELATIVE 1.58
-      DETAIL 6.07
-      PART_OF_DETAIL 2.74
-      TOGETHER 2.58
-      REFERENCE 6.67
-      MAIL 6.66
-      EXPECTED 0.46
+      FULL_NAME 7.99
+      FIRST_NAME 4.45
+      INITIAL 2.49
+      LAST_NAME 2.69
+      MENTIONED 1.93
+      FIRM 4.81
+      NOTED_NAME 3.08
+      RELATIVE 1.63
+      DETAIL 5.89
+      PART_OF_DETAIL 2.65
+      TOGETHER 2.64
+      REFERENCE 6.62
+      MAIL 6.61
+      EXPECTED 0.38
       COMING 1.42
-      TIME 2.06
-      ANSWERS 4.87
-      ASKED 1.53
-      MATTER 4.87
-      OTHER_NAME -3.08
-      OTHER_LAST_NAME -3.94
+      TIME 2.08
+      ANSWERS 5.17
+      ASKED 1.04
+      MATTER 5.29
+      OTHER_NAME -3.09
+      OTHER_LAST_NAME -3.98
       ADDRESSED -2.50
-      FROM_ELSEWHERE -2.48
+      FROM_ELSEWHERE -2.32
       JUST_WROTE 0.00
-      NOBODY 5.29
-      VISITOR 2.61
-      WRONG_PERSON 1.74
-      SELLING 2.15
-      NEW_NAME 1.20
-      NEW_NUMBER -0.37
+      NOBODY 5.24
+      VISITOR 2.01
+      WRONG_PERSON 1.61
+      SELLING 2.13
+      NEW_NAME 1.25
+      NEW_NUMBER -0.47
       FAMILIAR -0.44
+      FEW_WORDS 0.00
+      """;
+
+  /** The same where there is evidence from what texts mean as well. */
+  private static final String FITTED_WITH_MEANING =
+      """
+      HOLDS_NUMBER 7.00
+      HELD_NUMBER 5.87
+      NEAR_NUMBER 2.38
+      NOTED_NUMBER 5.74
+      WE_NAMED_THEM 5.12
+      SAME_AREA 1.00
+      FULL_NAME 7.83
+      FIRST_NAME 4.36
+      INITIAL 2.50
+      LAST_NAME 2.44
+      MENTIONED 1.70
+      FIRM 4.76
+      NOTED_NAME 2.89
+      RELATIVE 1.64
+      DETAIL 5.77
+      PART_OF_DETAIL 2.56
+      TOGETHER 2.69
+      REFERENCE 6.66
+      MAIL 6.62
+      EXPECTED 0.33
+      COMING 1.37
+      TIME 2.07
+      ANSWERS 4.06
+      ASKED 1.16
+      MATTER 4.04
+      MEANS_ANSWER 8.68
+      MEANS_MATTER 8.38
+      OTHER_NAME -3.08
+      OTHER_LAST_NAME -4.00
+      ADDRESSED -2.51
+      FROM_ELSEWHERE -2.32
+      JUST_WROTE -0.06
+      NOBODY 5.78
+      VISITOR 1.72
+      WRONG_PERSON 1.50
+      SELLING 2.00
+      NEW_NAME 1.28
+      READS_STRANGE 2.39
+      READS_FAMILIAR -1.25
+      NEW_NUMBER -0.41
+      FAMILIAR -0.35
       FEW_WORDS 0.00
       """;
 
@@ -61,6 +108,9 @@ public final class Weights {
       REGISTERED_FAMILY 1.80
       """;
 
+  private static final Weights WORDS = read(FITTED);
+  private static final Weights MEANING = read(FITTED_WITH_MEANING);
+
   private final Map<Clue, Double> points;
 
   private Weights(Map<Clue, Double> points) {
@@ -68,10 +118,18 @@ public final class Weights {
     this.points.putAll(points);
   }
 
-  /** The weights that ship. */
-  public static Weights fitted() {
+  /**
+   * The weights that ship.
+   *
+   * @param withMeaning whether there is evidence from what texts mean
+   */
+  public static Weights fitted(boolean withMeaning) {
+    return withMeaning ? MEANING : WORDS;
+  }
+
+  private static Weights read(String fitted) {
     Map<Clue, Double> points = new EnumMap<>(Clue.class);
-    for (String line : (FITTED + SET_BY_HAND).strip().split("\n")) {
+    for (String line : (fitted + SET_BY_HAND).strip().split("\n")) {
       String[] pair = line.strip().split(" +");
       points.put(Clue.valueOf(pair[0]), Double.parseDouble(pair[1]));
     }

@@ -27,11 +27,19 @@ final class Measured {
   private final double[] sumOfBin = new double[BINS];
   private final List<String> misses = new ArrayList<>();
 
-  void add(LabelledSet set, Directory directory, Map<Long, Profile> profiles, Weights weights) {
+  void add(
+      LabelledSet set,
+      Directory directory,
+      Map<Long, Profile> profiles,
+      Weights weights,
+      Optional<Sense> sense) {
     for (LabelledCase one : set.cases()) {
       List<Profile> found =
           directory.candidates(one.inquiry(), CANDIDATES).stream().map(profiles::get).toList();
-      add(set, one, Identifier.rank(one.inquiry(), found, directory, weights));
+      add(
+          set,
+          one,
+          Identifier.rank(Identifier.evidence(one.inquiry(), found, directory, sense), weights));
     }
   }
 

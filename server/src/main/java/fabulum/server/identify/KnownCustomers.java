@@ -38,7 +38,7 @@ class KnownCustomers {
   private static final int CHUNK = 100;
 
   /** What is seen finds candidates only; it is neither quoted nor counted. */
-  private static final SightColumns ALL_LINES = new SightColumns(0, null, null, null, null);
+  static final SightColumns ALL_LINES = new SightColumns(0, null, null, null, null);
 
   private final Profiles profiles;
   private final Talk talk;
@@ -47,6 +47,7 @@ class KnownCustomers {
   private final Set<Long> changed = new HashSet<>();
   private final Set<Long> conversations = new HashSet<>();
   private final ReentrantLock reading = new ReentrantLock();
+  private volatile boolean loaded;
 
   KnownCustomers(Profiles profiles, Talk talk, Clock clock) {
     this.profiles = profiles;
@@ -63,6 +64,12 @@ class KnownCustomers {
       last = chunk.get(chunk.size() - 1).value();
       chunk = profiles.listAfter(last, CHUNK);
     }
+    loaded = true;
+  }
+
+  /** Whether everyone on file has been read. */
+  boolean isLoaded() {
+    return loaded;
   }
 
   /**

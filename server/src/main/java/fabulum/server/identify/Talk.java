@@ -10,6 +10,7 @@ import fabulum.server.identify.store.TalkMapper;
 import fabulum.server.identify.store.TalkRow;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -62,8 +63,7 @@ class Talk {
         }
       }
     }
-    said.sort(Comparator.comparing(Saying::at));
-    return said;
+    return oldestFirst(said);
   }
 
   /** What a number and we said to each other, oldest first. */
@@ -74,13 +74,31 @@ class Talk {
         number.isEmpty() ? List.<Long>of() : talk.listConversations(number, sight)) {
       talk.listTexts(conversation, since, MOST).forEach(row -> said.add(saying(row)));
     }
-    said.sort(Comparator.comparing(Saying::at));
-    return said;
+    return oldestFirst(said);
   }
 
   /** Customers who have or had one of the numbers of a conversation. */
   List<Long> customersOf(long conversation) {
     return talk.listCustomersOf(conversation);
+  }
+
+  /** Conversations of which nobody knows who writes, the newest first. */
+  List<Long> listToIdentify(int limit) {
+    return talk.listToIdentify(limit);
+  }
+
+  /** Whether nobody knows who writes in a conversation. */
+  boolean isToIdentify(long conversation) {
+    return talk.isToIdentify(conversation);
+  }
+
+  /**
+   * Of each conversation the newest came first; what was said in the same moment keeps its order.
+   */
+  private static List<Saying> oldestFirst(List<Saying> said) {
+    Collections.reverse(said);
+    said.sort(Comparator.comparing(Saying::at));
+    return said;
   }
 
   private static Saying saying(TalkRow row) {

@@ -7,7 +7,6 @@ import fabulum.core.identify.Ranking;
 import fabulum.core.identify.Ranking.Likely;
 import fabulum.core.identify.Ranking.Weighed;
 import fabulum.core.identify.Saying;
-import fabulum.core.identify.Weights;
 import fabulum.core.phone.PhoneNumber;
 import fabulum.server.access.StaffId;
 import fabulum.server.conversations.Conversation;
@@ -18,31 +17,30 @@ import fabulum.server.customers.CustomerId;
 import fabulum.server.customers.HeldNumber;
 import fabulum.server.customers.Holdings;
 import fabulum.server.customers.NumberId;
-import fabulum.server.customers.Profiles;
 import fabulum.server.identify.LikelyView.Candidate;
 import fabulum.server.identify.LikelyView.HeldNow;
 import fabulum.server.identify.LikelyView.Reason;
 import fabulum.server.lines.Sights;
 import fabulum.server.numbers.NumberCheck;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.Set;
-import java.util.function.Function;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 
 /** Who probably writes from a number, with the evidence that the person who asks may see. */
 @Service
 public class WhoWrites {
-  private static final int CANDIDATES = 60;
+  /** Who looks has waited so long at most; then the words alone decide. */
+  private static final Duration PATIENCE = Duration.ofSeconds(1);
+
+  private static final Duration AT_LEISURE = Duration.ofMinutes(1);
   private static final int SHOWN = 5;
   private static final int REASONS = 6;
   private static final double LEAST_POINTS = 0.05;
@@ -51,24 +49,23 @@ public class WhoWrites {
   private final Sights sights;
   private final Inquiries inquiries;
   private final KnownCustomers known;
-  private final Profiles profiles;
+  private final Weighing weighing;
   private final Holdings holdings;
   private final Talk talk;
-  private final Weights weights = Weights.fitted();
 
   WhoWrites(
       InSight inSight,
       Sights sights,
       Inquiries inquiries,
       KnownCustomers known,
-      Profiles profiles,
+      Weighing weighing,
       Holdings holdings,
       Talk talk) {
     this.inSight = inSight;
     this.sights = sights;
     this.inquiries = inquiries;
     this.known = known;
-    this.profiles = profiles;
+    this.weighing = weighing;
     this.holdings = holdings;
     this.talk = talk;
   }
@@ -92,8 +89,8 @@ public class WhoWrites {
           check.orElse(null));
     }
     Inquiry inquiry = inquiries.of(row, said, check);
-    Map<Long, Profile> candidates = candidates(inquiry, number, sight);
-    Ranking ranking = rank(inquiry, candidates);
+    Map<Long, Profile> candidates = weighing.candidates(inquiry, number, sight);
+    Ranking ranking = weighing.rank(inquiry, candidates, PATIENCE);
     return new LikelyView(
         ranking.likely().stream()
             .limit(SHOWN)
@@ -122,32 +119,14 @@ public class WhoWrites {
    * @param texts the new ones; what is known of the number from before is added
    */
   public Ranking rank(PhoneNumber number, List<Saying> texts, ZoneId zone) {
-    SightColumns all = new SightColumns(0, null, null, null, null);
+    SightColumns all = KnownCustomers.ALL_LINES;
     Instant last = texts.get(texts.size() - 1).at();
     List<Saying> said = talk.of(number.e164(), known.since(last), all);
     Inquiry inquiry =
         new Inquiry(
             Optional.of(number), Stream.concat(said.stream(), texts.stream()).toList(), zone);
-    return rank(inquiry, profiles(known.candidates(inquiry, CANDIDATES), inquiry, all));
-  }
-
-  private Ranking rank(Inquiry inquiry, Map<Long, Profile> candidates) {
-    List<Profile> all = List.copyOf(candidates.values());
-    return known.with(directory -> Identifier.rank(inquiry, all, directory, weights));
-  }
-
-  /** Of several holders, all are candidates, whatever else is found. */
-  private Map<Long, Profile> candidates(Inquiry inquiry, NumberId number, SightColumns sight) {
-    Set<CustomerId> ids = new LinkedHashSet<>();
-    holdings.holders(number).forEach(id -> ids.add(new CustomerId(id)));
-    ids.addAll(known.candidates(inquiry, CANDIDATES));
-    return profiles(List.copyOf(ids), inquiry, sight);
-  }
-
-  private Map<Long, Profile> profiles(List<CustomerId> ids, Inquiry inquiry, SightColumns sight) {
-    String number = inquiry.number().map(PhoneNumber::e164).orElse("");
-    return talk.with(profiles.list(ids), number, known.since(inquiry.asOf()), sight).stream()
-        .collect(Collectors.toMap(Profile::id, Function.identity()));
+    Map<Long, Profile> candidates = weighing.candidates(inquiry, all);
+    return weighing.rank(inquiry, candidates, AT_LEISURE);
   }
 
   private Candidate shown(Likely likely, Profile profile, NumberId number) {

@@ -9,7 +9,8 @@
       "lines",
       "customers",
       "numbers",
-      "conversations"
+      "conversations",
+      "meaning"
     })
 @NullMarked
 package fabulum.server.identify;

@@ -22,4 +22,10 @@ public interface TalkMapper {
 
   /** Customers who have or had one of the numbers of a conversation. */
   List<Long> listCustomersOf(long conversationId);
+
+  /** Open conversations of which nobody knows who writes, the newest first. */
+  List<Long> listToIdentify(int limit);
+
+  /** Whether nobody knows who writes in a conversation; false when there is none. */
+  boolean isToIdentify(long conversationId);
 }
