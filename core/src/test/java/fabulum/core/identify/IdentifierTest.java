@@ -276,20 +276,30 @@ class IdentifierTest {
   }
 
   @Test
+  void whatWeAskedOneIsNotWhatGoesOnWithThem() {
+    ines.said.add(new Saying(NOW.minus(Duration.ofDays(2)), false, MATTER));
+    String words = "There is water at the bow again";
+    double alone = points(meant(words, meaning(words, MATTER)), 2, Clue.MEANS_MATTER);
+    weAsked(dale, ASKED);
+    double beside = points(meant(words, meaning(words, MATTER, ASKED)), 2, Clue.MEANS_MATTER);
+    assertThat(beside).isPositive().isEqualTo(alone);
+  }
+
+  @Test
   void whatAStrangerAsksTellsLessThanWhatACustomerSays() {
     dale.jobs.add(new Job(Optional.empty(), "Bow seal"));
     String says = "the bow seal drips";
     String asks = "how much is a bow seal";
-    double said = points(meant(says, meaning(says, "Bow seal")), Clue.MEANS_MATTER);
-    double asked = points(meant(asks, meaning(asks, "Bow seal")), Clue.MEANS_MATTER);
+    double said = points(meant(says, meaning(says, "Bow seal")), 1, Clue.MEANS_MATTER);
+    double asked = points(meant(asks, meaning(asks, "Bow seal")), 1, Clue.MEANS_MATTER);
     assertThat(asked).isBetween(said * 0.49, said * 0.51);
-    assertThat(points(meant(asks, Optional.empty()), Clue.MATTER))
-        .isLessThan(points(meant(says, Optional.empty()), Clue.MATTER));
+    assertThat(points(meant(asks, Optional.empty()), 1, Clue.MATTER))
+        .isLessThan(points(meant(says, Optional.empty()), 1, Clue.MATTER));
   }
 
-  private static double points(Ranking ranking, Clue clue) {
+  private static double points(Ranking ranking, long customer, Clue clue) {
     return ranking.likely().stream()
-        .filter(one -> one.customer() == 1)
+        .filter(one -> one.customer() == customer)
         .flatMap(one -> one.evidence().stream())
         .filter(one -> one.evidence().clue() == clue)
         .mapToDouble(Ranking.Weighed::points)
