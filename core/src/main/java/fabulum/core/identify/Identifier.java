@@ -10,6 +10,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
 
 /**
  * Works out who probably wrote. Each candidate, and nobody, has points: the sum of what the
@@ -22,6 +23,12 @@ public final class Identifier {
    * are less plain than those the weights were fitted to, and too sure is worse than too unsure.
    */
   private static final double CAUTION = 0.75;
+
+  /**
+   * How many candidates share with "nobody we know"; the others together would outweigh those by
+   * their number alone, each for next to no reason.
+   */
+  private static final int COUNTED = 8;
 
   private Identifier() {}
 
@@ -145,18 +152,25 @@ public final class Identifier {
       each.add(weighed);
       most = Math.max(most, sum(weighed));
     }
-    double total = Math.exp(sum(nobody) - most);
-    for (List<Weighed> weighed : each) {
-      total += Math.exp(sum(weighed) - most);
+    double first = most;
+    List<Likely> likely =
+        IntStream.range(0, each.size())
+            .mapToObj(i ->
+                new Likely(
+                    all.candidates().get(i).id(), Math.exp(sum(each.get(i)) - first), each.get(i)))
+            .sorted(
+                Comparator.comparingDouble(Likely::likelihood)
+                    .reversed()
+                    .thenComparing(Likely::customer))
+            .toList();
+    double none = Math.exp(sum(nobody) - most);
+    double total = none + likely.stream().limit(COUNTED).mapToDouble(Likely::likelihood).sum();
+    List<Likely> shares = new ArrayList<>();
+    for (Likely one : likely) {
+      double share = shares.size() < COUNTED ? one.likelihood() / total : 0;
+      shares.add(new Likely(one.customer(), share, one.evidence()));
     }
-    List<Likely> likely = new ArrayList<>();
-    for (int i = 0; i < each.size(); i++) {
-      double share = Math.exp(sum(each.get(i)) - most) / total;
-      likely.add(new Likely(all.candidates().get(i).id(), share, each.get(i)));
-    }
-    likely.sort(
-        Comparator.comparingDouble(Likely::likelihood).reversed().thenComparing(Likely::customer));
-    return new Ranking(likely, Math.exp(sum(nobody) - most) / total, nobody);
+    return new Ranking(shares, none / total, nobody);
   }
 
   private static List<Weighed> weighed(List<Evidence> evidence, Weights weights) {

@@ -204,6 +204,27 @@ class IdentifierTest {
   }
 
   @Test
+  void manyWithNextToNoReasonDoNotOutweighTheTwoWhoHoldTheNumber() {
+    List<Profile> all = new ArrayList<>();
+    for (int i = 0; i < 50; i++) {
+      Made made = new Made(100 + i, "Somebody Number" + i);
+      made.numbers.clear();
+      made.numbers.add(
+          Made.held(i < 2 ? STRANGE : STRANGE.substring(0, 10) + (i % 9) + (i / 9), null));
+      all.add(made.profile());
+    }
+    Inquiry inquiry =
+        new Inquiry(
+            Optional.of(new PhoneNumber(STRANGE)),
+            List.of(new Saying(NOW, false, "we come on Friday")),
+            ZONE);
+    Ranking ranking = Identifier.rank(inquiry, all, LabelledSet.directory(all), Optional.empty());
+    assertThat(ranking.likely().stream().limit(2).mapToDouble(Ranking.Likely::likelihood).sum())
+        .isGreaterThan(0.65);
+    assertThat(ranking.likely().get(20).likelihood()).isZero();
+  }
+
+  @Test
   void likelihoodsOfAllAndNobodyMakeOne() {
     Ranking ranking = rank(STRANGE, "Dale or Inés Peña, who knows");
     double sum =
