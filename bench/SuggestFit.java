@@ -1,5 +1,6 @@
 package fabulum.core.suggest;
 
+import fabulum.core.meaning.Meaning;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;

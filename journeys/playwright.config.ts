@@ -44,7 +44,8 @@ export default defineConfig({
     url: 'http://localhost:8480/',
     reuseExistingServer: process.env.FABULUM_RUN !== undefined,
     timeout: 300_000,
-    stdout: 'ignore',
+    // What went wrong in the program is said where the run is read.
+    stdout: 'pipe',
     gracefulShutdown: { signal: 'SIGTERM', timeout: 15_000 },
   },
 });

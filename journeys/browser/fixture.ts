@@ -221,7 +221,7 @@ export class Office {
     page.on('console', (message) => {
       // What a journey provokes Chromium writes to the console by itself.
       const expected = /status of (401|404|409|410|422|429|0)|ERR_INTERNET_DISCONNECTED|ERR_FAILED|ERR_ABORTED/.test(message.text());
-      if (message.type() === 'error' && !expected) this.complaints.push(message.text());
+      if (message.type() === 'error' && !expected) this.complaints.push(`${message.text()} ${message.location().url}`);
     });
     page.on('pageerror', (error) => this.complaints.push(error.message));
   }

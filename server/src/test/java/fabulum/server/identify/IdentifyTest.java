@@ -12,19 +12,19 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
-import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.parallel.Execution;
-import org.junit.jupiter.api.parallel.ExecutionMode;
+import org.junit.jupiter.api.TestInstance;
 import tools.jackson.databind.JsonNode;
 
-@Execution(ExecutionMode.CONCURRENT)
+/** One program for all: each test has customers and numbers of its own. */
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
 class IdentifyTest {
   private final TwoTeams office = TwoTeams.start();
   private final Fabulum fabulum = office.fabulum;
   private final Browser priya = fabulum.signedIn("priya");
 
-  @AfterEach
+  @AfterAll
   void stop() {
     office.close();
   }
@@ -85,17 +85,21 @@ class IdentifyTest {
             "select to_identify from conversation where id = ?", Boolean.class, conversation));
   }
 
+  private int toIdentify() {
+    return priya.get("/api/conversations/counts").require(200).json().path("toIdentify").asInt();
+  }
+
   @Test
   void whoIsNamedComesFirstWithTheEvidence() {
-    long vera = fabulum.customer("Vera Lund", fabulum.freshNumber());
-    fabulum.customer("Bo Lundgren", fabulum.freshNumber());
-    long id = text(fabulum.freshNumber(), Fabulum.DOCK, "Vera Lund here, this is my new phone");
+    long vera = fabulum.customer("Sanna Oster", fabulum.freshNumber());
+    fabulum.customer("Bo Ostergren", fabulum.freshNumber());
+    long id = text(fabulum.freshNumber(), Fabulum.DOCK, "Sanna Oster here, this is my new phone");
     JsonNode found = likely(priya, id);
     assertThat(found.path("candidates").path(0).path("customerId").asLong()).isEqualTo(vera);
     assertThat(found.path("candidates").path(0).path("likelihood").asDouble()).isGreaterThan(0.8);
     assertThat(found.path("candidates").path(0).path("reasons").path(0).path("sentence").asString())
-        .contains("Vera Lund");
-    assertThat(found.path("guessedName").asString()).isEqualTo("Vera Lund");
+        .contains("Sanna Oster");
+    assertThat(found.path("guessedName").asString()).isEqualTo("Sanna Oster");
   }
 
   @Test
@@ -247,6 +251,7 @@ class IdentifyTest {
 
   @Test
   void whatIsNotForUsLeavesTheListAndFurtherTextsStayThere() {
+    int before = toIdentify();
     String number = fabulum.freshNumber();
     long id = text(number, Fabulum.DOCK, "Congratulations! You won");
     long act =
@@ -259,9 +264,7 @@ class IdentifyTest {
     long other = text(number, Fabulum.YARD, "Click here");
     JsonNode list = priya.get("/api/conversations?group=OUR_TURN&limit=50").require(200).json();
     assertThat(list.toString()).doesNotContain(number);
-    assertThat(
-            priya.get("/api/conversations/counts").require(200).json().path("toIdentify").asInt())
-        .isZero();
+    assertThat(toIdentify()).isEqualTo(before);
     assertThat(writers(id)).hasSize(2);
     JsonNode row = priya.get("/api/conversations/" + id).require(200).json().path("conversation");
     assertThat(row.path("group").asString()).isEqualTo("BLANK");
