@@ -80,15 +80,14 @@ class ReadAhead {
       ids = List.copyOf(changed);
       changed.clear();
     }
-    for (long id : ids) {
-      if (talk.isToIdentify(id)) {
-        meant.ahead(() -> words(new ConversationId(id)));
-      }
-    }
+    ids.forEach(id -> meant.ahead(() -> words(new ConversationId(id))));
   }
 
   private Set<String> words(ConversationId id) {
     Conversation row = books.row(id);
+    if (!row.toIdentify()) {
+      return Set.of();
+    }
     SightColumns sight = KnownCustomers.ALL_LINES;
     List<Saying> said = talk.of(row.address(), known.since(row.lastAt()), sight);
     if (said.stream().allMatch(Saying::ours)) {

@@ -87,11 +87,6 @@ class Talk {
     return talk.listToIdentify(limit);
   }
 
-  /** Whether nobody knows who writes in a conversation. */
-  boolean isToIdentify(long conversation) {
-    return talk.isToIdentify(conversation);
-  }
-
   /**
    * Of each conversation the newest came first; what was said in the same moment keeps its order.
    */

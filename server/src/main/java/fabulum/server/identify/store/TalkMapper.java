@@ -25,7 +25,4 @@ public interface TalkMapper {
 
   /** Open conversations of which nobody knows who writes, the newest first. */
   List<Long> listToIdentify(int limit);
-
-  /** Whether nobody knows who writes in a conversation; false when there is none. */
-  boolean isToIdentify(long conversationId);
 }
