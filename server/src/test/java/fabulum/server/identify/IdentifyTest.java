@@ -31,15 +31,7 @@ class IdentifyTest {
 
   private long text(String number, String line, String words) {
     fabulum.clock.advance(Duration.ofMinutes(1));
-    fabulum.webhook().text(number, line, words).require(200);
-    Long id =
-        fabulum.tables.queryForObject(
-            "select c.id from conversation c join number n on n.id = c.number_id"
-                + " join line l on l.id = c.line_id where n.address = ? and l.number = ?",
-            Long.class,
-            number,
-            line);
-    return id == null ? 0 : id;
+    return office.textFrom(number, line, words);
   }
 
   private JsonNode likely(Browser who, long conversation) {

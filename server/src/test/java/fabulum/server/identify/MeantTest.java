@@ -28,13 +28,7 @@ class MeantTest {
 
   private long text(String number, String line, String words) {
     fabulum.clock.advance(Duration.ofMinutes(1));
-    fabulum.webhook().text(number, line, words).require(200);
-    Long id =
-        fabulum.tables.queryForObject(
-            "select max(c.id) from conversation c join number n on n.id = c.number_id where n.address = ?",
-            Long.class,
-            number);
-    return id == null ? 0 : id;
+    return office.textFrom(number, line, words);
   }
 
   private void asked(Browser who, String name, String line, String wrote, String weAsked) {

@@ -83,13 +83,19 @@ public final class TwoTeams implements AutoCloseable {
 
   /** A new conversation that a customer begins on a line; its id. */
   public long text(String line, String words) {
-    String number = fabulum.freshNumber();
+    return textFrom(fabulum.freshNumber(), line, words);
+  }
+
+  /** A text from a number; says in which conversation it is. */
+  public long textFrom(String number, String line, String words) {
     fabulum.webhook().text(number, line, words).require(200);
     Long id =
         fabulum.tables.queryForObject(
-            "select c.id from conversation c join number n on n.id = c.number_id where n.address = ?",
+            "select c.id from conversation c join number n on n.id = c.number_id"
+                + " join line l on l.id = c.line_id where n.address = ? and l.number = ?",
             Long.class,
-            number);
+            number,
+            line);
     return id == null ? 0 : id;
   }
 
