@@ -2,6 +2,7 @@ package fabulum.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import fabulum.core.access.Role;
 import fabulum.server.testing.Browser;
 import fabulum.server.testing.Fabulum;
 import fabulum.server.testing.LiveReader;
@@ -9,27 +10,42 @@ import fabulum.server.testing.TwoTeams;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
-import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.parallel.Execution;
-import org.junit.jupiter.api.parallel.ExecutionMode;
+import org.junit.jupiter.api.TestInstance;
 import tools.jackson.databind.JsonNode;
 
-@Execution(ExecutionMode.CONCURRENT)
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
 class NoticesTest {
-  private TwoTeams office;
+  private final TwoTeams office = TwoTeams.start();
+  private int tests;
   private Browser maren;
+  private String priyas;
   private Browser priya;
 
+  /** Nobody waits, no line alerts, nobody was told anything, and Priya begins today. */
   @BeforeEach
   void begin() {
-    office = TwoTeams.start();
     maren = office.fabulum.signedIn("maren");
-    priya = office.fabulum.signedIn("priya");
+    tests++;
+    priyas = "priya" + tests;
+    office.add(priyas, "Priya Nandakumar", Role.STAFF, office.team);
+    priya = office.fabulum.signedIn(priyas);
+    office
+        .fabulum
+        .tables
+        .queryForList("select id from conversation where box <> 'DONE'", Long.class)
+        .forEach(id -> maren.post("/api/conversations/" + id + "/done", Map.of()).require(200));
+    escalation(List.of());
+    Browser tom = office.fabulum.signedIn("tom");
+    tom.put("/api/me/plan", TwoTeams.plan(List.of(), List.of(), null)).require(204);
+    tom.put("/api/me/in", Map.of("in", true)).require(204);
+    office.fabulum.tables.update("delete from escalation_step_taken");
+    office.fabulum.tables.update("delete from notice");
   }
 
-  @AfterEach
+  @AfterAll
   void end() {
     office.close();
   }
@@ -107,7 +123,7 @@ class NoticesTest {
   @Test
   void eachChoosesHowToBeToldAndMailGoesOutOnce() {
     office.fabulum.tables.update(
-        "update staff set email = 'priya@quillhaven.example' where sign_in_name = 'priya'");
+        "update staff set email = 'priya@quillhaven.example' where sign_in_name = ?", priyas);
     priya
         .put("/api/notices/choices", Map.of("kind", "NOBODYS", "channel", "MAIL", "wanted", true))
         .require(204);
@@ -134,10 +150,10 @@ class NoticesTest {
     office.fabulum.clock.advance(Duration.ofMinutes(44));
     office.fabulum.clock.advance(Duration.ofMinutes(1));
     assertThat(comesTo("tom", "SOON", 1)).isTrue();
-    assertThat(comesTo("priya", "SOON", 1)).isTrue();
+    assertThat(comesTo(priyas, "SOON", 1)).isTrue();
     office.fabulum.clock.advance(Duration.ofMinutes(15));
     assertThat(comesTo("maren", "LATE", 1)).isTrue();
-    assertThat(comesTo("priya", "LATE", 1)).as("the owner").isTrue();
+    assertThat(comesTo(priyas, "LATE", 1)).as("the owner").isTrue();
     assertThat(stepsTaken(4)).isTrue();
 
     // As after a restart: nothing of what was told is in memory, only in the tables.
@@ -159,11 +175,11 @@ class NoticesTest {
   void aStepTellsTheCoverOfWhoIsAwayAndOnlyInWorkingTime() {
     escalation(List.of(Map.of("afterMinutes", 0, "told", "PERSON", "staffId", office.id("tom"))));
     Browser tom = office.fabulum.signedIn("tom");
-    tom.put("/api/me/plan", office.coveredBy("priya")).require(204);
+    tom.put("/api/me/plan", office.coveredBy(priyas)).require(204);
     tom.put("/api/me/in", Map.of("in", false)).require(204);
     office.text(Fabulum.DOCK, "late for Tom");
     office.fabulum.clock.advance(Duration.ofMinutes(61));
-    assertThat(comesTo("priya", "LATE", 1)).isTrue();
+    assertThat(comesTo(priyas, "LATE", 1)).isTrue();
     assertThat(comesTo("tom", "LATE", 0)).isTrue();
   }
 
@@ -172,10 +188,10 @@ class NoticesTest {
     Browser tom = office.fabulum.signedIn("tom");
     long id = office.text(Fabulum.DOCK, "for Tom");
     take(tom, id);
-    tom.put("/api/me/plan", office.coveredBy("priya")).require(204);
+    tom.put("/api/me/plan", office.coveredBy(priyas)).require(204);
     tom.put("/api/me/in", Map.of("in", false)).require(204);
     office.fabulum.webhook().text(office.numberOf(id), Fabulum.DOCK, "still there?").require(200);
-    assertThat(office.owner(id)).isEqualTo(office.id("priya"));
+    assertThat(office.owner(id)).isEqualTo(office.id(priyas));
     assertThat(told(priya)).first().asString().startsWith("MINE");
   }
 
@@ -202,7 +218,7 @@ class NoticesTest {
     long id = office.text(Fabulum.DOCK, "a secret of the dock");
     assertThat(told(priya)).hasSize(1);
     Map<String, Object> away = Map.of("role", "STAFF", "teams", List.of(office.farTeam));
-    maren.put("/api/setup/people/" + office.id("priya"), away).require(204);
+    maren.put("/api/setup/people/" + office.id(priyas), away).require(204);
     assertThat(told(priya)).isEmpty();
     assertThat(id).isPositive();
   }
@@ -212,7 +228,7 @@ class NoticesTest {
     long id = office.text(Fabulum.DOCK, "one");
     take(maren, id);
     maren
-        .post("/api/conversations/" + id + "/hand-over", Map.of("person", office.id("priya")))
+        .post("/api/conversations/" + id + "/hand-over", Map.of("person", office.id(priyas)))
         .require(200);
     assertThat(told(priya)).first().isEqualTo("MINE Maren Oduya handed it to you.");
     maren

@@ -2,6 +2,7 @@ package fabulum.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import fabulum.core.access.Role;
 import fabulum.server.testing.Answer;
 import fabulum.server.testing.Browser;
 import fabulum.server.testing.Fabulum;
@@ -11,26 +12,29 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
-import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.parallel.Execution;
-import org.junit.jupiter.api.parallel.ExecutionMode;
+import org.junit.jupiter.api.TestInstance;
 import tools.jackson.databind.JsonNode;
 
 /** When people are in, on a Tuesday at five past two in the afternoon. */
-@Execution(ExecutionMode.CONCURRENT)
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
 class PlanTest {
-  private TwoTeams office;
+  private final TwoTeams office = TwoTeams.start();
+  private int people;
+  private long tomsId;
   private Browser tom;
 
   @BeforeEach
   void begin() {
-    office = TwoTeams.start();
-    tom = office.fabulum.signedIn("tom");
+    people++;
+    tomsId = office.add("tom" + people, "Tom Ferry", Role.STAFF, office.team);
+    office.fabulum.clock.advance(Duration.between(office.fabulum.clock.instant(), Fabulum.NOW));
+    tom = office.fabulum.signedIn("tom" + people);
   }
 
-  @AfterEach
+  @AfterAll
   void end() {
     office.close();
   }
@@ -112,7 +116,7 @@ class PlanTest {
     assertThat(isIn()).isFalse();
     assertThat(office.owner(id))
         .as("due at six past three, back at half past two")
-        .isEqualTo(office.id("tom"));
+        .isEqualTo(tomsId);
   }
 
   @Test
@@ -121,9 +125,8 @@ class PlanTest {
         TwoTeams.plan(
             List.of(span(2, 8, 12), span(2, 11, 14)),
             List.of(
-                away("2026-06-12", "2026-06-10", null),
-                away("2026-06-12", "2028-06-10", office.id("tom"))),
-            office.id("tom"));
+                away("2026-06-12", "2026-06-10", null), away("2026-06-12", "2028-06-10", tomsId)),
+            tomsId);
     wrong.put("zone", "Moon/Crater");
     Answer refused = tom.put("/api/me/plan", wrong).require(422);
     assertThat(refused.json().path("fields").valueStream().map(f -> f.path("field").asString()))
@@ -134,7 +137,7 @@ class PlanTest {
   @Test
   void aLeadPlansForOthersAndTheFrontOfficeShowsIt() {
     Browser maren = office.fabulum.signedIn("maren");
-    String path = "/api/setup/people/" + office.id("tom") + "/plan";
+    String path = "/api/setup/people/" + tomsId + "/plan";
     maren
         .put(
             path,
@@ -149,7 +152,7 @@ class PlanTest {
             .json()
             .path("people")
             .valueStream()
-            .filter(person -> person.path("staff").path("id").asLong() == office.id("tom"))
+            .filter(person -> person.path("staff").path("id").asLong() == tomsId)
             .findFirst()
             .orElseThrow();
     assertThat(row.path("in").asBoolean()).isFalse();

@@ -12,28 +12,28 @@ import java.net.ServerSocket;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
+import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestInstance;
 import org.junit.jupiter.api.io.TempDir;
-import org.junit.jupiter.api.parallel.Execution;
-import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /** Mail on its way to a real mail server. */
-@Execution(ExecutionMode.CONCURRENT)
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
 class MailDispatcherTest {
-  @TempDir Path folder;
+  @TempDir static Path folder;
   private int port;
   private GreenMail server;
   private Fabulum fabulum;
 
-  @BeforeEach
-  void begin() throws IOException {
+  @BeforeAll
+  void start() throws IOException {
     try (ServerSocket free = new ServerSocket(0)) {
       port = free.getLocalPort();
     }
-    server = new GreenMail(new ServerSetup(port, "127.0.0.1", ServerSetup.PROTOCOL_SMTP));
     fabulum =
         Fabulum.start(
             folder,
@@ -42,10 +42,20 @@ class MailDispatcherTest {
             "--fabulum.mail.from=inbox@quillhaven.example");
   }
 
+  @BeforeEach
+  void begin() {
+    fabulum.tables.update("delete from mail");
+    server = new GreenMail(new ServerSetup(port, "127.0.0.1", ServerSetup.PROTOCOL_SMTP));
+  }
+
   @AfterEach
   void end() {
-    fabulum.close();
     server.stop();
+  }
+
+  @AfterAll
+  void stop() {
+    fabulum.close();
   }
 
   private void send(String reference) {

@@ -37,11 +37,16 @@ import java.util.concurrent.atomic.AtomicLong;
 import java.util.concurrent.locks.LockSupport;
 import java.util.function.BooleanSupplier;
 import java.util.stream.Stream;
+import org.springframework.beans.factory.support.BeanDefinitionBuilder;
+import org.springframework.beans.factory.support.BeanDefinitionRegistry;
 import org.springframework.boot.SpringApplication;
+import org.springframework.boot.web.server.servlet.context.AnnotationConfigServletWebServerApplicationContext;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.context.annotation.Primary;
+import org.springframework.core.type.classreading.CachingMetadataReaderFactory;
+import org.springframework.core.type.classreading.MetadataReaderFactory;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.support.GeneratedKeyHolder;
 import org.springframework.jdbc.support.KeyHolder;
@@ -61,6 +66,8 @@ public final class Fabulum implements AutoCloseable {
   public static final String SECRET = "a secret for tests";
   public static final Instant NOW = Instant.parse("2026-06-09T19:05:00Z");
 
+  private static final int MOST_CLASS_FILES = 20_000;
+  private static final CachingMetadataReaderFactory CLASS_FILES = classFiles();
   private static final long PATIENCE_NANOS = 180_000_000_000L;
   private static final long BETWEEN_LOOKS_NANOS = 5_000_000L;
 
@@ -126,7 +133,25 @@ public final class Fabulum implements AutoCloseable {
   public static Fabulum start(Path folder, String... more) {
     SpringApplication application =
         new SpringApplication(FabulumApplication.class, Inside.class, ApiText.class);
+    application.setApplicationContextFactory(
+        type -> new AnnotationConfigServletWebServerApplicationContext(new RememberedBeans()));
+    application.addInitializers(Fabulum::remembersClassFiles);
     return new Fabulum(application.run(arguments(folder, more)));
+  }
+
+  /** What stands in the classes is read once for all programs, under the name Boot looks for. */
+  private static void remembersClassFiles(ConfigurableApplicationContext context) {
+    ((BeanDefinitionRegistry) context.getBeanFactory())
+        .registerBeanDefinition(
+            "org.springframework.boot.autoconfigure.internalCachingMetadataReaderFactory",
+            BeanDefinitionBuilder.rootBeanDefinition(MetadataReaderFactory.class, () -> CLASS_FILES)
+                .getBeanDefinition());
+  }
+
+  private static CachingMetadataReaderFactory classFiles() {
+    CachingMetadataReaderFactory files = new CachingMetadataReaderFactory();
+    files.setCacheLimit(MOST_CLASS_FILES);
+    return files;
   }
 
   private static String[] arguments(Path folder, String... more) {
@@ -311,6 +336,16 @@ public final class Fabulum implements AutoCloseable {
         .getBean(TransactionTemplate.class)
         .executeWithoutResult(
             status -> context.getBean(CustomerChanges.class).tell(new CustomerId(customer)));
+  }
+
+  /** Closed and started again on its folder; fresh numbers go on where they were. */
+  public Fabulum again(String... more) {
+    Path folder = Path.of(context.getEnvironment().getRequiredProperty("fabulum.data"));
+    context.close();
+    Fabulum again = start(folder, more);
+    again.deletes = deletes;
+    again.nextNumber = nextNumber;
+    return again;
   }
 
   public static String reference() {

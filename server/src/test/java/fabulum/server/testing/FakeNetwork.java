@@ -6,6 +6,7 @@ import fabulum.core.delivery.Gateway;
 import fabulum.core.delivery.SendOutcome;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -64,6 +65,14 @@ public final class FakeNetwork implements Gateway {
   /** What hung goes on. */
   public void letGo() {
     free.countDown();
+  }
+
+  /** As at the start, but for what still hangs. */
+  public void forget() {
+    List.of(handed, script, received, asked).forEach(Collection::clear);
+    List.of(secretlyTaken, states).forEach(Map::clear);
+    closed = Optional.empty();
+    held = text -> false;
   }
 
   private synchronized SendOutcome take(OutgoingText text) {
