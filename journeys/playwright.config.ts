@@ -23,7 +23,7 @@ const chromium = [
 export default defineConfig({
   testDir: 'browser',
   fullyParallel: true,
-  workers: 2,
+  workers: 3,
   retries: 0,
   timeout: 240_000,
   expect: { timeout: 40_000 },
