@@ -4,8 +4,9 @@ import { Outlet } from 'react-router';
 import { useTelling } from '../features/notices';
 import { WriteTo } from '../features/write-to';
 import { useLive } from '../realtime';
-import type { LiveMessage, Session } from '../shared/api';
+import type { Session } from '../shared/api';
 import { part, useKeys } from '../shared/ui';
+import { announced } from './announced';
 import { AskBeforeLeaving } from './AskBeforeLeaving';
 import { Masthead } from './Masthead';
 import { Troubles } from './Troubles';
@@ -16,23 +17,14 @@ const KeysHelp = part(() => import('./KeysHelp').then((part) => part.KeysHelp));
 /** Fetched when one writes while one moves about. */
 const WritingStrip = part(() => import('../features/desk').then((part) => part.WritingStrip));
 
-/** What a new text is announced as, to those who listen rather than look. */
-function announcement(message: LiveMessage): string | undefined {
-  const text = message.entries.find((entry) => entry.kind === 'IN');
-  return text && message.conversation && !message.conversation.notForUs
-    ? `New text from ${message.conversation.customerName ?? message.conversation.number}: ${text.words ?? ''}`
-    : undefined;
-}
-
 /** The one frame: masthead, and the place one is in. */
 export function Frame({ session }: { session: Session }) {
-  const [announced, setAnnounced] = useState('');
+  const [words, setAnnounced] = useState('');
   const [help, setHelp] = useState(false);
   const tell = useTelling();
   const lineState = useLive(session.staff.id, (message) => {
     tell(message);
-    const words = announcement(message);
-    if (words) setAnnounced(words);
+    setAnnounced((before) => announced(before, message));
   });
   const writes = session.may.includes('TEXT');
   const [writing, setWriting] = useState(false);
@@ -49,7 +41,7 @@ export function Frame({ session }: { session: Session }) {
         sx={{ position: 'absolute', width: 1, height: 1, overflow: 'hidden', clipPath: 'inset(50%)' }}
         style={{ width: 1, height: 1 }}
       >
-        {announced}
+        {words}
       </Box>
       <Suspense fallback={null}>
         <WritingStrip session={session} />
