@@ -65,7 +65,7 @@ public final class SuggestFit {
       if (one.path("half").asString("").equals("tuned")) {
         Set<Long> truth = new HashSet<>();
         one.path("truth").forEach(key -> truth.add(ids.get(key.asString())));
-        Suggester.Compared compared = suggester.compare(one.path("asked").asString(), id -> true);
+        Compared compared = suggester.compare(one.path("asked").asString(), id -> true);
         double[][] of = new double[ids.size()][];
         boolean[] right = new boolean[ids.size() + 1];
         for (long id = 1; id <= ids.size(); id++) {

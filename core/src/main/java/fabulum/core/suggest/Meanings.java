@@ -10,7 +10,7 @@ import java.util.List;
  */
 final class Meanings {
   /** How much it grows before the middle is computed anew. */
-  private static final double STALE = 1.1;
+  private static final double STALE = 1.2;
 
   /** How much the business's own texts count for the middle; the rest is everyday talk. */
   private static final float MOST_OF_OURS = 0.5f;
@@ -19,26 +19,36 @@ final class Meanings {
   private static final float FEW = 200;
 
   private final List<float[]> background;
+  private final Asks asks;
   private final List<float[]> raw = new ArrayList<>();
   private final List<float[]> seen = new ArrayList<>();
+  private final List<float[]> about = new ArrayList<>();
 
   /** One: the view of now. */
-  private final List<View> views = new ArrayList<>(List.of(new View(new float[0], List.of())));
+  private final List<View> views;
 
   /**
    * From where texts are seen.
    *
    * @param background everyday talk, as it is seen from there
+   * @param asks what customers ask, as it is seen from there
    */
-  private record View(float[] middle, List<float[]> background) {}
+  private record View(float[] middle, List<float[]> background, Asks asks) {}
 
   /**
    * Begins.
    *
    * @param background where everyday talk lies that no business is asked for
+   * @param asks where the wordings of each common ask lie
    */
-  Meanings(List<float[]> background) {
-    this.background = background.stream().map(Points::unit).toList();
+  Meanings(List<float[]> background, List<List<float[]>> asks) {
+    this.background = units(background);
+    this.asks = new Asks(asks.stream().map(Meanings::units).toList());
+    this.views = new ArrayList<>(List.of(new View(new float[0], this.background, this.asks)));
+  }
+
+  private static List<float[]> units(List<float[]> points) {
+    return points.stream().map(Points::unit).toList();
   }
 
   /** Adds a text; the first is number 0. */
@@ -46,6 +56,7 @@ final class Meanings {
     float[] unit = Points.unit(text);
     raw.add(unit);
     seen.add(fromMiddle(unit));
+    about.add(view().asks().nearness(seen.get(seen.size() - 1)));
     if (Growth.isDue(raw.size(), STALE)) {
       compute();
     }
@@ -60,10 +71,15 @@ final class Meanings {
         middle[i] = share * middle[i] + (1 - share) * other[i];
       }
     }
-    views.set(0, new View(middle, List.of()));
-    views.set(0, new View(middle, background.stream().map(this::fromMiddle).toList()));
+    views.set(
+        0,
+        new View(
+            middle,
+            background.stream().map(point -> Points.from(middle, point)).toList(),
+            asks.from(middle)));
     for (int i = 0; i < raw.size(); i++) {
       seen.set(i, fromMiddle(raw.get(i)));
+      about.set(i, view().asks().nearness(seen.get(i)));
     }
   }
 
@@ -75,22 +91,20 @@ final class Meanings {
     return Points.from(view().middle(), point);
   }
 
-  /** How alike a text is to each of those here, -1 to 1. */
-  float[] likeness(float[] text) {
-    return likeness(text, seen);
+  /** How a question lies to all there is. */
+  Compared.ByMeaning of(float[] question) {
+    float[] point = fromMiddle(Points.unit(question));
+    return new Compared.ByMeaning(
+        likeness(point, seen), likeness(point, view().background()), view().asks().nearness(point));
   }
 
-  /** How alike a text is to each piece of everyday talk. */
-  float[] everyday(float[] text) {
-    return likeness(text, view().background());
+  /** How near a text that is here is to each common ask. */
+  float[] about(int text) {
+    return about.get(text);
   }
 
-  private float[] likeness(float[] text, List<float[]> others) {
+  private static float[] likeness(float[] point, List<float[]> others) {
     float[] like = new float[others.size()];
-    if (like.length == 0) {
-      return like;
-    }
-    float[] point = fromMiddle(Points.unit(text));
     for (int i = 0; i < like.length; i++) {
       like[i] = Points.likeness(point, others.get(i));
     }

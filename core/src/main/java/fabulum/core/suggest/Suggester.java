@@ -21,8 +21,9 @@ public final class Suggester {
   /** The most that is suggested. */
   public static final int MOST = 3;
 
-  private static final int NEAREST = 3;
-  private static final int EVERYDAY_NEAREST = 5;
+  /** More templates than these would outweigh "nothing" by their number alone. */
+  private static final int WEIGHED = 5;
+
   private static final int LONGEST = 1_000;
 
   private final Optional<Meaning> meaning;
@@ -32,13 +33,10 @@ public final class Suggester {
       new LetterIndex(Everyday.TALK.stream().map(LetterGroups::of).toList());
   private final Meanings meanings;
   private final List<Said> said = new ArrayList<>();
-  private final Map<Long, Own> templates = new HashMap<>();
+  private final Map<Long, Compared.Own> templates = new HashMap<>();
 
   /** A text that is compared with: a question, or what a template itself says. */
   private record Said(Lesson lesson, boolean isQuestion) {}
-
-  /** Where a template's own title, words, and both together are among the texts. */
-  private record Own(int title, int words, int both) {}
 
   /**
    * When something is suggested.
@@ -52,11 +50,19 @@ public final class Suggester {
   /** Begins with nothing learned. */
   public Suggester(Optional<Meaning> meaning) {
     this.meaning = meaning;
-    this.limits = new Limits(meaning.isPresent() ? 0.5 : 0.35, 0.12, 0.03);
+    this.limits = new Limits(meaning.isPresent() ? 0.53 : 0.35, 0.12, 0.03);
     this.scores = meaning.isPresent() ? Scores.MEANING : Scores.LETTERS;
     this.meanings =
         new Meanings(
-            meaning.map(one -> Everyday.TALK.stream().map(one::of).toList()).orElseGet(List::of));
+            meaning.map(one -> points(one, Everyday.TALK)).orElseGet(List::of),
+            meaning
+                .map(
+                    one -> CommonAsks.ALL.stream().map(ask -> points(one, ask.wordings())).toList())
+                .orElseGet(List::of));
+  }
+
+  private static List<float[]> points(Meaning meaning, List<String> texts) {
+    return texts.stream().map(meaning::of).toList();
   }
 
   /** Takes in what a template says, without its placeholders. */
@@ -64,7 +70,7 @@ public final class Suggester {
     String both = title + ". " + words;
     int first = add(List.of(title, words, both), new Lesson(0, template, ""), false);
     synchronized (this) {
-      templates.put(template, new Own(first, first + 1, first + 2));
+      templates.put(template, new Compared.Own(first, first + 1, first + 2));
     }
   }
 
@@ -128,8 +134,7 @@ public final class Suggester {
     double best = Math.max(none, scored.get(0).score());
     double nothing = Math.exp(none - best);
     double all = nothing;
-    // More than a few would outweigh "nothing" by their number alone.
-    for (Scored one : scored.subList(0, Math.min(EVERYDAY_NEAREST, scored.size()))) {
+    for (Scored one : scored.subList(0, Math.min(WEIGHED, scored.size()))) {
       all += Math.exp(one.score() - best);
     }
     double first = Math.exp(scored.get(0).score() - best) / all;
@@ -153,128 +158,22 @@ public final class Suggester {
     Optional<float[]> point = meaning.map(one -> one.of(words));
     synchronized (this) {
       float[] byLetters = letters.likeness(groups);
-      Optional<float[]> byMeaning = point.map(meanings::likeness);
-      Compared compared = new Compared(byLetters, byMeaning, point.map(meanings::everyday));
+      Optional<Compared.ByMeaning> byMeaning = point.map(meanings::of);
+      Compared compared = new Compared(byLetters, byMeaning);
       for (int i = 0; i < said.size(); i++) {
         Said one = said.get(i);
-        if (one.isQuestion() && mayTell.test(one.lesson().id())) {
+        if (one.isQuestion() && !mayTell.test(one.lesson().id())) {
+          continue;
+        }
+        if (one.isQuestion()) {
           compared.near(one.lesson().template(), i);
+        }
+        if (byMeaning.isPresent()) {
+          compared.isAbout(one.lesson().template(), meanings.about(i));
         }
       }
       templates.forEach(compared::own);
       return compared;
-    }
-  }
-
-  /** The nearest few of a kind. */
-  private static final class Nearest {
-    private final List<Double> best = new ArrayList<>(NEAREST + 1);
-
-    void add(double likeness) {
-      int place = 0;
-      while (place < best.size() && best.get(place) >= likeness) {
-        place++;
-      }
-      if (place < NEAREST) {
-        best.add(place, likeness);
-      }
-      if (best.size() > NEAREST) {
-        best.remove(NEAREST);
-      }
-    }
-
-    double first() {
-      return best.isEmpty() ? 0 : best.get(0);
-    }
-
-    double mean() {
-      return best.stream().mapToDouble(one -> one).average().orElse(0);
-    }
-  }
-
-  /** A question compared with all that is known. */
-  static final class Compared {
-    private static final double SIMILAR_LETTERS = 0.35;
-    private static final double SIMILAR_MEANING = 0.45;
-    private static final long NO_TEMPLATE = 0;
-
-    private final float[] byLetters;
-    private final Optional<float[]> byMeaning;
-    private final Optional<float[]> everyday;
-    private final Map<Long, Nearest> nearLetters = new HashMap<>();
-    private final Map<Long, Nearest> nearMeaning = new HashMap<>();
-    private final Map<Long, Integer> similar = new HashMap<>();
-    private final Map<Long, double[]> own = new HashMap<>();
-
-    private Compared(float[] byLetters, Optional<float[]> byMeaning, Optional<float[]> everyday) {
-      this.byLetters = byLetters;
-      this.byMeaning = byMeaning;
-      this.everyday = everyday;
-    }
-
-    private void near(long template, int text) {
-      double like = byLetters[text];
-      nearLetters.computeIfAbsent(template, none -> new Nearest()).add(like);
-      boolean alike = like >= SIMILAR_LETTERS;
-      if (byMeaning.isPresent()) {
-        double means = byMeaning.get()[text];
-        nearMeaning.computeIfAbsent(template, none -> new Nearest()).add(means);
-        alike |= means >= SIMILAR_MEANING;
-      }
-      if (alike) {
-        similar.merge(template, 1, Integer::sum);
-      }
-    }
-
-    private void own(long template, Own at) {
-      float[] means = byMeaning.orElse(byLetters);
-      own.put(
-          template,
-          new double[] {
-            means[at.title()], Math.max(means[at.words()], means[at.both()]), byLetters[at.both()]
-          });
-    }
-
-    int similar(long template) {
-      return similar.getOrDefault(template, 0);
-    }
-
-    double[] of(long template) {
-      Nearest letters = nearLetters.getOrDefault(template, new Nearest());
-      double[] itself = own.getOrDefault(template, new double[] {0, 0, 0});
-      if (byMeaning.isEmpty()) {
-        return new double[] {letters.first(), letters.mean(), itself[2]};
-      }
-      Nearest means = nearMeaning.getOrDefault(template, new Nearest());
-      return new double[] {
-        means.first(),
-        means.mean(),
-        itself[0],
-        itself[1],
-        letters.first(),
-        letters.mean(),
-        itself[2]
-      };
-    }
-
-    double[] none() {
-      double letters = nearLetters.getOrDefault(NO_TEMPLATE, new Nearest()).first();
-      if (everyday.isEmpty()) {
-        return new double[] {letters};
-      }
-      float[] talk = everyday.get().clone();
-      java.util.Arrays.sort(talk);
-      double mean = 0;
-      int few = Math.min(EVERYDAY_NEAREST, talk.length);
-      for (int i = 0; i < few; i++) {
-        mean += talk[talk.length - 1 - i] / few;
-      }
-      return new double[] {
-        talk.length == 0 ? 0 : talk[talk.length - 1],
-        mean,
-        nearMeaning.getOrDefault(NO_TEMPLATE, new Nearest()).first(),
-        letters
-      };
     }
   }
 }

@@ -88,6 +88,34 @@ class SuggesterTest {
         .startsWith(1L);
   }
 
+  /** Every text lies apart from these; these are wordings of one common ask. */
+  private static final Map<String, float[]> ONE_ASK =
+      Map.of(
+          "where are you located", new float[] {9, 0, 0},
+          "what is your address", new float[] {0, 9, 0},
+          "led me to a barn", new float[] {9, 0, 0},
+          "Way", new float[] {0, 9, 0},
+          "Left at the mill.", new float[] {0, 9, 0},
+          "Way. Left at the mill.", new float[] {0, 9, 0},
+          "over the bridge, then right", new float[] {0, 9, 0});
+
+  private static final Meaning BY_ASK =
+      words -> ONE_ASK.getOrDefault(words, new float[] {0, words.length() % 3, 9});
+
+  @Test
+  void aTemplateIsAboutWhatItsWordsAndTheQuestionsOneMayTellAreNearTo() {
+    Suggester suggester = taught(Optional.of(BY_ASK));
+    suggester.know(5, "Way", "Left at the mill.");
+    Compared compared = suggester.compare("led me to a barn", answer -> true);
+    int about = compared.of(5).length - 1;
+    assertThat(compared.of(5)[about]).isGreaterThan(0.4);
+    assertThat(compared.of(2)[about]).isLessThan(0.2);
+    suggester.learn(new Lesson(30, 6, "over the bridge, then right"));
+    assertThat(suggester.compare("led me to a barn", answer -> true).of(6)[about])
+        .isGreaterThan(0.4);
+    assertThat(suggester.compare("led me to a barn", answer -> false).of(6)[about]).isZero();
+  }
+
   @Test
   void aTypedAnswerIsRecognizedWhenItIsCloseToATemplate() {
     Recognizer recognizer = new Recognizer();

@@ -1,0 +1,68 @@
+package fabulum.core.suggest;
+
+import fabulum.core.meaning.Points;
+import java.util.List;
+
+/** How near texts are to what customers commonly ask. */
+final class Asks {
+  /** How sharply the nearest ask stands out from the others; chosen on the tuned cases. */
+  private static final double SHARPNESS = 20;
+
+  private final List<List<float[]>> wordings;
+
+  /** By where the wordings of each ask lie, at length 1. */
+  Asks(List<List<float[]>> wordings) {
+    this.wordings = wordings;
+  }
+
+  /** The same as seen from a middle. */
+  Asks from(float[] middle) {
+    return new Asks(
+        wordings.stream()
+            .map(ask -> ask.stream().map(point -> Points.from(middle, point)).toList())
+            .toList());
+  }
+
+  /** How near a point is to each ask: the mean likeness of its nearest two wordings. */
+  float[] nearness(float[] point) {
+    float[] near = new float[wordings.size()];
+    for (int i = 0; i < near.length; i++) {
+      float first = -1;
+      float second = -1;
+      for (float[] wording : wordings.get(i)) {
+        float like = Points.likeness(point, wording);
+        second = Math.max(second, Math.min(first, like));
+        first = Math.max(first, like);
+      }
+      near[i] = (first + second) / 2;
+    }
+    return near;
+  }
+
+  /** The nearer of two texts to each ask. */
+  static float[] nearer(float[] one, float[] other) {
+    float[] near = one.clone();
+    for (int i = 0; i < near.length; i++) {
+      near[i] = Math.max(near[i], other[i]);
+    }
+    return near;
+  }
+
+  /**
+   * How far two are about the same asks, 0 to 1: the Bhattacharyya coefficient of what each is
+   * probably about.
+   */
+  static double alike(float[] one, float[] other) {
+    double sum = 0;
+    double ones = 0;
+    double others = 0;
+    for (int i = 0; i < one.length; i++) {
+      double a = Math.exp(SHARPNESS * one[i] / 2);
+      double b = Math.exp(SHARPNESS * other[i] / 2);
+      sum += a * b;
+      ones += a * a;
+      others += b * b;
+    }
+    return one.length == 0 ? 0 : sum / Math.sqrt(ones * others);
+  }
+}
