@@ -3,6 +3,8 @@ package fabulum.server.inbox.store;
 import fabulum.server.conversations.SightColumns;
 import java.time.Instant;
 import java.util.List;
+import java.util.Objects;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -40,6 +42,17 @@ public record ChoiceRow(
     @Nullable List<Span> spans,
     @Nullable List<Long> ids,
     @Nullable OnFile onFile) {
+
+  /** Whether there is any condition beyond lines and sight. */
+  public boolean narrows() {
+    return mine
+        || nobodys
+        || toIdentify
+        || failed
+        || unread
+        || Stream.of(colleague, team, topic, called, saying, spans, ids, onFile)
+            .anyMatch(Objects::nonNull);
+  }
 
   /** The same, only of these; of none when there are none. */
   public ChoiceRow among(List<Long> only) {
