@@ -268,11 +268,19 @@ export async function open(page: Page, number: string): Promise<void> {
 
 export const SCHEMES = ['light', 'dark'] as const;
 
+/** Waits until nothing on the page is on its way in or out: half faded, it has colours of its own. */
+async function still(page: Page): Promise<void> {
+  await page.waitForFunction(() =>
+    document.getAnimations().every((one) => one.playState !== 'running' || one.effect?.getComputedTiming().endTime === Infinity),
+  );
+}
+
 /** No serious barrier may stand on the page, or on a part of it. Of the dark theme only the colours are looked at: all else is the same. */
 export async function withoutBarriers(page: Page, scheme: (typeof SCHEMES)[number], part?: string): Promise<void> {
   const look = new AxeBuilder({ page });
   if (part) look.include(part);
   if (scheme === 'dark') look.withRules(['color-contrast', 'link-in-text-block']);
+  await still(page);
   const { violations } = await look.analyze();
   const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
   expect(serious.map(({ id, nodes }) => `${page.url()} ${id}: ${nodes.map((node) => node.html).join(' | ')}`)).toEqual([]);

@@ -17,8 +17,11 @@ test('a group of three handsets: all see each text, a reply to us alone stays ap
 
   await reply(page).fill('All three berths are ready.');
   await expect(page.getByText("This begins a group: all 3 see each other's numbers and texts.")).toBeVisible();
+  // It is said of the empty paper already; the button says when it is said of these words.
+  const anyway = page.getByRole('button', { name: 'Send to 3 anyway' });
+  await expect(anyway).toBeVisible();
   await page.keyboard.press('Control+Enter');
-  await page.getByRole('button', { name: 'Send to 3 anyway' }).click();
+  await anyway.click();
   for (const number of [ada, ben, cleo]) {
     await expect.poll(() => office.arrivedOn(number)).toEqual(['All three berths are ready.']);
   }
