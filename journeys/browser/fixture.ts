@@ -270,6 +270,9 @@ export const SCHEMES = ['light', 'dark'] as const;
 
 /** Waits until nothing on the page is on its way in or out: half faded, it has colours of its own. */
 async function still(page: Page): Promise<void> {
+  // What stands under the pointer would still bring its hint.
+  await page.mouse.move(0, 0);
+  await page.evaluate(() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))));
   await page.waitForFunction(() =>
     document.getAnimations().every((one) => one.playState !== 'running' || one.effect?.getComputedTiming().endTime === Infinity),
   );
