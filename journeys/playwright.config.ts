@@ -23,7 +23,7 @@ const chromium = [
 export default defineConfig({
   testDir: 'browser',
   fullyParallel: true,
-  workers: 3,
+  workers: 2,
   retries: 0,
   timeout: 240_000,
   expect: { timeout: 40_000 },
