@@ -162,13 +162,11 @@ public final class Suggester {
       Compared compared = new Compared(byLetters, byMeaning);
       for (int i = 0; i < said.size(); i++) {
         Said one = said.get(i);
-        if (one.isQuestion() && !mayTell.test(one.lesson().id())) {
-          continue;
-        }
-        if (one.isQuestion()) {
+        boolean told = one.isQuestion() && mayTell.test(one.lesson().id());
+        if (told) {
           compared.near(one.lesson().template(), i);
         }
-        if (byMeaning.isPresent()) {
+        if (byMeaning.isPresent() && (told || !one.isQuestion())) {
           compared.isAbout(one.lesson().template(), meanings.about(i));
         }
       }

@@ -139,7 +139,7 @@ public final class Fabulum implements AutoCloseable {
     return new Fabulum(application.run(arguments(folder, more)));
   }
 
-  /** What stands in the classes is read once for all programs, under the name Boot looks for. */
+  /** Registers one reader of class files for all programs, under the bean name Spring Boot uses. */
   private static void remembersClassFiles(ConfigurableApplicationContext context) {
     ((BeanDefinitionRegistry) context.getBeanFactory())
         .registerBeanDefinition(
