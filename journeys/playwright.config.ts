@@ -36,7 +36,7 @@ export default defineConfig({
     trace: 'off',
   },
   webServer: {
-    command: '../bin/demo --port 8480 --data /tmp/fabulum-journeys --fresh --now 2026-06-09T14:05:00-05:00 --run',
+    command: '../bin/demo --port 8480 --data /tmp/fabulum-journeys --fresh --small --now 2026-06-09T14:05:00-05:00 --run',
     // It ends before the second compiler has paid for itself.
     // Texts leave at once; one journey sets a pause of its own. What 24,000 texts mean is worked out for minutes on one core, and no
     // journey searches by it.

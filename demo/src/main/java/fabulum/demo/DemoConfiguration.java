@@ -20,6 +20,7 @@ import fabulum.server.writing.SecondLooks;
 import java.time.Clock;
 import javax.sql.DataSource;
 import org.springframework.beans.factory.SmartInitializingSingleton;
+import org.springframework.boot.context.properties.EnableConfigurationProperties;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.context.annotation.Import;
@@ -32,6 +33,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** Fills an empty data folder with Quillhaven before anybody can come in. */
 @Configuration(proxyBeanMethods = false)
+@EnableConfigurationProperties(DemoSettings.class)
 @Import(DemoClock.class)
 class DemoConfiguration {
 
@@ -67,6 +69,7 @@ class DemoConfiguration {
       TransactionTemplate transactions,
       JsonMapper json,
       DataSettings settings,
+      DemoSettings size,
       Clock clock) {
     Loader loader =
         new Loader(
@@ -77,7 +80,8 @@ class DemoConfiguration {
             new JdbcTemplate(database),
             transactions,
             json,
-            settings.data());
+            settings.data(),
+            size);
     ThisMorning morning =
         new ThisMorning(owning, notes, looks, brought, new JdbcTemplate(database));
     DemoTemplates book = new DemoTemplates(links, templates, new JdbcTemplate(database));

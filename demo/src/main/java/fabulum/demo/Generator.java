@@ -14,6 +14,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
+import java.time.Period;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
@@ -27,10 +28,8 @@ import org.jspecify.annotations.Nullable;
 /** Makes the demonstration data: the same seed and moment give the same data. */
 final class Generator {
   private static final int CUSTOMERS = 420;
-  private static final int PAST_CONVERSATIONS = 1_500;
   private static final int MOST_TOLD = 8;
   private static final int MOST_OPEN = 39;
-  private static final int MONTHS = 18;
   private static final int OPENING = 8;
   private static final int HOURS_A_DAY = 9;
 
@@ -41,6 +40,7 @@ final class Generator {
 
   private final Random random;
   private final Instant now;
+  private final DemoSettings size;
   private final List<Situation> situations = SituationReader.read();
   private final List<Customer> customers = new ArrayList<>();
   private final List<Number> numbers = new ArrayList<>();
@@ -48,9 +48,10 @@ final class Generator {
   private final Customers people;
   private int nextWait;
 
-  Generator(long seed, Instant now) {
+  Generator(long seed, Instant now, DemoSettings size) {
     this.random = new Random(seed);
     this.now = now;
+    this.size = size;
     this.people = new Customers(today(), customers, numbers);
   }
 
@@ -66,10 +67,10 @@ final class Generator {
   }
 
   private void addPast() {
-    List<Situation> usual = ofKind(Kind.USUAL);
+    List<Situation> usual = happened(Kind.USUAL);
     int number = 0;
     int line = 0;
-    while (conversations.size() < PAST_CONVERSATIONS) {
+    while (conversations.size() < size.past()) {
       if (numbers.get(number).holders().size() == 1) {
         addPastConversation(number, Line.values()[(number + line) % 3], usual);
       }
@@ -101,7 +102,7 @@ final class Generator {
   private Instant pastStart(Situation situation) {
     LocalDate day;
     do {
-      day = today().minusDays(4L + random.nextInt(MONTHS * 30));
+      day = today().minusDays(4L + random.nextInt(size.months() * 30));
     } while (!situation.happensIn(day.getMonthValue()));
     return Quillhaven.at(
         day,
@@ -110,7 +111,7 @@ final class Generator {
   }
 
   private void addStrangers() {
-    for (Situation situation : ofKind(Kind.UNKNOWN)) {
+    for (Situation situation : happened(Kind.UNKNOWN)) {
       for (int i = 0; i < 3; i++) {
         numbers.add(new Number(people.freshNumber(), List.of()));
         List<Entry> entries = new ArrayList<>();
@@ -119,7 +120,7 @@ final class Generator {
       }
     }
     String[] senders = {"LAKEWATCH", "78777"};
-    for (Situation situation : ofKind(Kind.SENDER)) {
+    for (Situation situation : happened(Kind.SENDER)) {
       String sender = senders[situation.name().equals("lake-watch") ? 0 : 1];
       numbers.add(new Number(sender, List.of()));
       List<Entry> entries = new ArrayList<>();
@@ -278,6 +279,17 @@ final class Generator {
 
   private List<Situation> ofKind(Kind kind) {
     return situations.stream().filter(s -> s.kind() == kind).toList();
+  }
+
+  /** Those of a kind whose season was within the months that are told. */
+  private List<Situation> happened(Kind kind) {
+    LocalDate first = today().minusDays(size.months() * 30L);
+    return ofKind(kind).stream()
+        .filter(situation ->
+            first
+                .datesUntil(today(), Period.ofDays(7))
+                .anyMatch(day -> situation.happensIn(day.getMonthValue())))
+        .toList();
   }
 
   /** What is said fits the season. */

@@ -47,6 +47,7 @@ final class Loader {
   private final TransactionTemplate transactions;
   private final JsonMapper json;
   private final Path folder;
+  private final DemoSettings size;
 
   Loader(
       People people,
@@ -56,7 +57,8 @@ final class Loader {
       JdbcTemplate tables,
       TransactionTemplate transactions,
       JsonMapper json,
-      Path folder) {
+      Path folder,
+      DemoSettings size) {
     this.people = people;
     this.teams = teams;
     this.lines = lines;
@@ -65,6 +67,7 @@ final class Loader {
     this.transactions = transactions;
     this.json = json;
     this.folder = folder;
+    this.size = size;
   }
 
   /** Loads when there is nobody yet; false when there is. */
@@ -72,7 +75,7 @@ final class Loader {
     if (!people.isEmpty()) {
       return false;
     }
-    DemoData data = new Generator(SEED, now).generate();
+    DemoData data = new Generator(SEED, now, size).generate();
     transactions.executeWithoutResult(status -> {
       insertBusiness();
       insertCustomers(data);

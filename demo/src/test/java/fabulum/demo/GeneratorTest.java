@@ -7,6 +7,7 @@ import fabulum.core.conversation.Group;
 import fabulum.demo.DemoData.Conversation;
 import fabulum.demo.DemoData.Entry;
 import fabulum.demo.Situation.Speaker;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Comparator;
@@ -17,11 +18,11 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 class GeneratorTest {
   private static final Instant NOW = Instant.parse("2026-06-09T19:05:00Z");
-  private final DemoData data = new Generator(1907, NOW).generate();
+  private final DemoData data = new Generator(1907, NOW, DemoSettings.WHOLE).generate();
 
   @Test
   void theSameSeedAndMomentGiveTheSameData() {
-    assertThat(new Generator(1907, NOW).generate()).isEqualTo(data);
+    assertThat(new Generator(1907, NOW, DemoSettings.WHOLE).generate()).isEqualTo(data);
   }
 
   @Test
@@ -37,10 +38,23 @@ class GeneratorTest {
   }
 
   @ParameterizedTest
+  @ValueSource(ints = {1, 4, 7, 10})
+  void aSmallOneIsOfTheSameKindInEverySeason(int month) {
+    Instant now = LocalDate.of(2026, month, 12).atTime(14, 5).atZone(Quillhaven.ZONE).toInstant();
+    DemoData small = new Generator(1907, now, new DemoSettings(60, 2)).generate();
+    assertThat(small.customers()).hasSize(420);
+    assertThat(small.conversations().size()).isBetween(80, 130);
+    assertThat(small.conversations().stream().filter(c -> c.state().isOpen()).count())
+        .isBetween(10L, 40L);
+    assertThat(small.conversations().stream().flatMap(c -> c.entries().stream()).map(Entry::at))
+        .allMatch(at -> at.isAfter(now.minus(Duration.ofDays(66))) && !at.isAfter(now));
+  }
+
+  @ParameterizedTest
   @ValueSource(ints = {1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12})
   void inEveryMonthTheOpenOnesAreManyEnoughAndNoTwoSayTheSame(int month) {
     Instant now = LocalDate.of(2026, month, 12).atTime(14, 5).atZone(Quillhaven.ZONE).toInstant();
-    DemoData then = new Generator(1907, now).generate();
+    DemoData then = new Generator(1907, now, DemoSettings.WHOLE).generate();
     List<Conversation> open =
         then.conversations().stream().filter(c -> c.state().isOpen()).toList();
     assertThat(open).hasSizeBetween(40, 50);
