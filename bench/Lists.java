@@ -1,10 +1,13 @@
+import fabulum.core.conversation.Group;
+import fabulum.core.sentence.SentenceText;
 import fabulum.demo.Volume;
+import fabulum.demo.VolumeClient;
 import fabulum.server.FabulumApplication;
-import java.net.CookieManager;
-import java.net.URI;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
-import java.net.http.HttpResponse;
+import fabulum.server.access.StaffId;
+import fabulum.server.inbox.Inbox;
+import fabulum.server.inbox.InboxPage;
+import fabulum.server.inbox.InboxQuery;
+import fabulum.server.inbox.ListOrder;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
@@ -16,12 +19,17 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RestController;
 
 /**
  * Lists, counts and scripts over HTTP beside the bare SQL on the same data in the same run, at several sizes. Started by bench/lists.
@@ -32,6 +40,9 @@ public final class Lists {
   private static final int ROUNDS = 300;
   private static final int SHORT_SCRIPT = 200;
   private static final int LONG_SCRIPT = 5_000;
+  private static final int CLIENTS = 32;
+  private static final int TURNS = 5;
+  private static final Duration TURN = Duration.ofSeconds(4);
 
   private static final String LINE =
       "(select c.id, c.sort_at from conversation c where c.line_id = %d and c.box = 'OUR_TURN'"
@@ -96,15 +107,15 @@ public final class Lists {
   }
 
   private static ConfigurableApplicationContext start(Path folder) {
-    return new SpringApplication(FabulumApplication.class)
+    return new SpringApplication(FabulumApplication.class, Fixed.class)
         .run("--server.port=0", "--fabulum.data=" + folder, "--logging.level.root=error", "--logging.level.fabulum=error");
   }
 
   private static Map<String, double[]> measure(ConfigurableApplicationContext program) throws Exception {
     JdbcTemplate sql = program.getBean(JdbcTemplate.class);
     int port = Integer.parseInt(String.valueOf(program.getEnvironment().getProperty("local.server.port")));
-    Web web = new Web(port, Volume.NAME);
-    Web quiet = new Web(port, Volume.QUIET);
+    VolumeClient web = new VolumeClient(port, Volume.NAME);
+    VolumeClient quiet = new VolumeClient(port, Volume.QUIET);
     String middle = place(sql, "OUR_TURN", "sort_at", true);
     String deepDone = place(sql, "DONE", "sort_at", false);
     Map<String, Call> calls = new LinkedHashMap<>();
@@ -145,6 +156,7 @@ public final class Lists {
                 at(taken, 0.5),
                 at(taken, 0.95),
                 at(taken, 0.5) / store));
+    many(program, port);
     return times;
   }
 
@@ -154,7 +166,72 @@ public final class Lists {
     sql.queryForList(String.format(Locale.ROOT, ROWS, places), ids.toArray());
   }
 
-  private static void opened(Web web, long id) throws Exception {
+  /** How many lists a second many clients get at once, beside the same rows as JSON without a database behind them. */
+  private static void many(ConfigurableApplicationContext program, int port) throws Exception {
+    StaffId me = new StaffId(program.getBean(JdbcTemplate.class).queryForObject("select id from staff where sign_in_name = ?", Long.class, Volume.NAME));
+    program.getBean(Fixed.class).page =
+        program.getBean(Inbox.class).page(new InboxQuery(Group.OUR_TURN, ListOrder.TIME_LEFT, SentenceText.read(""), me), null, 50);
+    List<VolumeClient> clients = new ArrayList<>();
+    for (int i = 0; i < CLIENTS; i++) {
+      clients.add(new VolumeClient(port, Volume.NAME));
+    }
+    double[] fixed = new double[TURNS];
+    double[] list = new double[TURNS];
+    for (int turn = -1; turn < TURNS; turn++) {
+      double ofFixed = aSecond(clients, "/api/fixed");
+      double ofList = aSecond(clients, "/api/conversations?group=OUR_TURN");
+      if (turn >= 0) {
+        fixed[turn] = ofFixed;
+        list[turn] = ofList;
+      }
+    }
+    Arrays.sort(fixed);
+    Arrays.sort(list);
+    System.out.printf(
+        Locale.ROOT,
+        "  %d clients at once: %.0f lists a second, %.0f fixed answers of the same rows: %.2f of them%n",
+        CLIENTS,
+        at(list, 0.5),
+        at(fixed, 0.5),
+        at(list, 0.5) / at(fixed, 0.5));
+  }
+
+  private static double aSecond(List<VolumeClient> clients, String path) throws Exception {
+    ExecutorService all = Executors.newFixedThreadPool(clients.size());
+    long until = System.nanoTime() + TURN.toNanos();
+    List<Future<Integer>> done = new ArrayList<>();
+    for (VolumeClient client : clients) {
+      done.add(
+          all.submit(
+              () -> {
+                int answers = 0;
+                while (System.nanoTime() < until) {
+                  client.get(path);
+                  answers++;
+                }
+                return answers;
+              }));
+    }
+    int sum = 0;
+    for (Future<Integer> one : done) {
+      sum += one.get();
+    }
+    all.shutdown();
+    return sum / (double) TURN.toSeconds();
+  }
+
+  /** The same answer again and again, through the same front door. */
+  @RestController
+  static class Fixed {
+    volatile InboxPage page;
+
+    @GetMapping("/api/fixed")
+    InboxPage page() {
+      return page;
+    }
+  }
+
+  private static void opened(VolumeClient web, long id) throws Exception {
     web.get("/api/conversations/" + id);
     web.get("/api/conversations/" + id + "/script");
   }
@@ -201,45 +278,5 @@ public final class Lists {
 
   private static void within(Map<String, double[]> times, String one, String other) {
     System.out.printf(Locale.ROOT, "    %-68s %5.2f%n", one + " against " + other, at(times.get(one), 0.5) / at(times.get(other), 0.5));
-  }
-
-  /** Speaks to the program as a page does. */
-  private static final class Web {
-    private final HttpClient http;
-    private final String base;
-
-    Web(int port, String name) throws Exception {
-      CookieManager cookies = new CookieManager();
-      this.http = HttpClient.newBuilder().cookieHandler(cookies).build();
-      this.base = "http://localhost:" + port;
-      send(HttpRequest.newBuilder(URI.create(base + "/api/session")));
-      String token =
-          cookies.getCookieStore().getCookies().stream()
-              .filter(cookie -> cookie.getName().equals("XSRF-TOKEN"))
-              .findFirst()
-              .orElseThrow()
-              .getValue();
-      String body = "{\"name\":\"" + name + "\",\"password\":\"" + Volume.PASSWORD + "\"}";
-      int status =
-          send(
-              HttpRequest.newBuilder(URI.create(base + "/api/session"))
-                  .header("X-XSRF-TOKEN", token)
-                  .header("Content-Type", "application/json")
-                  .POST(HttpRequest.BodyPublishers.ofString(body)));
-      if (status != 200) {
-        throw new IllegalStateException("Could not sign in: " + status);
-      }
-    }
-
-    void get(String path) throws Exception {
-      int status = send(HttpRequest.newBuilder(URI.create(base + path)));
-      if (status != 200) {
-        throw new IllegalStateException(path + " was answered " + status);
-      }
-    }
-
-    private int send(HttpRequest.Builder request) throws Exception {
-      return http.send(request.build(), HttpResponse.BodyHandlers.ofString()).statusCode();
-    }
   }
 }

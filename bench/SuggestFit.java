@@ -66,6 +66,9 @@ public final class SuggestFit {
         Set<Long> truth = new HashSet<>();
         one.path("truth").forEach(key -> truth.add(ids.get(key.asString())));
         Compared compared = suggester.compare(one.path("asked").asString(), id -> true);
+        if (compared.isByMeaning() != byMeaning) {
+          continue;
+        }
         double[][] of = new double[ids.size()][];
         boolean[] right = new boolean[ids.size() + 1];
         for (long id = 1; id <= ids.size(); id++) {

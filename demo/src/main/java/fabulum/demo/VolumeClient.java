@@ -46,6 +46,13 @@ public final class VolumeClient {
     return answer.body();
   }
 
+  /** Opens a stream and leaves it open; what comes on it is read and forgotten. */
+  public void listen(String path) {
+    http.sendAsync(
+        HttpRequest.newBuilder(URI.create(base + path)).build(),
+        HttpResponse.BodyHandlers.discarding());
+  }
+
   private static void require(String what, HttpResponse<String> answer) {
     if (answer.statusCode() != OK) {
       throw new IllegalStateException(what + " was answered " + answer.statusCode());

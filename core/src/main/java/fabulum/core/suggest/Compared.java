@@ -39,6 +39,11 @@ final class Compared {
    */
   record ByMeaning(float[] likeness, float[] everyday, float[] asks) {}
 
+  /** Whether meanings are compared, or letters alone. */
+  boolean isByMeaning() {
+    return byMeaning.isPresent();
+  }
+
   /** Takes in an answered question of a template. */
   void near(long template, int text) {
     double like = byLetters[text];

@@ -2,6 +2,7 @@ package fabulum.core.suggest;
 
 import fabulum.core.meaning.Everyday;
 import fabulum.core.meaning.Meaning;
+import fabulum.core.text.SmallWords;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -27,8 +28,6 @@ public final class Suggester {
   private static final int LONGEST = 1_000;
 
   private final Optional<Meaning> meaning;
-  private final Limits limits;
-  private final Scores scores;
   private final LetterIndex letters =
       new LetterIndex(Everyday.TALK.stream().map(LetterGroups::of).toList());
   private final Meanings meanings;
@@ -45,13 +44,15 @@ public final class Suggester {
    * @param first the likelihood that the first must have
    * @param least the likelihood below which a template is not shown
    */
-  record Limits(double none, double first, double least) {}
+  private record Limits(double none, double first, double least) {
+    static Limits of(boolean byMeaning) {
+      return new Limits(byMeaning ? 0.53 : 0.35, 0.12, 0.03);
+    }
+  }
 
   /** Begins with nothing learned. */
   public Suggester(Optional<Meaning> meaning) {
     this.meaning = meaning;
-    this.limits = new Limits(meaning.isPresent() ? 0.53 : 0.35, 0.12, 0.03);
-    this.scores = meaning.isPresent() ? Scores.MEANING : Scores.LETTERS;
     this.meanings =
         new Meanings(
             meaning.map(one -> points(one, Everyday.TALK)).orElseGet(List::of),
@@ -120,6 +121,7 @@ public final class Suggester {
       return List.of();
     }
     Compared compared = compare(asked, mayTell);
+    Scores scores = compared.isByMeaning() ? Scores.MEANING : Scores.LETTERS;
     List<Scored> scored = new ArrayList<>();
     for (long template : offered) {
       scored.add(new Scored(template, scores.score(compared.of(template))));
@@ -137,6 +139,7 @@ public final class Suggester {
     for (Scored one : scored.subList(0, Math.min(WEIGHED, scored.size()))) {
       all += Math.exp(one.score() - best);
     }
+    Limits limits = Limits.of(compared.isByMeaning());
     double first = Math.exp(scored.get(0).score() - best) / all;
     if (nothing / all >= limits.none() || first < limits.first()) {
       return List.of();
@@ -151,11 +154,15 @@ public final class Suggester {
     return shown;
   }
 
-  /** What is known of each template and of "none of them" for a question. */
+  /**
+   * What is known of each template and of "none of them" for a question. The model knows English
+   * only: of what is said in another language, letters know more.
+   */
   Compared compare(String asked, LongPredicate mayTell) {
     String words = cut(asked);
     Map<Integer, Integer> groups = LetterGroups.of(words);
-    Optional<float[]> point = meaning.map(one -> one.of(words));
+    Optional<float[]> point =
+        meaning.filter(one -> SmallWords.mayBeEnglish(words)).map(one -> one.of(words));
     synchronized (this) {
       float[] byLetters = letters.likeness(groups);
       Optional<Compared.ByMeaning> byMeaning = point.map(meanings::of);

@@ -13,6 +13,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 /** What is suggested, by letters alone and with a meaning that is made up here. */
 class SuggesterTest {
+  private static final float[] X = {1, 0};
+  private static final float[] Y = {0, 1};
   private static final Set<Long> ALL = Set.of(1L, 2L, 3L, 4L);
 
   private static Suggester taught(Optional<Meaning> meaning) {
@@ -101,6 +103,25 @@ class SuggesterTest {
 
   private static final Meaning BY_ASK =
       words -> ONE_ASK.getOrDefault(words, new float[] {0, words.length() % 3, 9});
+
+  /** The model knows English only; what it makes of another language is not believed. */
+  @ParameterizedTest
+  @CsvSource({
+    "'¿a qué hora cierra el muelle de combustible?', 1",
+    "wann schließt das Tankdock am Sonntag, 1",
+    "¿pueden sacar mi barco el viernes?, 4",
+  })
+  void inAnotherLanguageLettersDecideAlone(String asked, long template) {
+    Meaning misled = words -> words.contains("Winter") || !words.contains(" the ") ? X : Y;
+    Suggester suggester = taught(Optional.of(misled));
+    suggester.learn(new Lesson(30, 1, "a qué hora cierra el muelle de combustible"));
+    suggester.learn(new Lesson(31, 1, "wann schließt das Tankdock heute"));
+    suggester.learn(new Lesson(32, 4, "pueden sacar mi barco el lunes"));
+    assertThat(templates(suggester.suggest(asked, ALL, answer -> true))).startsWith(template);
+    assertThat(suggester.compare(asked, answer -> true).isByMeaning()).isFalse();
+    assertThat(suggester.compare("when does the dock close", answer -> true).isByMeaning())
+        .isTrue();
+  }
 
   @Test
   void aTemplateIsAboutWhatItsWordsAndTheQuestionsOneMayTellAreNearTo() {

@@ -13,10 +13,12 @@ import fabulum.server.conversations.GroupMembers;
 import fabulum.server.conversations.GroupMembers.Member;
 import fabulum.server.inbox.DossierView.MyPart;
 import fabulum.server.lines.LineId;
+import fabulum.server.lines.LinePromise;
 import fabulum.server.lines.Lines;
 import fabulum.server.people.People;
 import fabulum.server.people.StaffView;
 import java.time.Clock;
+import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -74,12 +76,19 @@ class ConversationViews {
     Map<Long, Region> regions =
         lines.list().stream()
             .collect(Collectors.toMap(line -> line.id(), line -> new Region(line.region())));
+    Map<Long, LinePromise> promises =
+        rows.stream()
+            .map(Conversation::lineId)
+            .distinct()
+            .collect(Collectors.toMap(line -> line, line -> lines.promise(new LineId(line))));
+    Instant now = clock.instant();
     return rows.stream()
         .map(row ->
             view(
                 row,
                 staff,
                 regions,
+                secondsLeft(row, promises, now),
                 groups.getOrDefault(row.id(), List.of()),
                 topics.getOrDefault(row.id(), Set.of()).stream().sorted().toList()))
         .toList();
@@ -89,6 +98,7 @@ class ConversationViews {
       Conversation row,
       Map<Long, StaffView> staff,
       Map<Long, Region> regions,
+      @Nullable Long secondsLeft,
       List<Member> group,
       List<Long> topics) {
     Sender other = Sender.ofAddress(row.address());
@@ -99,7 +109,7 @@ class ConversationViews {
         row.apart() ? Group.BLANK : row.box(),
         row.since(),
         row.dueAt(),
-        secondsLeft(row),
+        secondsLeft,
         row.lineId(),
         group.isEmpty() ? shownNumbers.get(new Shown(other, region)) : title(group, region),
         row.address(),
@@ -151,12 +161,11 @@ class ConversationViews {
         + (others == 1 ? members.name(group.get(named), region) : others + " others");
   }
 
-  private @Nullable Long secondsLeft(Conversation row) {
-    return row.dueAt() == null
+  private static @Nullable Long secondsLeft(
+      Conversation row, Map<Long, LinePromise> promises, Instant now) {
+    LinePromise promise = promises.get(row.lineId());
+    return row.dueAt() == null || promise == null
         ? null
-        : lines
-            .promise(new LineId(row.lineId()))
-            .timeLeft(row.dueAt(), clock.instant())
-            .toSeconds();
+        : promise.timeLeft(row.dueAt(), now).toSeconds();
   }
 }
