@@ -1,7 +1,7 @@
 package fabulum.demo;
 
-import fabulum.server.attachments.Attachments;
 import fabulum.server.attachments.KeptFiles;
+import fabulum.server.attachments.Papers;
 import fabulum.server.enquiries.Forms;
 import fabulum.server.lines.Lines;
 import fabulum.server.messaging.Arrivals;
@@ -24,9 +24,12 @@ import org.springframework.boot.context.properties.EnableConfigurationProperties
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.context.annotation.Import;
+import org.springframework.context.annotation.Primary;
 import org.springframework.core.annotation.Order;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.databind.json.JsonMapper;
@@ -47,6 +50,13 @@ class DemoConfiguration {
         .build();
   }
 
+  /** Their password is printed for everyone: to hash it slowly protects nobody. */
+  @Bean
+  @Primary
+  PasswordEncoder quickHashes() {
+    return new BCryptPasswordEncoder(4);
+  }
+
   @Bean
   SmartInitializingSingleton quillhaven(
       People people,
@@ -60,7 +70,7 @@ class DemoConfiguration {
       Links links,
       TemplateFiles templates,
       KeptFiles kept,
-      Attachments attachments,
+      Papers papers,
       Plans plans,
       PlanList planList,
       Arrivals arrivals,
@@ -74,9 +84,7 @@ class DemoConfiguration {
     Loader loader =
         new Loader(
             people,
-            teams,
-            lines,
-            topics,
+            new Business(people, teams, lines, topics, new JdbcTemplate(database)),
             new JdbcTemplate(database),
             transactions,
             json,
@@ -85,7 +93,7 @@ class DemoConfiguration {
     ThisMorning morning =
         new ThisMorning(owning, notes, looks, brought, new JdbcTemplate(database));
     DemoTemplates book = new DemoTemplates(links, templates, new JdbcTemplate(database));
-    DemoFiles files = new DemoFiles(kept, attachments, new JdbcTemplate(database));
+    DemoFiles files = new DemoFiles(kept, papers, new JdbcTemplate(database));
     DemoPlans planned = new DemoPlans(plans, planList, new JdbcTemplate(database));
     DemoArrivals texts = new DemoArrivals(arrivals, new JdbcTemplate(database));
     DemoForms web = new DemoForms(forms, lines);

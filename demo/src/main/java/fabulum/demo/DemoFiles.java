@@ -1,8 +1,8 @@
 package fabulum.demo;
 
 import fabulum.server.access.StaffId;
-import fabulum.server.attachments.Attachments;
 import fabulum.server.attachments.KeptFiles;
+import fabulum.server.attachments.Papers;
 import java.awt.BasicStroke;
 import java.awt.Color;
 import java.awt.GradientPaint;
@@ -32,12 +32,12 @@ final class DemoFiles {
   private static final Color INK = new Color(0x20262B);
 
   private final KeptFiles kept;
-  private final Attachments attachments;
+  private final Papers papers;
   private final JdbcTemplate tables;
 
-  DemoFiles(KeptFiles kept, Attachments attachments, JdbcTemplate tables) {
+  DemoFiles(KeptFiles kept, Papers papers, JdbcTemplate tables) {
     this.kept = kept;
-    this.attachments = attachments;
+    this.papers = papers;
     this.tables = tables;
   }
 
@@ -83,8 +83,7 @@ final class DemoFiles {
     Long conversation =
         tables.queryForObject(
             "select conversation_id from entry where id = ?", Long.class, texts.get(0));
-    long id =
-        attachments.put(conversation == null ? 0 : conversation, MAREN, name, picture, MOST).id();
+    long id = papers.put(conversation == null ? 0 : conversation, MAREN, name, picture, MOST).id();
     tables.update(
         "update attachment set entry_id = ?, staff_id = null where id = ?", texts.get(0), id);
   }

@@ -1,7 +1,6 @@
 package fabulum.standins;
 
 import fabulum.standins.Network.HandsetScript;
-import fabulum.standins.Network.HandsetState;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;

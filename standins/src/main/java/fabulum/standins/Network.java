@@ -58,20 +58,6 @@ class Network {
     remember();
   }
 
-  /** Whether a handset can be reached. */
-  enum HandsetState {
-    ON,
-    OFF,
-    GONE
-  }
-
-  /** What came of a text that was handed over. */
-  record Acceptance(
-      @Nullable Carried text, boolean repeated, boolean answerLost, @Nullable Refusal refusal) {}
-
-  /** Why not. */
-  record Refusal(int status, String code, String reason) {}
-
   private void remember() {
     Set<String> told = new HashSet<>();
     for (Line line : journal.read()) {
@@ -117,12 +103,18 @@ class Network {
     if (faults.refuse() > 0) {
       misbehaviour.use(to, now -> now.oneLess(1, 0, 0));
       return new Acceptance(
-          null, false, false, new Refusal(429, "too-fast", "Too many texts at once. Try again."));
+          null,
+          false,
+          false,
+          new Acceptance.Refusal(429, "too-fast", "Too many texts at once. Try again."));
     }
     if (faults.refuseForGood() > 0) {
       misbehaviour.use(to, now -> now.oneLess(0, 1, 0));
       return new Acceptance(
-          null, false, false, new Refusal(422, "barred", "The network does not carry this text."));
+          null,
+          false,
+          false,
+          new Acceptance.Refusal(422, "barred", "The network does not carry this text."));
     }
     String id = "n" + UUID.randomUUID();
     List<Carried> copies =

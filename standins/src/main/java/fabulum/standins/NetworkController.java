@@ -93,9 +93,9 @@ class NetworkController {
         || to.stream().anyMatch(number -> !E164.matcher(number).matches())) {
       return refused(422, "no-such-number", "There can be no such number.");
     }
-    Network.Acceptance acceptance = network.accept(reference, from, to, group != null, body, media);
+    Acceptance acceptance = network.accept(reference, from, to, group != null, body, media);
     if (acceptance.refusal() != null) {
-      Network.Refusal refusal = acceptance.refusal();
+      Acceptance.Refusal refusal = acceptance.refusal();
       return refused(refusal.status(), refusal.code(), refusal.reason());
     }
     if (acceptance.answerLost() || acceptance.text() == null) {

@@ -4,38 +4,25 @@ import fabulum.core.attachment.FileName;
 import fabulum.core.delivery.Media;
 import fabulum.server.access.StaffId;
 import fabulum.server.attachments.Attachment.State;
-import fabulum.server.attachments.Preparation.Ready;
 import fabulum.server.attachments.store.AttachmentMapper;
 import fabulum.server.platform.Problem;
 import fabulum.server.platform.Problem.FieldProblem;
 import fabulum.server.platform.Problem.Kind;
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.UncheckedIOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.event.TransactionPhase;
-import org.springframework.transaction.event.TransactionalEventListener;
 
-/**
- * What goes or came with texts. Who may see a conversation is decided above; here only what is on a
- * person's paper is that person's alone.
- */
+/** What goes or came with texts. Who may see a conversation is decided above. */
 @Service
 public class Attachments {
   /** With one text. */
@@ -46,48 +33,13 @@ public class Attachments {
   private static final int LONGEST_TYPE = 100;
 
   private final AttachmentMapper attachments;
-  private final FileStore store;
   private final Intake intake;
   private final Clock clock;
 
-  Attachments(AttachmentMapper attachments, FileStore store, Intake intake, Clock clock) {
+  Attachments(AttachmentMapper attachments, Intake intake, Clock clock) {
     this.attachments = attachments;
-    this.store = store;
     this.intake = intake;
     this.clock = clock;
-  }
-
-  /**
-   * Makes a file ready and puts it on a person's paper.
-   *
-   * @param most octets that the line carries; pictures are made so small
-   * @throws Problem with the reason when it cannot be sent; nothing is kept then
-   */
-  public AttachmentView put(
-      long conversation, StaffId by, String name, InputStream content, long most) {
-    int there = attachments.listOnPaper(conversation, by.value()).size();
-    if (there >= MOST) {
-      throw bad("One text takes " + MOST + " attachments at most.");
-    }
-    Ready ready = intake.take(name, content, most);
-    Attachment made = made(conversation, by, there, ready);
-    return AttachmentView.of(get(new AttachmentId(attachments.insert(made, null))));
-  }
-
-  /** Puts what is here already on a person's paper as well. */
-  AttachmentView putCopy(
-      long conversation, StaffId by, String name, Optional<Path> content, long most) {
-    try (InputStream octets =
-        Files.newInputStream(content.orElseThrow(() -> Problem.notFound("file")))) {
-      return put(conversation, by, name, octets, most);
-    } catch (IOException e) {
-      throw new UncheckedIOException("A file cannot be read", e);
-    }
-  }
-
-  /** Puts what went or came with a text on a person's paper as well. */
-  public AttachmentView putAgain(Attachment attachment, long conversation, StaffId by, long most) {
-    return putCopy(conversation, by, attachment.name(), content(attachment), most);
   }
 
   private static Predicate<Attachment> each(Set<String> had) {
@@ -104,84 +56,13 @@ public class Attachments {
             .toList();
   }
 
-  private Attachment made(long conversation, StaffId by, int place, Ready ready) {
-    return new Attachment(
-        0,
-        conversation,
-        null,
-        by.value(),
-        null,
-        null,
-        place,
-        ready.name(),
-        ready.mediaType(),
-        ready.content().octets(),
-        ready.cameOctets(),
-        ready.content().hash(),
-        ready.preview(),
-        ready.size() == null ? null : ready.size().width(),
-        ready.size() == null ? null : ready.size().height(),
-        "",
-        State.HERE,
-        clock.instant(),
-        null,
-        null,
-        0);
-  }
-
-  private static Problem bad(String why) {
+  static Problem bad(String why) {
     return Problem.fields(List.of(new FieldProblem("file", why)));
   }
 
   /** What is there; refused as unknown when it is not. */
   public Attachment get(AttachmentId id) {
     return attachments.find(id.value()).orElseThrow(() -> Problem.notFound("attachment"));
-  }
-
-  /** What is on a person's paper. */
-  public List<AttachmentView> listOnPaper(long conversation, StaffId by) {
-    return attachments.listOnPaper(conversation, by.value()).stream()
-        .map(AttachmentView::of)
-        .toList();
-  }
-
-  /**
-   * What someone has put to a text that they have not sent.
-   *
-   * @param at when the latest was put there
-   */
-  public record BegunPaper(long conversationId, int attached, Instant at) {}
-
-  /** What someone has put to texts that they have not sent, by conversation. */
-  public Map<Long, BegunPaper> listBegun(StaffId by) {
-    Map<Long, BegunPaper> begun = new LinkedHashMap<>();
-    attachments.listBegun(by.value()).forEach(one -> begun.put(one.conversationId(), one));
-    return begun;
-  }
-
-  /**
-   * What someone who has left had put to a text.
-   *
-   * @param at when the first was put there
-   */
-  public record LeftPaper(Instant at, List<AttachmentView> attachments) {
-    public LeftPaper {
-      attachments = List.copyOf(attachments);
-    }
-
-    private static LeftPaper of(List<Attachment> all) {
-      return new LeftPaper(all.get(0).madeAt(), all.stream().map(AttachmentView::of).toList());
-    }
-  }
-
-  /** What people who have left had put to texts in a conversation, by person. */
-  public Map<Long, LeftPaper> listLeft(long conversation) {
-    return attachments.listLeft(conversation).stream()
-        .collect(
-            Collectors.groupingBy(
-                one -> Objects.requireNonNull(one.staffId()),
-                LinkedHashMap::new,
-                Collectors.collectingAndThen(Collectors.toList(), LeftPaper::of)));
   }
 
   /**
@@ -216,7 +97,7 @@ public class Attachments {
         .filter(one -> one.staffId() != null);
   }
 
-  private static Problem gone() {
+  static Problem gone() {
     return Problem.conflict(
         Kind.CHANGED_MEANWHILE,
         "An attachment is not on this text any more: it was removed or sent in another window."
@@ -274,15 +155,6 @@ public class Attachments {
     }
   }
 
-  /** Lets attachments wait with a text for a second look. To be used in the same transaction. */
-  public void waitWith(long look, StaffId writer, List<Long> ids) {
-    for (int i = 0; i < ids.size(); i++) {
-      if (attachments.putToLook(ids.get(i), writer.value(), look, i) == 0) {
-        throw gone();
-      }
-    }
-  }
-
   /** Lets attachments go with a planned text. To be used in the transaction that plans it. */
   public void planWith(long planned, StaffId writer, List<Long> ids) {
     if (ids.size() > MOST) {
@@ -325,18 +197,6 @@ public class Attachments {
     attachments.takeFromEntry(entry);
   }
 
-  /** A text does not wait for a second look any more: the same. */
-  public void giveBack(long look) {
-    attachments.takeFromLook(look);
-  }
-
-  /** Takes something off a person's paper. */
-  public void remove(AttachmentId id, StaffId by) {
-    if (attachments.deleteFromPaper(id.value(), by.value()) == 0) {
-      throw Problem.notFound("attachment");
-    }
-  }
-
   /** Says what something shows, for those who do not see it. */
   public void describe(AttachmentId id, String words) {
     String said = words.strip();
@@ -352,14 +212,7 @@ public class Attachments {
     return byKey(rowsOf(entries), row -> row.entryId());
   }
 
-  /** What waits with texts for a second look, by look. */
-  public Map<Long, List<AttachmentView>> listOfLooks(List<Long> looks) {
-    return looks.isEmpty()
-        ? Map.of()
-        : byKey(attachments.listOfLooks(looks), Attachment::secondLookId);
-  }
-
-  private static Map<Long, List<AttachmentView>> byKey(
+  static Map<Long, List<AttachmentView>> byKey(
       List<Attachment> rows, Function<Attachment, Long> key) {
     return rows.stream()
         .collect(
@@ -424,55 +277,5 @@ public class Attachments {
 
   private Optional<Path> path(@Nullable String hash) {
     return hash == null ? Optional.empty() : intake.find(hash);
-  }
-
-  /** Contents that rows named which are gone for good. */
-  public record Forgotten(List<String> hashes) {}
-
-  /**
-   * Forgets what went or came in conversations that are removed for good. To be used in that
-   * transaction.
-   *
-   * @return to be told as an event in the same transaction; after it the contents go
-   */
-  public Forgotten forget(List<Long> conversations) {
-    if (conversations.isEmpty()) {
-      return new Forgotten(List.of());
-    }
-    List<String> hashes = attachments.listContents(conversations);
-    attachments.deleteOfConversations(conversations);
-    return new Forgotten(hashes);
-  }
-
-  /** The same of single texts. */
-  public Forgotten forgetTexts(List<Long> entries) {
-    List<Attachment> gone = rowsOf(entries);
-    if (!gone.isEmpty()) {
-      attachments.deleteOfEntries(entries);
-    }
-    return forgotten(gone);
-  }
-
-  /** The same of what would have gone with a planned text. */
-  public Forgotten forgetPlanned(long planned) {
-    List<Attachment> gone = attachments.listOfPlanned(List.of(planned));
-    if (!gone.isEmpty()) {
-      attachments.deleteOfPlanned(planned);
-    }
-    return forgotten(gone);
-  }
-
-  private static Forgotten forgotten(List<Attachment> gone) {
-    return new Forgotten(
-        gone.stream()
-            .flatMap(one -> Stream.of(one.hash(), one.preview()))
-            .filter(Objects::nonNull)
-            .distinct()
-            .toList());
-  }
-
-  @TransactionalEventListener(phase = TransactionPhase.AFTER_COMMIT)
-  void forgotten(Forgotten gone) {
-    store.discard(gone.hashes(), hash -> !attachments.isUsed(hash));
   }
 }

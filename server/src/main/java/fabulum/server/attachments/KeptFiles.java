@@ -5,7 +5,7 @@ import fabulum.core.attachment.FileName;
 import fabulum.core.text.OneLine;
 import fabulum.server.access.Permits;
 import fabulum.server.access.StaffId;
-import fabulum.server.attachments.Attachments.Forgotten;
+import fabulum.server.attachments.AttachmentRemoval.Forgotten;
 import fabulum.server.attachments.Preparation.Ready;
 import fabulum.server.attachments.store.KeptFileMapper;
 import fabulum.server.attachments.store.KeptFileRow;
@@ -36,15 +36,14 @@ public class KeptFiles {
 
   private final KeptFileMapper files;
   private final Intake intake;
-  private final Attachments attachments;
+  private final Papers papers;
   private final Permits permits;
   private final Clock clock;
 
-  KeptFiles(
-      KeptFileMapper files, Intake intake, Attachments attachments, Permits permits, Clock clock) {
+  KeptFiles(KeptFileMapper files, Intake intake, Papers papers, Permits permits, Clock clock) {
     this.files = files;
     this.intake = intake;
-    this.attachments = attachments;
+    this.papers = papers;
     this.permits = permits;
     this.clock = clock;
   }
@@ -200,11 +199,12 @@ public class KeptFiles {
   /** Puts a kept file on a person's paper as well. */
   public AttachmentView putOnPaper(long id, long conversation, StaffId by, long most) {
     KeptFile file = get(id);
-    return attachments.putCopy(conversation, by, file.name(), content(file), most);
+    return papers.putCopy(conversation, by, file.name(), content(file), most);
   }
 
   /**
-   * Forgets what is kept with customers who are removed for good; see {@link Attachments#forget}.
+   * Forgets what is kept with customers who are removed for good; see {@link
+   * AttachmentRemoval#forget}.
    */
   public Forgotten forget(List<Long> customers) {
     List<String> hashes = files.listContents(customers);

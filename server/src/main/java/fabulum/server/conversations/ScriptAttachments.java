@@ -8,6 +8,7 @@ import fabulum.server.attachments.AttachmentFetched;
 import fabulum.server.attachments.AttachmentId;
 import fabulum.server.attachments.AttachmentView;
 import fabulum.server.attachments.Attachments;
+import fabulum.server.attachments.Papers;
 import fabulum.server.conversations.store.ConversationMapper;
 import fabulum.server.platform.Problem;
 import java.nio.file.Path;
@@ -23,6 +24,7 @@ public class ScriptAttachments {
   private static final int SHOWN = 60;
 
   private final Attachments attachments;
+  private final Papers papers;
   private final InSight inSight;
   private final Bookkeeping books;
   private final Permits permits;
@@ -30,12 +32,14 @@ public class ScriptAttachments {
 
   ScriptAttachments(
       Attachments attachments,
+      Papers papers,
       InSight inSight,
       Bookkeeping books,
       Permits permits,
       ConversationMapper conversations) {
     this.conversations = conversations;
     this.attachments = attachments;
+    this.papers = papers;
     this.inSight = inSight;
     this.books = books;
     this.permits = permits;
@@ -103,7 +107,7 @@ public class ScriptAttachments {
 
   private boolean isLeftToLeads(Attachment attachment, StaffId asking) {
     return permits.of(asking).may(Act.LEAD)
-        && attachments.listLeft(attachment.conversationId()).values().stream()
+        && papers.listLeft(attachment.conversationId()).values().stream()
             .flatMap(paper -> paper.attachments().stream())
             .anyMatch(one -> one.id() == attachment.id());
   }

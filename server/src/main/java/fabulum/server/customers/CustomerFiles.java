@@ -9,7 +9,6 @@ import fabulum.server.access.Permits;
 import fabulum.server.access.StaffId;
 import fabulum.server.customers.CustomerFile.Contact;
 import fabulum.server.customers.CustomerFile.FileChange;
-import fabulum.server.customers.CustomerFile.FileNote;
 import fabulum.server.customers.store.CustomerFileMapper;
 import fabulum.server.lines.Lines;
 import fabulum.server.lines.SiteView;
@@ -30,7 +29,6 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class CustomerFiles {
   private static final int MOST_CHANGES = 100;
-  private static final int LONGEST_NOTE = 4_000;
 
   private final CustomerFileMapper files;
   private final DetailKinds kinds;
@@ -202,7 +200,8 @@ public class CustomerFiles {
     return OneLine.objection(wanted);
   }
 
-  private void requireChanged(CustomerId id, int changed, String what) {
+  /** Refuses where nothing was changed, saying why: somebody changed it, or it is gone. */
+  void requireChanged(CustomerId id, int changed, String what) {
     if (changed == 0) {
       boolean there =
           files.findFields(id.value()).filter(one -> one.joinedInto() == null).isPresent();
@@ -256,7 +255,8 @@ public class CustomerFiles {
     throw DetailKinds.field("now", ((DetailType.Refused) read).why());
   }
 
-  private void requireThere(CustomerId id) {
+  /** Refuses a customer who is not there. */
+  void requireThere(CustomerId id) {
     files.lock(id.value());
     if (!isThere(id)) {
       throw Problem.notFound("customer");
@@ -289,48 +289,5 @@ public class CustomerFiles {
             .orElseThrow(() -> Problem.notFound("contact"));
     files.deleteContact(id.value(), contact);
     changes.log(id, Optional.of(by), "contact", gone.name(), null);
-  }
-
-  /** Notes something about a customer. */
-  @Transactional
-  public void addNote(CustomerId id, String words, StaffId by) {
-    permits.require(by, Act.WORK);
-    requireThere(id);
-    String wanted = noted(words);
-    files.insertNote(id.value(), wanted, clock.instant(), by.value());
-    changes.log(id, Optional.of(by), "note", null, wanted);
-  }
-
-  private static String noted(String words) {
-    String wanted = words.strip();
-    if (wanted.isEmpty() || wanted.length() > LONGEST_NOTE) {
-      throw DetailKinds.field("words", "A note has 1 to 4,000 characters.");
-    }
-    return wanted;
-  }
-
-  /**
-   * Changes a note, or removes it.
-   *
-   * @param was what the person saw
-   * @param now null to remove it
-   */
-  @Transactional
-  public void changeNote(CustomerId id, long note, String was, @Nullable String now, StaffId by) {
-    permits.require(by, Act.WORK);
-    requireThere(id);
-    FileNote there =
-        files.listNotes(id.value()).stream()
-            .filter(one -> one.id() == note)
-            .findFirst()
-            .orElseThrow(() -> Problem.notFound("note"));
-    requireChanged(id, there.words().equals(was) ? 1 : 0, "note");
-    String wanted = now == null ? null : noted(now);
-    if (wanted == null) {
-      files.deleteNote(note);
-    } else {
-      files.updateNote(note, wanted, clock.instant(), by.value());
-    }
-    changes.log(id, Optional.of(by), "note", was, wanted);
   }
 }

@@ -3,23 +3,16 @@ package fabulum.server.figures;
 import fabulum.server.conversations.ChangedEntries;
 import fabulum.server.conversations.ChangedEntries.Some;
 import fabulum.server.conversations.ConversationChanged;
-import fabulum.server.conversations.EntryKind;
-import fabulum.server.conversations.EventKind;
 import fabulum.server.conversations.TopicsMerged;
 import fabulum.server.feed.Change;
 import fabulum.server.feed.ChangeFeed;
 import fabulum.server.figures.store.FigureMapper;
-import fabulum.server.figures.store.TouchedRow;
 import fabulum.server.lines.LineView;
 import fabulum.server.lines.Lines;
 import fabulum.server.platform.DiskReserve;
 import java.time.Clock;
 import java.time.Duration;
-import java.time.Instant;
-import java.time.LocalDate;
-import java.time.ZoneId;
 import java.util.ArrayDeque;
-import java.util.ArrayList;
 import java.util.Deque;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -29,9 +22,7 @@ import java.util.Set;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.locks.ReentrantLock;
-import java.util.function.Function;
 import java.util.stream.Collectors;
-import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.DisposableBean;
@@ -51,17 +42,9 @@ class FigureKeeper implements DisposableBean {
   private static final Logger log = LoggerFactory.getLogger(FigureKeeper.class);
   private static final Duration BETWEEN_NOTES = Duration.ofSeconds(30);
 
-  /** How long a text takes to arrive at most; a later one stands between others in its script. */
-  private static final Duration ARRIVING = Duration.ofMinutes(2);
-
-  /** An act and its event are this close together. */
-  private static final Duration AN_ACT = Duration.ofSeconds(5);
-
-  private static final Set<EventKind> CHANGE_WHAT_WAS =
-      Set.of(EventKind.TOPIC_ADDED, EventKind.TOPIC_REMOVED, EventKind.UNDONE);
-
   private final FigureMapper rows;
   private final DaySummer summer;
+  private final TouchedDays days;
   private final ChangeFeed feed;
   private final Lines lines;
   private final DiskReserve reserve;
@@ -87,12 +70,14 @@ class FigureKeeper implements DisposableBean {
   FigureKeeper(
       FigureMapper rows,
       DaySummer summer,
+      TouchedDays days,
       ChangeFeed feed,
       Lines lines,
       DiskReserve reserve,
       Clock clock) {
     this.rows = rows;
     this.summer = summer;
+    this.days = days;
     this.feed = feed;
     this.lines = lines;
     this.reserve = reserve;
@@ -190,7 +175,7 @@ class FigureKeeper implements DisposableBean {
     boolean summed = false;
     try {
       sumTouched(some.entries());
-      Map<Long, LineView> known = known();
+      Map<Long, LineView> known = days.lines();
       Set<Long> meant = new HashSet<>(all ? known.keySet() : Set.<Long>of());
       DaySummer.inChunks(some.scripts(), chunk -> meant.addAll(rows.listLinesOf(chunk)));
       known.values().stream()
@@ -203,10 +188,6 @@ class FigureKeeper implements DisposableBean {
         everything.set(true);
       }
     }
-  }
-
-  private Map<Long, LineView> known() {
-    return lines.list().stream().collect(Collectors.toMap(LineView::id, Function.identity()));
   }
 
   /** What is missing since the program was stopped. */
@@ -238,38 +219,8 @@ class FigureKeeper implements DisposableBean {
     if (some.isEmpty()) {
       return;
     }
-    List<TouchedRow> touched = new ArrayList<>();
-    DaySummer.inChunks(some, chunk -> touched.addAll(rows.listTouched(chunk)));
-    Map<Long, LineView> known = known();
-    Set<DayOfLine> days = new HashSet<>();
-    for (TouchedRow row : touched) {
-      LineView line = known.get(row.lineId());
-      if (line != null) {
-        times(row)
-            .forEach(at -> {
-              days.add(DayOfLine.of(line, at.minus(AN_ACT)));
-              days.add(DayOfLine.of(line, at.plus(AN_ACT)));
-            });
-      }
-    }
-    days.forEach(summer::sum);
+    days.touched(some).forEach(summer::sum);
     dirty = true;
-  }
-
-  /** When what an entry changes stands. */
-  private List<Instant> times(TouchedRow row) {
-    boolean late = row.kind() == EntryKind.IN && row.at().isBefore(clock.instant().minus(ARRIVING));
-    boolean wider = late || (row.event() != null && CHANGE_WHAT_WAS.contains(row.event()));
-    if (!wider) {
-      return List.of(row.at());
-    }
-    // Not since it is open now: it may have been done and opened again meanwhile.
-    Instant done = row.doneBefore();
-    List<Instant> times =
-        new ArrayList<>(
-            rows.listTimes(row.conversationId(), late || done == null ? Instant.EPOCH : done));
-    times.add(row.at());
-    return times;
   }
 
   private void queue(List<LineView> wanted) {
@@ -281,29 +232,13 @@ class FigureKeeper implements DisposableBean {
     again.removeIf(day -> ids.contains(day.line()));
     wanted.forEach(line -> {
       zones.put(line.id(), line.zone());
-      again.addAll(days(line, rows.findFirstOf(line.id())));
+      again.addAll(days.all(line));
     });
     allAgain = again.size();
     left = allAgain;
     if (again.isEmpty()) {
       keepZones();
     }
-  }
-
-  private List<DayOfLine> days(LineView line, @Nullable Instant firstEntry) {
-    ZoneId zone = ZoneId.of(line.zone());
-    LocalDate sums = rows.findFirstSum(line.id());
-    if (firstEntry == null && sums == null) {
-      return List.of();
-    }
-    LocalDate today = LocalDate.ofInstant(clock.instant(), zone).plusDays(1);
-    LocalDate first = firstEntry == null ? today : LocalDate.ofInstant(firstEntry, zone);
-    LocalDate from = sums != null && sums.isBefore(first) ? sums.minusDays(1) : first;
-    List<DayOfLine> days = new ArrayList<>();
-    for (LocalDate day = today; !day.isBefore(from); day = day.minusDays(1)) {
-      days.add(new DayOfLine(line.id(), zone, day));
-    }
-    return days;
   }
 
   /** Sums one more day again; false when there is none. */

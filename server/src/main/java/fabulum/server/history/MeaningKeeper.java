@@ -1,11 +1,9 @@
 package fabulum.server.history;
 
 import fabulum.core.meaning.Meaning;
-import fabulum.core.meaning.PackedMeaning;
 import fabulum.server.conversations.ChangedEntries;
 import fabulum.server.conversations.ChangedEntries.Some;
 import fabulum.server.conversations.ConversationChanged;
-import fabulum.server.conversations.EntryKind;
 import fabulum.server.history.MeaningIndex.Meant;
 import fabulum.server.history.store.HistoryMapper;
 import fabulum.server.history.store.SaidRow;
@@ -17,7 +15,6 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.time.Duration;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -58,9 +55,6 @@ class MeaningKeeper implements DisposableBean {
   private static final long AFTER_FAILURE_MS = 20_000;
   private static final Duration BETWEEN_COMMITS = Duration.ofSeconds(20);
   private static final Duration PATIENCE = Duration.ofSeconds(20);
-
-  /** The model reads no further. */
-  private static final int LONGEST = 2_000;
 
   private final HistoryMapper rows;
   private final DiskReserve reserve;
@@ -265,7 +259,7 @@ class MeaningKeeper implements DisposableBean {
     List<SaidRow> missing = new ArrayList<>();
     for (SaidRow row : rows.listBetween(from, before)) {
       Long there = known.remove(row.id());
-      if (isMeant(row) && !Objects.equals(there, hash(row))) {
+      if (MeantRows.isMeant(row) && !Objects.equals(there, MeantRows.hash(row))) {
         missing.add(row);
       }
     }
@@ -280,33 +274,8 @@ class MeaningKeeper implements DisposableBean {
     return missing.isEmpty() && below > 0;
   }
 
-  private static boolean isMeant(SaidRow row) {
-    return row.kind() != EntryKind.EVENT && row.words() != null && !row.words().isBlank();
-  }
-
-  private static String words(SaidRow row) {
-    String words = Objects.requireNonNullElse(row.words(), "");
-    return words.length() > LONGEST ? words.substring(0, LONGEST) : words;
-  }
-
-  private static long hash(SaidRow row) {
-    String words = words(row);
-    return (long) words.hashCode() << 32 | words.length();
-  }
-
   private void put(MeaningIndex open, List<SaidRow> found, Meaning meaning) throws IOException {
-    Map<String, byte[]> points = new HashMap<>();
-    List<Meant> texts =
-        found.stream()
-            .filter(MeaningKeeper::isMeant)
-            .map(row ->
-                new Meant(
-                    row.id(),
-                    row.conversationId(),
-                    hash(row),
-                    points.computeIfAbsent(
-                        words(row), words -> PackedMeaning.pack(meaning.of(words)))))
-            .toList();
+    List<Meant> texts = MeantRows.of(found, meaning);
     if (!texts.isEmpty()) {
       open.put(texts);
       dirty = true;

@@ -2,18 +2,10 @@ package fabulum.server.imports;
 
 import com.ibm.icu.text.CharsetDetector;
 import com.ibm.icu.text.CharsetMatch;
-import ezvcard.VCard;
-import ezvcard.io.text.VCardReader;
-import ezvcard.property.Note;
-import ezvcard.property.Organization;
-import ezvcard.property.StructuredName;
-import ezvcard.property.Telephone;
 import fabulum.core.imports.Subject;
-import fabulum.core.text.Language;
 import fabulum.server.platform.Problem;
 import fabulum.server.platform.Problem.FieldProblem;
 import java.io.IOException;
-import java.io.StringReader;
 import java.io.UncheckedIOException;
 import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
@@ -22,11 +14,9 @@ import java.nio.charset.StandardCharsets;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
@@ -47,19 +37,6 @@ public record Sheet(String encoding, String separator, List<Row> rows) {
   private static final int LONGEST_CELL = 20_000;
   private static final int MOST_COLUMNS = 200;
   private static final List<Character> SEPARATORS = List.of(',', ';', '\t', '|');
-
-  /** The names of the columns that vCards are laid out in. */
-  static final List<String> CARD_COLUMNS =
-      List.of(
-          "Name",
-          "E-mail",
-          "Mobile",
-          "Home phone",
-          "Work phone",
-          "Phone",
-          "Note",
-          "UID",
-          "Language");
 
   /** The encodings one can choose. */
   static final List<String> ENCODINGS =
@@ -96,7 +73,7 @@ public record Sheet(String encoding, String separator, List<Row> rows) {
     List<String> titles = rows.get(0).cells();
     return !isLaidOut()
         ? Optional.empty()
-        : titles.equals(CARD_COLUMNS)
+        : titles.equals(CardRows.COLUMNS)
             ? Optional.of(Subject.CUSTOMERS)
             : titles.equals(CalendarRows.COLUMNS)
                 ? Optional.of(Subject.APPOINTMENTS)
@@ -120,7 +97,7 @@ public record Sheet(String encoding, String separator, List<Row> rows) {
       throw bad("This is not a text file, or it has another encoding. Nothing was imported.");
     }
     if (text.stripLeading().regionMatches(true, 0, "BEGIN:VCARD", 0, 11)) {
-      return new Sheet(charset, "", cards(text));
+      return new Sheet(charset, "", CardRows.read(text));
     }
     if (text.stripLeading().regionMatches(true, 0, "BEGIN:VCALENDAR", 0, 15)) {
       return new Sheet(charset, "", CalendarRows.read(text, zone));
@@ -263,86 +240,6 @@ public record Sheet(String encoding, String separator, List<Row> rows) {
     if (cells.stream().anyMatch(cell -> !cell.isBlank())) {
       rows.add(row);
     }
-  }
-
-  private static List<Row> cards(String text) {
-    List<Row> rows = new ArrayList<>();
-    long line = 1;
-    try (VCardReader reader = new VCardReader(new StringReader(text))) {
-      rows.add(new Row(1, CARD_COLUMNS));
-      VCard card = reader.readNext();
-      while (card != null) {
-        add(rows, new Row(line, cells(card)));
-        line++;
-        card = reader.readNext();
-      }
-    } catch (IOException | RuntimeException broken) {
-      if (broken instanceof Problem problem) {
-        throw problem;
-      }
-      throw bad("The vCards cannot be read from card " + line + " on. Nothing was imported.");
-    }
-    if (rows.size() == 1) {
-      throw bad("There are no vCards in the file.");
-    }
-    return rows;
-  }
-
-  private static List<String> cells(VCard card) {
-    return List.of(
-        name(card),
-        card.getEmails().stream().findFirst().map(mail -> mail.getValue()).orElse(""),
-        numbers(card, "cell"),
-        numbers(card, "home"),
-        numbers(card, "work"),
-        numbers(card, ""),
-        card.getNotes().stream().map(Note::getValue).collect(Collectors.joining("\n")),
-        card.getUid() == null ? "" : String.valueOf(card.getUid().getValue()),
-        card.getLanguages().stream()
-            .map(one -> one.getValue().replaceFirst("-.*", ""))
-            .filter(code -> Language.find(code).isPresent())
-            .findFirst()
-            .orElse(""));
-  }
-
-  private static String name(VCard card) {
-    String formatted =
-        card.getFormattedName() == null ? "" : flat(card.getFormattedName().getValue());
-    StructuredName parts = card.getStructuredName();
-    String built =
-        parts == null
-            ? ""
-            : Stream.of(parts.getGiven(), parts.getFamily())
-                .filter(part -> part != null && !part.isBlank())
-                .collect(Collectors.joining(" "));
-    return Stream.of(formatted, flat(built), firm(card))
-        .filter(name -> !name.isBlank())
-        .findFirst()
-        .orElse("");
-  }
-
-  private static String firm(VCard card) {
-    Organization firm = card.getOrganization();
-    return firm == null || firm.getValues().isEmpty() ? "" : flat(firm.getValues().get(0));
-  }
-
-  private static String flat(@Nullable String words) {
-    return Optional.ofNullable(words).orElse("").replaceAll("\\s+", " ").strip();
-  }
-
-  private static String numbers(VCard card, String type) {
-    return card.getTelephoneNumbers().stream()
-        .filter(number -> type(number).equals(type))
-        .map(number -> number.getText() == null ? number.getUri().getNumber() : number.getText())
-        .collect(Collectors.joining("; "));
-  }
-
-  private static String type(Telephone number) {
-    return number.getTypes().stream()
-        .map(type -> type.getValue().toLowerCase(Locale.ROOT))
-        .filter(List.of("cell", "home", "work")::contains)
-        .findFirst()
-        .orElse("");
   }
 
   static Problem bad(String why) {

@@ -1,11 +1,8 @@
 package fabulum.server.lines;
 
 import fabulum.core.assignment.Way;
-import fabulum.core.attachment.FileKind;
 import fabulum.core.hours.Stretch;
-import fabulum.core.phone.NumberReader;
 import fabulum.core.phone.PhoneNumber;
-import fabulum.core.phone.Region;
 import fabulum.core.text.OneLine;
 import fabulum.server.access.TeamId;
 import fabulum.server.lines.store.LineMapper;
@@ -16,15 +13,12 @@ import fabulum.server.platform.BriefMemory;
 import fabulum.server.platform.CachedSetUp;
 import fabulum.server.platform.Problem;
 import fabulum.server.platform.Problem.FieldProblem;
-import java.time.DayOfWeek;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -37,17 +31,18 @@ public class Lines implements CachedSetUp {
   private final People people;
   private final Holidays holidays;
   private final LineCheck check;
-  private final NumberReader numbers = new NumberReader();
+  private final LineRows rows;
   private final BriefMemory<List<LineView>> all;
   private final BriefMemory<Map<LineId, LinePromise>> promises;
 
   Lines(LineMapper lines, Teams teams, People people, Holidays holidays, LineCheck check) {
     this.lines = lines;
+    this.rows = new LineRows(lines);
     this.teams = teams;
     this.people = people;
     this.holidays = holidays;
     this.check = check;
-    this.all = new BriefMemory<>(() -> lines.list().stream().map(this::view).toList());
+    this.all = new BriefMemory<>(() -> lines.list().stream().map(rows::view).toList());
     this.promises = new BriefMemory<>(this::readPromises);
   }
 
@@ -67,12 +62,12 @@ public class Lines implements CachedSetUp {
 
   /** The line with this number. */
   public Optional<LineView> findByNumber(PhoneNumber number) {
-    return lines.findByNumber(number.e164()).map(this::view);
+    return lines.findByNumber(number.e164()).map(rows::view);
   }
 
   /** The line. */
   public LineView get(LineId id) {
-    return view(row(id));
+    return rows.view(row(id));
   }
 
   private LineRow row(LineId id) {
@@ -92,86 +87,24 @@ public class Lines implements CachedSetUp {
   /** What the line promises; a change is in it a second later at most. */
   public LinePromise promise(LineId id) {
     LinePromise known = promises.get().get(id);
-    return known == null ? LinePromise.of(setup(row(id)), holidays) : known;
+    return known == null ? LinePromise.of(rows.setup(row(id)), holidays) : known;
   }
 
   private Map<LineId, LinePromise> readPromises() {
     return lines.list().stream()
         .collect(
             Collectors.toMap(
-                row -> new LineId(row.id()), row -> LinePromise.of(setup(row), holidays)));
+                row -> new LineId(row.id()), row -> LinePromise.of(rows.setup(row), holidays)));
   }
 
   /** All that is set up about a line. */
   public LineSetup setup(LineId id) {
-    return setup(row(id));
+    return rows.setup(row(id));
   }
 
   /** Which state of its set-up a line is in; grows with each change. */
   public long version(LineId id) {
     return row(id).version();
-  }
-
-  private LineSetup setup(LineRow row) {
-    List<Stretch> week =
-        lines.listSpans(row.id()).stream()
-            .map(span ->
-                new Stretch(
-                    DayOfWeek.of(span.dayOfWeek()),
-                    span.fromMinute(),
-                    span.fromMinute() + span.minutes()))
-            .toList();
-    HolidayCalendar calendar =
-        row.holidayCountry() == null
-            ? null
-            : new HolidayCalendar(row.holidayCountry(), row.holidayRegion());
-    return new LineSetup(
-        row.name(),
-        row.number(),
-        row.region(),
-        row.siteId(),
-        row.teamId(),
-        row.zone(),
-        row.inUse(),
-        row.promiseMinutes(),
-        week,
-        lines.listClosedDays(row.id()),
-        calendar,
-        lines.listOpenHolidays(row.id()),
-        row.way(),
-        row.narrowed(),
-        lines.listToldOfNobodys(row.id()),
-        new LineSending(
-            row.mostParts(),
-            row.registered(),
-            countries(row.reaches()),
-            row.signature(),
-            row.groupLimit(),
-            kinds(row.carries()),
-            row.mostKilobytes()));
-  }
-
-  private static Set<String> countries(String codes) {
-    return codes.isEmpty() ? Set.of() : Set.of(codes.split(" "));
-  }
-
-  private static Set<FileKind> kinds(String names) {
-    return names.isEmpty()
-        ? Set.of()
-        : Stream.of(names.split(" "))
-            .map(FileKind::valueOf)
-            .collect(Collectors.toUnmodifiableSet());
-  }
-
-  private static String kinds(LineSetup line) {
-    return line.sending().carries().stream()
-        .sorted()
-        .map(FileKind::name)
-        .collect(Collectors.joining(" "));
-  }
-
-  private static String codes(LineSetup line) {
-    return line.sending().reaches().stream().sorted().collect(Collectors.joining(" "));
   }
 
   /** What a line set up so would promise. Refuses what cannot be. */
@@ -211,15 +144,20 @@ public class Lines implements CachedSetUp {
   /** Sets up a line. Refuses what cannot be, with every reason. */
   @Transactional
   public LineId add(LineSetup wanted) {
-    check.require(wanted, lines.list().stream().map(this::view).toList());
+    check.require(wanted, lines.list().stream().map(rows::view).toList());
     requirePlaces(wanted);
     return insert(wanted, check.number(wanted));
   }
 
   private LineId insert(LineSetup wanted, PhoneNumber number) {
     long id =
-        lines.insert(wanted, wanted.name().strip(), number.e164(), codes(wanted), kinds(wanted));
-    writeCalendar(id, wanted);
+        lines.insert(
+            wanted,
+            wanted.name().strip(),
+            number.e164(),
+            LineRows.codes(wanted),
+            LineRows.kinds(wanted));
+    rows.writeCalendar(id, wanted);
     forget();
     return new LineId(id);
   }
@@ -235,18 +173,20 @@ public class Lines implements CachedSetUp {
     row(id);
     check.require(
         wanted,
-        lines.list().stream().filter(row -> row.id() != id.value()).map(this::view).toList());
+        lines.list().stream().filter(row -> row.id() != id.value()).map(rows::view).toList());
     requirePlaces(wanted);
     String number = check.number(wanted).e164();
     String name = wanted.name().strip();
-    if (lines.update(id.value(), wanted, name, number, codes(wanted), kinds(wanted), seen) == 0) {
+    if (lines.update(
+            id.value(), wanted, name, number, LineRows.codes(wanted), LineRows.kinds(wanted), seen)
+        == 0) {
       throw Problem.changedMeanwhile("line");
     }
     lines.deleteSpans(id.value());
     lines.deleteClosedDays(id.value());
     lines.deleteOpenHolidays(id.value());
     lines.deleteToldOfNobodys(id.value());
-    writeCalendar(id.value(), wanted);
+    rows.writeCalendar(id.value(), wanted);
     forget();
   }
 
@@ -258,16 +198,6 @@ public class Lines implements CachedSetUp {
     if (!people.byId().keySet().containsAll(wanted.tellOfNobodys())) {
       throw Problem.notFound("member of staff");
     }
-  }
-
-  private void writeCalendar(long id, LineSetup wanted) {
-    wanted
-        .week()
-        .forEach(span ->
-            lines.insertSpan(id, span.day().getValue(), span.from(), span.to() - span.from()));
-    wanted.closedDays().forEach(day -> lines.insertClosedDay(id, day));
-    wanted.openHolidays().forEach(day -> lines.insertOpenHoliday(id, day));
-    wanted.tellOfNobodys().forEach(staff -> lines.insertToldOfNobodys(id, staff));
   }
 
   /** Forgets what is remembered of lines, after a change. */
@@ -317,29 +247,5 @@ public class Lines implements CachedSetUp {
       throw Problem.fields(List.of(new FieldProblem("name", "Another site has this name.")));
     }
     return kept;
-  }
-
-  private LineView view(LineRow row) {
-    String shown = numbers.forPeople(new PhoneNumber(row.number()), new Region(row.region()));
-    return new LineView(
-        row.id(),
-        row.name(),
-        row.site(),
-        row.siteId(),
-        row.teamId(),
-        row.number(),
-        shown,
-        row.region(),
-        row.zone(),
-        row.inUse(),
-        row.way(),
-        row.narrowed(),
-        row.groupLimit(),
-        row.mostParts(),
-        row.registered(),
-        row.signature(),
-        countries(row.reaches()),
-        kinds(row.carries()),
-        row.mostKilobytes());
   }
 }

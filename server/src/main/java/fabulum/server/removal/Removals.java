@@ -7,7 +7,7 @@ import fabulum.server.access.AccessRecord;
 import fabulum.server.access.Permits;
 import fabulum.server.access.StaffId;
 import fabulum.server.accounts.Secrets;
-import fabulum.server.attachments.Attachments;
+import fabulum.server.attachments.AttachmentRemoval;
 import fabulum.server.attachments.KeptFiles;
 import fabulum.server.conversations.Bookkeeping;
 import fabulum.server.conversations.Conversation;
@@ -211,7 +211,7 @@ public class Removals {
     private final Conversations conversations;
     private final Holdings holdings;
     private final CustomerChanges changes;
-    private final Attachments attachments;
+    private final AttachmentRemoval attachments;
     private final ApplicationEventPublisher events;
     private final KeptFiles kept;
 
@@ -221,7 +221,7 @@ public class Removals {
         Conversations conversations,
         Holdings holdings,
         CustomerChanges changes,
-        Attachments attachments,
+        AttachmentRemoval attachments,
         ApplicationEventPublisher events,
         KeptFiles kept) {
       this.kept = kept;

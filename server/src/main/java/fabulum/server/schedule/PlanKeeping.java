@@ -1,7 +1,7 @@
 package fabulum.server.schedule;
 
 import fabulum.server.access.StaffId;
-import fabulum.server.attachments.Attachments;
+import fabulum.server.attachments.AttachmentRemoval;
 import fabulum.server.conversations.Bookkeeping;
 import fabulum.server.conversations.Conversation;
 import fabulum.server.conversations.ConversationId;
@@ -25,14 +25,14 @@ class PlanKeeping {
 
   private final PlannedMapper rows;
   private final PlanTimes times;
-  private final Attachments attachments;
+  private final AttachmentRemoval attachments;
   private final Bookkeeping books;
   private final ApplicationEventPublisher events;
 
   PlanKeeping(
       PlannedMapper rows,
       PlanTimes times,
-      Attachments attachments,
+      AttachmentRemoval attachments,
       Bookkeeping books,
       ApplicationEventPublisher events) {
     this.rows = rows;

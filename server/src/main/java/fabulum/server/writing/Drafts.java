@@ -4,9 +4,9 @@ import fabulum.core.access.Act;
 import fabulum.server.access.Permits;
 import fabulum.server.access.StaffId;
 import fabulum.server.attachments.AttachmentView;
-import fabulum.server.attachments.Attachments;
-import fabulum.server.attachments.Attachments.BegunPaper;
-import fabulum.server.attachments.Attachments.LeftPaper;
+import fabulum.server.attachments.Papers;
+import fabulum.server.attachments.Papers.BegunPaper;
+import fabulum.server.attachments.Papers.LeftPaper;
 import fabulum.server.conversations.Bookkeeping;
 import fabulum.server.conversations.ConversationId;
 import fabulum.server.conversations.Entry;
@@ -35,7 +35,7 @@ public class Drafts {
   private final InSight inSight;
   private final Permits permits;
   private final Clock clock;
-  private final Attachments attachments;
+  private final Papers papers;
   private final Bookkeeping books;
   private final People people;
 
@@ -44,11 +44,11 @@ public class Drafts {
       InSight inSight,
       Permits permits,
       Clock clock,
-      Attachments attachments,
+      Papers papers,
       Bookkeeping books,
       People people) {
     this.people = people;
-    this.attachments = attachments;
+    this.papers = papers;
     this.books = books;
     this.drafts = drafts;
     this.inSight = inSight;
@@ -127,22 +127,22 @@ public class Drafts {
 
   /** Lets what goes with a text wait for a second look with it. */
   void waitWith(SecondLook look, List<Long> wanted) {
-    attachments.waitWith(look.id(), new StaffId(look.staff()), wanted);
+    papers.waitWith(look.id(), new StaffId(look.staff()), wanted);
   }
 
   /** What goes with a text that does not wait any more is on its writer's paper again. */
   void giveBackAttachments(SecondLook look) {
-    attachments.giveBack(look.id());
+    papers.giveBack(look.id());
   }
 
   /** What goes with texts that wait for a second look, by look. */
   Map<Long, List<AttachmentView>> attachmentsOf(List<Long> looks) {
-    return attachments.listOfLooks(looks);
+    return papers.listOfLooks(looks);
   }
 
   /** What someone has put to a text they write in a conversation. */
   public List<AttachmentView> listAttached(ConversationId id, StaffId by) {
-    return attachments.listOnPaper(id.value(), by);
+    return papers.listOnPaper(id.value(), by);
   }
 
   /** Throws away what someone has begun to write on one paper. */
@@ -170,14 +170,14 @@ public class Drafts {
 
   /** What someone has begun to write anywhere, the latest first. */
   public List<BegunDraft> listOf(StaffId me) {
-    Map<Long, BegunPaper> papers = attachments.listBegun(me);
+    Map<Long, BegunPaper> attached = papers.listBegun(me);
     List<BegunDraft> begun = new ArrayList<>();
     for (BegunDraft draft : drafts.listOf(me.value(), MOST)) {
       BegunPaper paper =
-          draft.paper() == Paper.REPLY ? papers.remove(draft.conversationId()) : null;
+          draft.paper() == Paper.REPLY ? attached.remove(draft.conversationId()) : null;
       begun.add(paper == null ? draft : draft.with(paper.attached()));
     }
-    papers.forEach((id, paper) ->
+    attached.forEach((id, paper) ->
         begun.add(new BegunDraft(id, Paper.REPLY, "", paper.at(), paper.attached())));
     return begun.stream()
         .sorted(Comparator.comparing(BegunDraft::at).reversed())
@@ -192,13 +192,13 @@ public class Drafts {
 
   private List<LeftDraft> listLeft(ConversationId id) {
     Map<Long, StaffView> staff = people.byId();
-    Map<Long, LeftPaper> papers = attachments.listLeft(id.value());
+    Map<Long, LeftPaper> attached = papers.listLeft(id.value());
     List<LeftDraft> left = new ArrayList<>();
     for (LeftDraftRow row : drafts.listLeft(id.value())) {
-      LeftPaper with = row.paper() == Paper.REPLY ? papers.remove(row.staffId()) : null;
+      LeftPaper with = row.paper() == Paper.REPLY ? attached.remove(row.staffId()) : null;
       left.add(left(staff, row, with == null ? List.of() : with.attachments()));
     }
-    papers.forEach((who, with) -> {
+    attached.forEach((who, with) -> {
       LeftDraftRow row = new LeftDraftRow(who, Paper.REPLY, "", with.at());
       left.add(left(staff, row, with.attachments()));
     });

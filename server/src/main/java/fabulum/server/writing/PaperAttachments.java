@@ -5,9 +5,9 @@ import fabulum.server.access.Permits;
 import fabulum.server.access.StaffId;
 import fabulum.server.attachments.AttachmentId;
 import fabulum.server.attachments.AttachmentView;
-import fabulum.server.attachments.Attachments;
 import fabulum.server.attachments.KeptFile;
 import fabulum.server.attachments.KeptFiles;
+import fabulum.server.attachments.Papers;
 import fabulum.server.conversations.Conversation;
 import fabulum.server.conversations.ConversationId;
 import fabulum.server.conversations.InSight;
@@ -21,7 +21,7 @@ import org.springframework.stereotype.Service;
 /** What people put to the texts they write. */
 @Service
 public class PaperAttachments {
-  private final Attachments attachments;
+  private final Papers papers;
   private final InSight inSight;
   private final Permits permits;
   private final Lines lines;
@@ -29,7 +29,7 @@ public class PaperAttachments {
   private final ScriptAttachments scripts;
 
   PaperAttachments(
-      Attachments attachments,
+      Papers papers,
       InSight inSight,
       Permits permits,
       Lines lines,
@@ -37,7 +37,7 @@ public class PaperAttachments {
       ScriptAttachments scripts) {
     this.kept = kept;
     this.scripts = scripts;
-    this.attachments = attachments;
+    this.papers = papers;
     this.inSight = inSight;
     this.permits = permits;
     this.lines = lines;
@@ -50,7 +50,7 @@ public class PaperAttachments {
   public AttachmentView put(ConversationId id, String name, InputStream content, StaffId by) {
     Conversation row = inSight.row(id, by);
     permits.require(by, Act.TEXT);
-    return attachments.put(row.id(), by, name, content, most(row));
+    return papers.put(row.id(), by, name, content, most(row));
   }
 
   /** Puts a file of the shelf, or one that is kept with a customer, there. */
@@ -64,7 +64,7 @@ public class PaperAttachments {
   public AttachmentView putAgain(ConversationId id, AttachmentId earlier, StaffId by) {
     Conversation row = inSight.row(id, by);
     permits.require(by, Act.TEXT);
-    return attachments.putAgain(scripts.get(earlier, by), row.id(), by, most(row));
+    return papers.putAgain(scripts.get(earlier, by), row.id(), by, most(row));
   }
 
   private long most(Conversation row) {
@@ -97,6 +97,6 @@ public class PaperAttachments {
   /** Takes it off again. */
   public void remove(ConversationId id, AttachmentId attachment, StaffId by) {
     inSight.row(id, by);
-    attachments.remove(attachment, by);
+    papers.remove(attachment, by);
   }
 }

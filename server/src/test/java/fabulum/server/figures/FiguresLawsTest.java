@@ -226,6 +226,7 @@ class FiguresLawsTest {
     return new FigureKeeper(
         fabulum.context.getBean(FigureMapper.class),
         fabulum.context.getBean(DaySummer.class),
+        fabulum.context.getBean(TouchedDays.class),
         fabulum.context.getBean(ChangeFeed.class),
         lines,
         fabulum.context.getBean(DiskReserve.class),

@@ -5,6 +5,7 @@ import fabulum.server.customers.CustomerFile.FileChange;
 import fabulum.server.customers.CustomerFiles;
 import fabulum.server.customers.CustomerFiles.Field;
 import fabulum.server.customers.CustomerId;
+import fabulum.server.customers.CustomerNotes;
 import fabulum.server.platform.Problem.Kind;
 import fabulum.server.platform.web.Problems;
 import jakarta.validation.Valid;
@@ -26,9 +27,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/customers")
 class CustomerFileController {
   private final CustomerFiles files;
+  private final CustomerNotes notes;
 
-  CustomerFileController(CustomerFiles files) {
+  CustomerFileController(CustomerFiles files, CustomerNotes notes) {
     this.files = files;
+    this.notes = notes;
   }
 
   /** A name. */
@@ -112,7 +115,7 @@ class CustomerFileController {
       @AuthenticationPrincipal SignedIn me,
       @PathVariable long id,
       @Valid @RequestBody NoteWords note) {
-    files.addNote(new CustomerId(id), note.words(), me.id());
+    notes.add(new CustomerId(id), note.words(), me.id());
   }
 
   /** Changes a note about a customer, or removes it. */
@@ -124,6 +127,6 @@ class CustomerFileController {
       @PathVariable long note,
       @RequestBody WordsChange change) {
     String was = change.was() == null ? "" : change.was();
-    files.changeNote(new CustomerId(id), note, was, change.now(), me.id());
+    notes.change(new CustomerId(id), note, was, change.now(), me.id());
   }
 }
