@@ -39,13 +39,20 @@ final class Asks {
     return near;
   }
 
-  /** The nearer of two texts to each ask. */
-  static float[] nearer(float[] one, float[] other) {
-    float[] near = one.clone();
-    for (int i = 0; i < near.length; i++) {
-      near[i] = Math.max(near[i], other[i]);
+  /** What a text is about: how much each ask stands out, from how near the text is to each. */
+  static float[] standing(float[] nearness) {
+    float[] standing = new float[nearness.length];
+    for (int i = 0; i < standing.length; i++) {
+      standing[i] = (float) Math.exp(SHARPNESS * nearness[i] / 2);
     }
-    return near;
+    return standing;
+  }
+
+  /** Lets each ask stand out as far as in the text in which it stands out more. */
+  static void raise(float[] standing, float[] other) {
+    for (int i = 0; i < standing.length; i++) {
+      standing[i] = Math.max(standing[i], other[i]);
+    }
   }
 
   /**
@@ -57,11 +64,9 @@ final class Asks {
     double ones = 0;
     double others = 0;
     for (int i = 0; i < one.length; i++) {
-      double a = Math.exp(SHARPNESS * one[i] / 2);
-      double b = Math.exp(SHARPNESS * other[i] / 2);
-      sum += a * b;
-      ones += a * a;
-      others += b * b;
+      sum += (double) one[i] * other[i];
+      ones += (double) one[i] * one[i];
+      others += (double) other[i] * other[i];
     }
     return one.length == 0 ? 0 : sum / Math.sqrt(ones * others);
   }

@@ -23,7 +23,7 @@ final class Compared {
   private final Map<Long, Nearest> nearMeaning = new HashMap<>();
   private final Map<Long, Integer> similar = new HashMap<>();
   private final Map<Long, double[]> own = new HashMap<>();
-  private final Map<Long, float[]> asks = new HashMap<>();
+  private final Map<Long, float[]> about = new HashMap<>();
 
   Compared(float[] byLetters, Optional<ByMeaning> byMeaning) {
     this.byLetters = byLetters;
@@ -36,8 +36,9 @@ final class Compared {
    * @param likeness how like it is to each text that is known
    * @param everyday how like it is to each piece of everyday talk
    * @param asks how near it is to each common ask
+   * @param about how far each of them stands out in it
    */
-  record ByMeaning(float[] likeness, float[] everyday, float[] asks) {}
+  record ByMeaning(float[] likeness, float[] everyday, float[] asks, float[] about) {}
 
   /** Whether meanings are compared, or letters alone. */
   boolean isByMeaning() {
@@ -59,9 +60,14 @@ final class Compared {
     }
   }
 
-  /** Takes in how near a text of a template, or a question of it, is to each common ask. */
-  void isAbout(long template, float[] nearness) {
-    asks.merge(template, nearness, Asks::nearer);
+  /** Takes in what a text of a template, or a question of it, is about. */
+  void isAbout(long template, float[] standing) {
+    float[] known = about.get(template);
+    if (known == null) {
+      about.put(template, standing.clone());
+    } else {
+      Asks.raise(known, standing);
+    }
   }
 
   /** Takes in what a template itself says. */
@@ -100,8 +106,8 @@ final class Compared {
   }
 
   private double aboutTheSame(long template, ByMeaning question) {
-    float[] of = asks.get(template);
-    return of == null ? 0 : Asks.alike(question.asks(), of);
+    float[] of = about.get(template);
+    return of == null ? 0 : Asks.alike(question.about(), of);
   }
 
   /** What is known of "none of them", as {@link Scores} weighs it. */

@@ -56,7 +56,7 @@ final class Meanings {
     float[] unit = Points.unit(text);
     raw.add(unit);
     seen.add(fromMiddle(unit));
-    about.add(view().asks().nearness(seen.get(seen.size() - 1)));
+    about.add(Asks.standing(view().asks().nearness(seen.get(seen.size() - 1))));
     if (Growth.isDue(raw.size(), STALE)) {
       compute();
     }
@@ -79,7 +79,7 @@ final class Meanings {
             asks.from(middle)));
     for (int i = 0; i < raw.size(); i++) {
       seen.set(i, fromMiddle(raw.get(i)));
-      about.set(i, view().asks().nearness(seen.get(i)));
+      about.set(i, Asks.standing(view().asks().nearness(seen.get(i))));
     }
   }
 
@@ -94,11 +94,15 @@ final class Meanings {
   /** How a question lies to all there is. */
   Compared.ByMeaning of(float[] question) {
     float[] point = fromMiddle(Points.unit(question));
+    float[] nearness = view().asks().nearness(point);
     return new Compared.ByMeaning(
-        likeness(point, seen), likeness(point, view().background()), view().asks().nearness(point));
+        likeness(point, seen),
+        likeness(point, view().background()),
+        nearness,
+        Asks.standing(nearness));
   }
 
-  /** How near a text that is here is to each common ask. */
+  /** What a text that is here is about, of what is commonly asked. */
   float[] about(int text) {
     return about.get(text);
   }

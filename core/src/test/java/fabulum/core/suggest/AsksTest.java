@@ -23,13 +23,14 @@ class AsksTest {
 
   @Test
   void twoAreAboutTheSameAsFarAsTheSameAskStandsOut() {
-    float[] one = {0.9f, 0.1f, 0.1f};
-    float[] other = {0.1f, 0.9f, 0.1f};
-    float[] both = {0.9f, 0.9f, 0.1f};
+    float[] one = Asks.standing(new float[] {0.9f, 0.1f, 0.1f});
+    float[] other = Asks.standing(new float[] {0.1f, 0.9f, 0.1f});
+    float[] both = Asks.standing(new float[] {0.9f, 0.9f, 0.1f});
     assertThat(Asks.alike(one, one)).isCloseTo(1, within(1e-9));
     assertThat(Asks.alike(one, other)).isLessThan(0.01).isEqualTo(Asks.alike(other, one));
     assertThat(Asks.alike(one, both)).isBetween(0.6, 0.8);
-    assertThat(Asks.nearer(one, other)).containsExactly(both);
+    Asks.raise(one, other);
+    assertThat(one).containsExactly(both);
   }
 
   @Test

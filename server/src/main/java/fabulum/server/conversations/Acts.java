@@ -6,7 +6,6 @@ import fabulum.core.hours.Openings;
 import fabulum.server.access.StaffId;
 import fabulum.server.conversations.Bookkeeping.Doing;
 import fabulum.server.conversations.store.ConversationMapper;
-import fabulum.server.conversations.store.EntryMapper;
 import fabulum.server.lines.LineId;
 import fabulum.server.lines.LineView;
 import fabulum.server.lines.Lines;
@@ -30,7 +29,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Acts {
   private final ConversationMapper conversations;
-  private final EntryMapper entries;
+  private final Spans spans;
   private final Bookkeeping books;
   private final Undelivered undelivered;
   private final InSight inSight;
@@ -39,14 +38,14 @@ public class Acts {
 
   Acts(
       ConversationMapper conversations,
-      EntryMapper entries,
+      Spans spans,
       Bookkeeping books,
       Undelivered undelivered,
       InSight inSight,
       Lines lines,
       Topics topics) {
     this.conversations = conversations;
-    this.entries = entries;
+    this.spans = spans;
     this.books = books;
     this.undelivered = undelivered;
     this.inSight = inSight;
@@ -157,10 +156,11 @@ public class Acts {
   @Transactional
   public Optional<UndoStep> leave(ConversationId id, EntryId text, StaffId by) {
     Conversation row = inSight.lock(id, by);
-    Entry lost = entries.find(text.value());
-    if (lost == null || lost.conversationId() != row.id() || lost.kind() != EntryKind.OUT) {
-      throw Problem.notFound("text");
-    }
+    Entry lost =
+        books
+            .findEntry(text.value())
+            .filter(one -> one.conversationId() == row.id() && one.kind() == EntryKind.OUT)
+            .orElseThrow(() -> Problem.notFound("text"));
     if (!lost.needsHand()) {
       return Optional.empty();
     }
@@ -205,7 +205,7 @@ public class Acts {
       return Optional.empty();
     }
     Doing doing = books.doing(row, by);
-    books.addTopic(row.id(), topic.value());
+    spans.addTopic(row.id(), topic.value());
     return Optional.of(topicDone(doing, EventKind.TOPIC_ADDED, wanted));
   }
 
@@ -230,7 +230,7 @@ public class Acts {
     Conversation row = inSight.lock(id, by);
     TopicView gone = topics.find(topic).orElseThrow(() -> Problem.notFound("topic"));
     Doing doing = books.doing(row, by);
-    return books.removeTopic(row.id(), topic.value())
+    return spans.removeTopic(row.id(), topic.value())
         ? Optional.of(topicDone(doing, EventKind.TOPIC_REMOVED, gone))
         : Optional.empty();
   }

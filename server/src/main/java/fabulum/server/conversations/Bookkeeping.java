@@ -12,17 +12,13 @@ import fabulum.server.attachments.Attachments;
 import fabulum.server.conversations.UndoStep.Snapshot;
 import fabulum.server.conversations.store.ConversationMapper;
 import fabulum.server.conversations.store.EntryMapper;
-import fabulum.server.conversations.store.SpanMapper;
 import fabulum.server.conversations.store.StandingRow;
 import fabulum.server.conversations.store.TopicRow;
 import fabulum.server.customers.NumberId;
 import fabulum.server.feed.Change;
 import fabulum.server.feed.ChangeFeed;
 import fabulum.server.lines.LineId;
-import fabulum.server.lines.LinePromise;
-import fabulum.server.lines.Lines;
 import fabulum.server.platform.Problem;
-import fabulum.server.topics.Topics;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
@@ -44,9 +40,8 @@ import org.springframework.stereotype.Component;
 public class Bookkeeping {
   private final ConversationMapper conversations;
   private final EntryMapper entries;
-  private final SpanMapper waits;
-  private final Lines lines;
-  private final Topics topics;
+  private final Spans spans;
+  private final ReplyTimes times;
   private final ChangeFeed feed;
   private final ApplicationEventPublisher events;
   private final Clock clock;
@@ -56,9 +51,8 @@ public class Bookkeeping {
   Bookkeeping(
       ConversationMapper conversations,
       EntryMapper entries,
-      SpanMapper waits,
-      Lines lines,
-      Topics topics,
+      Spans spans,
+      ReplyTimes times,
       ChangeFeed feed,
       ApplicationEventPublisher events,
       Clock clock,
@@ -68,9 +62,8 @@ public class Bookkeeping {
     this.attachments = attachments;
     this.conversations = conversations;
     this.entries = entries;
-    this.waits = waits;
-    this.lines = lines;
-    this.topics = topics;
+    this.spans = spans;
+    this.times = times;
     this.feed = feed;
     this.events = events;
     this.clock = clock;
@@ -150,54 +143,18 @@ public class Bookkeeping {
   /** Stores how it stands now; what opens by it has been open since then. */
   public void save(Conversation row, ConversationState after, Instant at) {
     boolean opens = after.isOpen() && !row.state().isOpen();
-    keepWait(row, after, at);
+    spans.keepWait(row, after, at);
     save(row, after, opens ? at : row.openedAt(), topicsOf(row.id()));
   }
 
-  /**
-   * Keeps waits that end. One that goes on after all, because its answer was lost or taken back, is
-   * dropped or cut, so that those of a conversation never overlap.
-   */
-  private void keepWait(Conversation row, ConversationState after, Instant at) {
-    Optional<Instant> before = row.state().waitingSince();
-    Optional<Instant> now = after.waitingSince();
-    if (before.equals(now)) {
-      return;
-    }
-    before.ifPresent(since -> {
-      Instant ended = now.orElse(at);
-      if (since.isBefore(ended)) {
-        waits.deleteFrom(row.id(), since);
-        waits.insert(row.id(), since, ended);
-      }
-    });
-    now.ifPresent(since -> {
-      waits.deleteFrom(row.id(), since);
-      waits.cut(row.id(), since);
-    });
-  }
-
-  /** Says what it is about, from its opening on. */
-  void addTopic(long conversation, long topic) {
-    conversations.addTopic(conversation, topic);
-    waits.beginTopic(conversation, topic);
-  }
-
-  /** It is not about that since its opening; false when it was not so before. */
-  boolean removeTopic(long conversation, long topic) {
-    waits.dropTopic(conversation, topic);
-    waits.endTopic(conversation, topic);
-    return conversations.removeTopic(conversation, topic) > 0;
-  }
-
   void saveAsOpenedAt(Conversation row, ConversationState after, Instant openedAt) {
-    keepWait(row, after, now());
+    spans.keepWait(row, after, now());
     save(row, after, openedAt, topicsOf(row.id()));
   }
 
   private void save(
       Conversation row, ConversationState after, Instant openedAt, Set<Long> topicIds) {
-    Instant due = due(new LineId(row.lineId()), after, topicIds);
+    Instant due = times.due(new LineId(row.lineId()), after, topicIds);
     conversations.setStanding(row.id(), StandingRow.of(after, openedAt, due));
     if (row.state().isOpen() && !after.isOpen()) {
       letOut(row);
@@ -214,30 +171,17 @@ public class Bookkeeping {
   }
 
   StandingRow firstStanding(LineId line, ConversationState state) {
-    return StandingRow.of(state, state.since(), due(line, state, Set.of()));
-  }
-
-  /** When an answer is due: by the shortest promise of the topics, else by the line's. */
-  @Nullable Instant due(LineId line, ConversationState state, Set<Long> topicIds) {
-    LinePromise ofLine = lines.promise(line);
-    Promise promise = promise(ofLine, topicIds);
-    return state.waitingSince().flatMap(since -> promise.due(since, ofLine.hours())).orElse(null);
-  }
-
-  private Promise promise(LinePromise ofLine, Set<Long> topicIds) {
-    return topics.shortest(topicIds).orElse(ofLine.promise());
+    return StandingRow.of(state, state.since(), times.due(line, state, Set.of()));
   }
 
   /** The promise that holds for an answer in it now. */
   public Promise promise(Conversation row) {
-    return promise(lines.promise(new LineId(row.lineId())), topicsOf(row.id()));
+    return times.promise(new LineId(row.lineId()), topicsOf(row.id()));
   }
 
   /** Working seconds on the line from one instant to another; 0 when the second comes first. */
   public long workingSeconds(Conversation row, Instant from, Instant to) {
-    return to.isBefore(from)
-        ? 0
-        : lines.promise(new LineId(row.lineId())).hours().between(from, to).toSeconds();
+    return times.workingSeconds(new LineId(row.lineId()), from, to);
   }
 
   /** Writes an event into the script. */
@@ -301,10 +245,10 @@ public class Bookkeeping {
   public void restore(Conversation row, Snapshot now, Snapshot wanted) {
     now.topics().stream()
         .filter(topic -> !wanted.topics().contains(topic))
-        .forEach(topic -> removeTopic(row.id(), topic));
+        .forEach(topic -> spans.removeTopic(row.id(), topic));
     wanted.topics().stream()
         .filter(topic -> !now.topics().contains(topic))
-        .forEach(topic -> addTopic(row.id(), topic));
+        .forEach(topic -> spans.addTopic(row.id(), topic));
     conversations.setOwner(row.id(), wanted.owner());
     conversations.setTeam(row.id(), wanted.team());
     conversations.setHanded(row.id(), wanted.handed());

@@ -22,13 +22,19 @@ public class Reckoning {
 
   private final ConversationMapper conversations;
   private final Bookkeeping books;
+  private final ReplyTimes times;
   private final TransactionTemplate transactions;
   private final Steadily<Long> steadily =
       new Steadily<>("When an answer is due could not be reckoned");
 
-  Reckoning(ConversationMapper conversations, Bookkeeping books, TransactionTemplate transactions) {
+  Reckoning(
+      ConversationMapper conversations,
+      Bookkeeping books,
+      ReplyTimes times,
+      TransactionTemplate transactions) {
     this.conversations = conversations;
     this.books = books;
+    this.times = times;
     this.transactions = transactions;
   }
 
@@ -71,6 +77,6 @@ public class Reckoning {
   }
 
   private boolean isDueOtherwise(Conversation row, Set<Long> topics) {
-    return !Objects.equals(row.dueAt(), books.due(new LineId(row.lineId()), row.state(), topics));
+    return !Objects.equals(row.dueAt(), times.due(new LineId(row.lineId()), row.state(), topics));
   }
 }
