@@ -15,7 +15,6 @@ import fabulum.server.presence.Watchers;
 import fabulum.server.writing.Drafts;
 import java.util.List;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 
 /** What a person needs to know before answering. */
 @Service
@@ -46,7 +45,6 @@ public class Dossiers {
   }
 
   /** The dossier of a conversation, with the drafts of the person who asks. */
-  @Transactional(readOnly = true)
   public DossierView of(ConversationId id, StaffId asking) {
     Conversation row = inSight.row(id, asking);
     NumberId number = new NumberId(row.numberId());

@@ -25,7 +25,6 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 
 /**
  * The list, its counts, the time ribbon and the search for a conversation. Each person is shown
@@ -69,7 +68,6 @@ public class Inbox {
   }
 
   /** A stretch of the list. */
-  @Transactional(readOnly = true)
   public InboxPage page(InboxQuery query, @Nullable String from, int limit) {
     Place place = from == null ? null : Place.read(from);
     List<PlaceRow> rows = places(query, place, limit + 1);

@@ -14,7 +14,6 @@ import java.util.Collections;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 
 /** Reading one conversation's script. */
 @Service
@@ -43,7 +42,6 @@ public class Scripts {
    * The newest entries down to one of them and a little before it; from one that is very far back,
    * as many as are told at once.
    */
-  @Transactional(readOnly = true)
   public ScriptPage pageTo(ConversationId id, EntryId entry, StaffId asking) {
     inSight.row(id, asking);
     Entry found =
@@ -56,7 +54,6 @@ public class Scripts {
   }
 
   /** A stretch of the script that ends before {@code before}, or at the newest entry. */
-  @Transactional(readOnly = true)
   public ScriptPage page(ConversationId id, @Nullable String before, int limit, StaffId asking) {
     inSight.row(id, asking);
     Place place = before == null ? null : Place.read(before);
