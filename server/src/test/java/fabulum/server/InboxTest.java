@@ -27,6 +27,7 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 
@@ -289,25 +290,50 @@ class InboxTest {
     assertThat(row(id).has("secondsLeft")).isFalse();
   }
 
-  @Test
-  void whenHoursOrPromisesChangeTheWaitingAreReckonedAnew() {
-    Lines lines = fabulum.context.getBean(Lines.class);
-    Reckoning reckoning = fabulum.context.getBean(Reckoning.class);
+  /** A text on a new line that is hardly ever open. */
+  private long waitingAtNight(String name, String number) {
     Hours never =
         new Hours(ZoneId.of("America/Chicago"), WeekReader.read("Sun 3:00-3:30"), Set.of());
-    PhoneNumber number = new PhoneNumber("+19205550150");
-    lines.add(
-        new NewLine(
-            "North Dock",
-            NewLine.FIRST_TEAM,
-            "Night line",
-            number,
-            new Region("US"),
-            never,
-            new Promise(Duration.ofHours(1))));
+    fabulum
+        .context
+        .getBean(Lines.class)
+        .add(
+            new NewLine(
+                "North Dock",
+                NewLine.FIRST_TEAM,
+                name,
+                new PhoneNumber(number),
+                new Region("US"),
+                never,
+                new Promise(Duration.ofHours(1))));
     String from = fabulum.freshNumber();
-    webhook.text(from, number.e164(), "sometime").require(200);
-    long id = maren.conversationOf(from).path("id").asLong();
+    webhook.text(from, number, "sometime").require(200);
+    return maren.conversationOf(from).path("id").asLong();
+  }
+
+  @Test
+  void inOneListTheTimeLeftOfEachIsCountedInTheHoursOfItsLine() {
+    long day = waiting("by day");
+    long night = waitingAtNight("Night line 2", "+19205550152");
+    fabulum.clock.advance(Duration.ofMinutes(20));
+    Map<Long, Long> left =
+        maren
+            .get("/api/conversations?group=OUR_TURN&order=NEWEST&limit=100")
+            .require(200)
+            .json()
+            .path("rows")
+            .valueStream()
+            .collect(
+                Collectors.toMap(
+                    row -> row.path("id").asLong(), row -> row.path("secondsLeft").asLong()));
+    assertThat(left).containsEntry(day, 2400L).containsEntry(night, 3600L);
+    act(night, "done");
+  }
+
+  @Test
+  void whenHoursOrPromisesChangeTheWaitingAreReckonedAnew() {
+    Reckoning reckoning = fabulum.context.getBean(Reckoning.class);
+    long id = waitingAtNight("Night line", "+19205550150");
     String before = row(id).path("dueAt").asString();
     assertThat(reckoning.reckonDue()).isZero();
 

@@ -37,6 +37,7 @@ class SmallWordsTest {
         "nie mogę przyjść jutro",
         "когда вы открываетесь",
         "何時に閉まりますか ok",
+        "is the pool открыт",
       })
   void thisIsAnotherLanguage(String text) {
     assertThat(SmallWords.mayBeEnglish(text)).isFalse();
