@@ -204,6 +204,21 @@ describe('the writing place', () => {
     expect(page.told('POST', '/api/conversations/7/texts')).toMatchObject([{ words: 'Yes.' }]);
   });
 
+  it('the button that says anyway confirms what is shown, also while the newest words are still looked at', async () => {
+    const page = lay({
+      [CHECK]: ({ body }: Asked) =>
+        (body as { words: string }).words === ''
+          ? against('night', 'ASK', 'It is 23:10 there.')[CHECK]
+          : new Promise(() => undefined),
+      [TEXTS]: {},
+    });
+    await screen.findByText('It is 23:10 there.');
+    write('Yes.');
+    fireEvent.click(screen.getByRole('button', { name: 'Send anyway' }));
+    await waitFor(() => expect(paper().value).toBe(''));
+    expect(page.told('POST', '/api/conversations/7/texts')).toMatchObject([{ words: 'Yes.', confirmed: ['night'] }]);
+  });
+
   it('asks only when there is a reason; the same keys again send it anyway, and say what was confirmed', async () => {
     const same = against('same-text', 'ASK', 'Priya sent the same text 3 minutes ago.')[CHECK];
     const page = lay({

@@ -227,18 +227,18 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting, onTe
     flushSync(() => setLooking(undefined));
     field.current?.focus();
   };
-  const lookOrGoNow = (finish: boolean) => {
+  const lookOrGoNow = (finish: boolean, confirmed = confirm) => {
     // What waits for a colleague's yes is not done.
     const finishes = finish && !secondLook;
     if (looksFirst && !isNote && check && !cannot) setLooking(finishes ? 'finish' : 'send');
-    else go(finishes);
+    else go(finishes, false, confirmed);
   };
   // What is asked for behind a held Tab goes with the words as they stand once that is answered.
-  const goNow = useStable((finish: boolean, of: Paper) => {
-    if (of === paper) lookOrGoNow(finish);
+  const goNow = useStable((finish: boolean, of: Paper, confirmed?: string[]) => {
+    if (of === paper) lookOrGoNow(finish, confirmed);
   });
-  const lookOrGo = (finish: boolean) => {
-    if (!tab.delays(() => goNow(finish, paper))) lookOrGoNow(finish);
+  const lookOrGo = (finish: boolean, confirmed?: string[]) => {
+    if (!tab.delays(() => goNow(finish, paper, confirmed))) lookOrGoNow(finish, confirmed);
   };
   const mayAttach = !isNote && conversation.answerable && refusal === '';
   const mayLater = !isNote && conversation.answerable && refusal === '' && !empty && !attaching.isGoing;
@@ -466,7 +466,8 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting, onTe
           enterSends={enterSends}
           onPlain={reply.write}
           onLater={mayLater ? planLater : undefined}
-          onGo={lookOrGo}
+          // Who presses a button has seen what is shown beside it, also where that was said of the words of a moment ago.
+          onGo={(finish) => lookOrGo(finish, asking(check))}
         />
       )}
     </Box>
