@@ -30,6 +30,7 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
+import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.event.TransactionPhase;
 import org.springframework.transaction.event.TransactionalEventListener;
@@ -43,6 +44,7 @@ class Counters {
   /** Stands for the owner of what nobody owns. */
   static final long NOBODY = 0;
 
+  private static final int BEFORE_THE_OTHERS = 0;
   private static final Logger log = LoggerFactory.getLogger(Counters.class);
   private static final int CHUNK = 20_000;
 
@@ -96,8 +98,10 @@ class Counters {
 
   /**
    * The row is read again, so being told twice, or in another order, does no harm. Topics are read
-   * after it: they are then at least as new as its version says.
+   * after it: they are then at least as new as its version says. Before browsers are told: a page
+   * that hears of a change asks for the counts.
    */
+  @Order(BEFORE_THE_OTHERS)
   @TransactionalEventListener(phase = TransactionPhase.AFTER_COMMIT)
   void changed(ConversationChanged change) {
     try {
@@ -117,6 +121,7 @@ class Counters {
   }
 
   /** Touches too many to tell one by one. */
+  @Order(BEFORE_THE_OTHERS)
   @TransactionalEventListener(phase = TransactionPhase.AFTER_COMMIT)
   void merged(TopicsMerged merge) {
     load();
