@@ -26,8 +26,8 @@ import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.jdbc.core.JdbcTemplate;
 
 /**
- * How much memory the packed server holds with many texts while many people work in it, each with a live stream, lists, scripts, searches
- * and reports. Started by bench/memory with the server's jar and the options that docs/running.md gives it.
+ * How much memory the packed server holds with many texts while many people work in it, each with a live stream, lists, scripts and
+ * searches. Started by bench/memory with the server's jar and the options that docs/running.md gives it.
  */
 public final class Memory {
   private static final int OPEN = 6_000;

@@ -17,7 +17,7 @@ test('a group of three handsets: all see each text, a reply to us alone stays ap
 
   await reply(page).fill('All three berths are ready.');
   await expect(page.getByText("This begins a group: all 3 see each other's numbers and texts.")).toBeVisible();
-  // It is said of the empty paper already; the button says when it is said of these words.
+  // It may still be said of the empty paper: the button confirms it all the same.
   const anyway = page.getByRole('button', { name: 'Send to 3 anyway' });
   await expect(anyway).toBeVisible();
   await page.keyboard.press('Control+Enter');

@@ -139,7 +139,9 @@ final class Business {
             + " values ('Flat 1,000', 'USD', 7.50, 1000, 0.011), ('Large 3,000', 'USD', 18, 3000, 0.009)");
   }
 
-  /** What stands around the conversations once they are there. */
+  /**
+   * What belongs to conversations that are there: agreements, prices, an absence, what was read.
+   */
   void insertAround(Instant now) {
     insertAgreements();
     insertCosts(now.atZone(Quillhaven.ZONE).toLocalDate());

@@ -16,6 +16,4 @@ import org.springframework.validation.annotation.Validated;
 @ConfigurationProperties("fabulum.demo")
 record DemoSettings(
     @DefaultValue("1500") @Min(30) @Max(1_500) int past,
-    @DefaultValue("18") @Min(1) @Max(36) int months) {
-  static final DemoSettings WHOLE = new DemoSettings(1_500, 18);
-}
+    @DefaultValue("18") @Min(1) @Max(36) int months) {}

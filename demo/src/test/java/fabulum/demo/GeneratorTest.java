@@ -18,11 +18,12 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 class GeneratorTest {
   private static final Instant NOW = Instant.parse("2026-06-09T19:05:00Z");
-  private final DemoData data = new Generator(1907, NOW, DemoSettings.WHOLE).generate();
+  private static final DemoSettings WHOLE = new DemoSettings(1_500, 18);
+  private final DemoData data = new Generator(1907, NOW, WHOLE).generate();
 
   @Test
   void theSameSeedAndMomentGiveTheSameData() {
-    assertThat(new Generator(1907, NOW, DemoSettings.WHOLE).generate()).isEqualTo(data);
+    assertThat(new Generator(1907, NOW, WHOLE).generate()).isEqualTo(data);
   }
 
   @Test
@@ -54,7 +55,7 @@ class GeneratorTest {
   @ValueSource(ints = {1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12})
   void inEveryMonthTheOpenOnesAreManyEnoughAndNoTwoSayTheSame(int month) {
     Instant now = LocalDate.of(2026, month, 12).atTime(14, 5).atZone(Quillhaven.ZONE).toInstant();
-    DemoData then = new Generator(1907, now, DemoSettings.WHOLE).generate();
+    DemoData then = new Generator(1907, now, WHOLE).generate();
     List<Conversation> open =
         then.conversations().stream().filter(c -> c.state().isOpen()).toList();
     assertThat(open).hasSizeBetween(40, 50);

@@ -10,7 +10,6 @@ import fabulum.server.figures.store.FigureMapper;
 import fabulum.server.lines.LineView;
 import fabulum.server.lines.Lines;
 import fabulum.server.platform.DiskReserve;
-import java.time.Clock;
 import java.time.Duration;
 import java.util.ArrayDeque;
 import java.util.Deque;
@@ -48,7 +47,6 @@ class FigureKeeper implements DisposableBean {
   private final ChangeFeed feed;
   private final Lines lines;
   private final DiskReserve reserve;
-  private final Clock clock;
 
   private final ChangedEntries changed = new ChangedEntries();
   private final AtomicBoolean everything = new AtomicBoolean();
@@ -73,15 +71,13 @@ class FigureKeeper implements DisposableBean {
       TouchedDays days,
       ChangeFeed feed,
       Lines lines,
-      DiskReserve reserve,
-      Clock clock) {
+      DiskReserve reserve) {
     this.rows = rows;
     this.summer = summer;
     this.days = days;
     this.feed = feed;
     this.lines = lines;
     this.reserve = reserve;
-    this.clock = clock;
   }
 
   @TransactionalEventListener(phase = TransactionPhase.AFTER_COMMIT, fallbackExecution = true)

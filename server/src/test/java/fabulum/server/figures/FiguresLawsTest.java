@@ -229,8 +229,7 @@ class FiguresLawsTest {
         fabulum.context.getBean(TouchedDays.class),
         fabulum.context.getBean(ChangeFeed.class),
         lines,
-        fabulum.context.getBean(DiskReserve.class),
-        fabulum.clock);
+        fabulum.context.getBean(DiskReserve.class));
   }
 
   private List<List<Map<String, Object>>> sums() {
