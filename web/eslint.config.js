@@ -10,4 +10,14 @@ export default tseslint.config(
   jsxA11y.flatConfigs.recommended,
   reactHooks.configs.flat.recommended,
   { languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } } },
+  {
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          paths: [{ name: 'react-router', importNames: ['useSearchParams'], message: 'Use useAddress of shared/ui.' }],
+        },
+      ],
+    },
+  },
 );

@@ -7,6 +7,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, RouterProvider } from 'react-router';
 import { ApiProblem, endSession, onSignedOut } from '../shared/api';
+import { drawNow } from '../shared/ui';
 import { theme } from '../theme';
 import { routes } from './routes';
 
@@ -34,7 +35,7 @@ if (root) {
       <ThemeProvider theme={theme} defaultMode="system" disableTransitionOnChange>
         <CssBaseline />
         <QueryClientProvider client={queries}>
-          <RouterProvider router={createBrowserRouter(routes)} />
+          <RouterProvider router={createBrowserRouter(routes)} flushSync={drawNow} />
         </QueryClientProvider>
       </ThemeProvider>
     </StrictMode>,

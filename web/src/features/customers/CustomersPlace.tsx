@@ -1,13 +1,23 @@
 import { Box, Button } from '@mui/material';
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
-import { Link, useNavigate, useSearchParams } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { customerTermsQuery, type CustomerRow, type DetailKind, linesQuery } from '../../shared/api';
 import { localOf } from '../../shared/format';
 import { CUSTOMERS, readCustomers, writeCustomers } from '../../shared/sentence/customers';
 import { SentenceEditor } from '../../shared/sentence/SentenceEditor';
 import { type Column, DataTable } from '../../shared/table';
-import { ActButton, Field, Moment, ProblemNote, useMe, useNow, useRefusal, useTitle } from '../../shared/ui';
+import {
+  ActButton,
+  Field,
+  Moment,
+  ProblemNote,
+  useMe,
+  useNow,
+  useRefusal,
+  useAddress,
+  useTitle,
+} from '../../shared/ui';
 import { CheckNumbers } from './CheckNumbers';
 import { ExportMenu } from './ExportMenu';
 import { ListsDialog } from './ListsDialog';
@@ -81,7 +91,7 @@ function columnsOf(details: DetailKind[], kinds: boolean, zone: string): Column<
 export function CustomersPlace() {
   useTitle('Customers');
   const navigate = useNavigate();
-  const [params, setParams] = useSearchParams();
+  const [params, setParams] = useAddress();
   const sentence = readCustomers(params.get('show') ?? '');
   const terms = useQuery(customerTermsQuery).data;
   const zone = useQuery(linesQuery).data?.[0]?.zone ?? 'UTC';

@@ -1,7 +1,7 @@
 import { Box, Button, useMediaQuery } from '@mui/material';
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { useCallback, useMemo } from 'react';
-import { useNavigate, useParams, useSearchParams } from 'react-router';
+import { useNavigate, useParams } from 'react-router';
 import { type HistoryRow, linesQuery, type Session, teamsQuery } from '../../shared/api';
 import {
   HISTORY,
@@ -12,7 +12,7 @@ import {
   writeHistory,
 } from '../../shared/sentence/history';
 import { SentenceEditor } from '../../shared/sentence/SentenceEditor';
-import { Field, ProblemNote, useKeys, useTitle } from '../../shared/ui';
+import { Field, ProblemNote, useKeys, useAddress, useTitle } from '../../shared/ui';
 import { ExportButton } from '../exports';
 import { Script } from '../script';
 import { SavedSentences } from '../sentences';
@@ -35,7 +35,7 @@ export function HistoryPlace({ session }: { session: Session }) {
   const params = useParams();
   const entry = Number(params.entry) || undefined;
   const conversation = Number(params.conversation) || undefined;
-  const [search, setSearch] = useSearchParams();
+  const [search, setSearch] = useAddress();
   const narrow = useMediaQuery('(max-width: 760px)');
   const sentence = readHistory(search.get('show') ?? '');
   const written = writeHistory(sentence);

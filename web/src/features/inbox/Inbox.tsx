@@ -1,11 +1,11 @@
 import { Box, useMediaQuery } from '@mui/material';
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { useMemo, useRef, useState } from 'react';
-import { useNavigate, useParams, useSearchParams } from 'react-router';
+import { useNavigate, useParams } from 'react-router';
 import { countsQuery, dossierQuery, linesQuery, listQuery, type Session, topicsQuery } from '../../shared/api';
 import { ribbonQuery } from './queries';
 import { writeSentence } from '../../shared/sentence';
-import { useKeys, useTitle } from '../../shared/ui';
+import { useKeys, useAddress, useTitle } from '../../shared/ui';
 import { Script } from '../script';
 import { SeveralBar } from '../several';
 import { List } from './List';
@@ -38,7 +38,7 @@ const NARROWED = 'No conversations in this group match the sentence. Remove a pa
 /** The list and the script beside it; on a phone, one after the other. */
 export function Inbox({ session, toIdentify = false }: Props) {
   const navigate = useNavigate();
-  const [params, setParams] = useSearchParams();
+  const [params, setParams] = useAddress();
   const id = Number(useParams().id) || undefined;
   const narrow = useMediaQuery('(max-width: 760px)');
   const address = readAddress(params, toIdentify);
@@ -75,7 +75,8 @@ export function Inbox({ session, toIdentify = false }: Props) {
       const all = new URLSearchParams(kept);
       const text = params.get('text');
       if (text !== null) all.set('text', text);
-      setParams(all, { replace: true });
+      // In an effect: drawn when it is its turn.
+      void navigate(`?${all}`, { replace: true });
     },
   );
   const change = (next: ListAddress) => {

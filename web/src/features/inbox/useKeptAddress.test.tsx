@@ -1,12 +1,13 @@
 // @vitest-environment jsdom
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { expect, it } from 'vitest';
-import { useNavigate, useSearchParams } from 'react-router';
+import { useNavigate } from 'react-router';
+import { useAddress } from '../../shared/ui';
 import { show } from '../../testing/show';
 import { useKeptAddress } from './useKeptAddress';
 
 function Place({ who, last }: { who: number; last: string }) {
-  const [params, setParams] = useSearchParams();
+  const [params, setParams] = useAddress();
   const navigate = useNavigate();
   const keep = useKeptAddress(who, last, params.toString(), (kept) =>
     setParams(new URLSearchParams(kept), { replace: true }),

@@ -1,8 +1,7 @@
 import { Box } from '@mui/material';
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
-import { useSearchParams } from 'react-router';
 import { staffQuery, teamsQuery } from '../../shared/api';
-import { ActButton, Blank, ProblemNote, useMe, useTitle } from '../../shared/ui';
+import { ActButton, Blank, ProblemNote, useMe, useAddress, useTitle } from '../../shared/ui';
 import { PlannedLine } from './PlannedLine';
 import { allPlannedQuery } from './queries';
 
@@ -10,7 +9,7 @@ import { allPlannedQuery } from './queries';
 export function PlannedPlace() {
   useTitle('Planned texts');
   const me = useMe().staff.id;
-  const [params, setParams] = useSearchParams();
+  const [params, setParams] = useAddress();
   const staff = (useQuery(staffQuery).data ?? []).filter(({ active }) => active);
   const teams = useQuery(teamsQuery).data ?? [];
   const by = params.get('by') ?? 'everyone';

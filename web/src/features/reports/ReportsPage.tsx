@@ -1,6 +1,5 @@
 import { Box, Button, Link as Anchor } from '@mui/material';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useSearchParams } from 'react-router';
 import { ask, keys, type Session } from '../../shared/api';
 import {
   impossibleParts,
@@ -12,7 +11,7 @@ import {
   writeReport,
 } from '../../shared/sentence/reports';
 import { SentenceEditor } from '../../shared/sentence/SentenceEditor';
-import { OfficeTabs, ProblemNote, useTitle } from '../../shared/ui';
+import { OfficeTabs, ProblemNote, useAddress, useTitle } from '../../shared/ui';
 import { SavedSentences, sentencesQuery } from '../sentences';
 import { Figures } from './Figures';
 import { useReportTerms } from './useReportTerms';
@@ -22,7 +21,7 @@ const QUIET = { displayPrint: 'none' } as const;
 /** What was done, in figures: one sentence says of what. */
 export function ReportsPage({ session }: { session: Session }) {
   useTitle('Reports');
-  const [search, setSearch] = useSearchParams();
+  const [search, setSearch] = useAddress();
   const sentence = readReport(search.get('show') ?? '');
   const written = writeReport(sentence);
   const terms = useReportTerms(sentence.subject);

@@ -1,9 +1,9 @@
 import { Box, Button, ButtonBase, Menu, MenuItem } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { Suspense, useState } from 'react';
-import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
+import { Link, useNavigate, useParams } from 'react-router';
 import { linesQuery, type Template } from '../../shared/api';
-import { ActButton, Answered, Field, part, useRefusal, useTitle } from '../../shared/ui';
+import { ActButton, Answered, Field, part, useRefusal, useAddress, useTitle } from '../../shared/ui';
 import { chapters, found } from './model/book';
 import { piecesOf } from './model/pieces';
 import { ImportDialog } from './ImportDialog';
@@ -22,7 +22,7 @@ export function TemplatesPlace() {
   const zone = useQuery(linesQuery).data?.[0]?.zone ?? 'UTC';
   const { id } = useParams();
   const navigate = useNavigate();
-  const [params, setParams] = useSearchParams();
+  const [params, setParams] = useAddress();
   const words = params.get('find') ?? '';
   const suffix = words === '' ? '' : `?find=${encodeURIComponent(words)}`;
   const open = templates.data?.find((one) => String(one.id) === id);
