@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, HANDSETS, open, reply, script, test, withoutBarriers } from './fixture';
+import { expect, goTo, HANDSETS, open, reply, script, test, withoutBarriers } from './fixture';
 
 /** A small picture, painted in the page itself. */
 async function picture(page: Page, words: string): Promise<Buffer> {
@@ -34,7 +34,7 @@ test('a picture comes in, is looked at and described, and others go back with an
   await expect(large.getByRole('img', { name: 'Picture keel.png' })).toBeVisible();
   await page.keyboard.press('ArrowRight');
   await expect(page.getByRole('dialog', { name: 'Picture sail.png' })).toBeVisible();
-  await withoutBarriers(page, 'light', '[role=dialog]');
+  await withoutBarriers(page, '[role=dialog]');
   await page.getByLabel('What it shows').fill('The sail, torn');
   await page.getByRole('button', { name: 'Save description' }).click();
   await expect(page.getByRole('button', { name: 'Description saved' })).toBeVisible();
@@ -65,7 +65,7 @@ test('a picture comes in, is looked at and described, and others go back with an
 
 test('a file of the shelf goes with a text by keys alone, and a voice that was recorded is heard first', async ({ office }) => {
   const page = await office.pageOf(undefined, { permissions: ['microphone'] });
-  await page.goto('/templates/shelf');
+  await goTo(page, '/templates/shelf');
   const title = `Rules ${office.tag}`;
   await page
     .getByLabel('Add files')
@@ -74,7 +74,7 @@ test('a file of the shelf goes with a text by keys alone, and a voice that was r
   await expect(page.getByRole('link', { name: title })).toBeVisible();
 
   const number = await office.text('What are the rules here?');
-  await page.goto('/');
+  await goTo(page, '/');
   await open(page, number);
   await reply(page).focus();
   await page.keyboard.press('Alt+a');

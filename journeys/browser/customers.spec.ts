@@ -1,4 +1,4 @@
-import { expect, freshNumber, open, script, shown, test, type Office } from './fixture';
+import { expect, freshNumber, goTo, open, script, shown, test, type Office } from './fixture';
 
 /** A family name nobody else has. */
 function familyName(office: Office): string {
@@ -50,7 +50,7 @@ test('an import is looked at row by row, taken, and taken back', async ({ office
   const number = freshNumber();
   await customer(office, `Ada ${family}`, number);
   const page = await office.pageOf();
-  await page.goto('/customers/import');
+  await goTo(page, '/customers/import');
   const file = `Name;Phone;Note\nAda ${family};${number};keeps the key\nZita ${family};${freshNumber()};\nNobody;12;\n`;
   await page.locator('input[type=file]').setInputFiles({ name: `${family}.csv`, mimeType: 'text/csv', buffer: Buffer.from(file) });
   const rows = page.getByRole('region', { name: 'Rows of the file' });
@@ -92,7 +92,7 @@ test('a wrong number: from the text that says so to the thanks for the right one
   const code = /Text (\w{4}) to/.exec(asking)?.[1] ?? '';
   await office.keyword(right, code.toLowerCase());
   await expect.poll(() => office.arrivedOn(right)).toEqual(['Thank you. We will text you on this number from now on.']);
-  await page.goto(`/customers/${id}`);
+  await goTo(page, `/customers/${id}`);
   await expect(page.getByRole('region', { name: 'Numbers' })).toContainText(shown(right));
   await expect(page.getByRole('region', { name: 'Numbers' })).toContainText(`${shown(wrong)}, until`);
 });

@@ -1,10 +1,10 @@
-import { expect, freshNumber, list, open, reply, script, test, withoutBarriers } from './fixture';
+import { expect, freshNumber, goTo, list, open, reply, script, test, withoutBarriers } from './fixture';
 
 test('a form of the web site, set up by a lead, becomes a conversation once its number is confirmed, and is answered', async ({
   office,
 }) => {
   const page = await office.pageOf();
-  await page.goto('/setup/forms');
+  await goTo(page, '/setup/forms');
   await page.getByRole('button', { name: 'Add a form' }).click();
   await page.getByLabel('Name, for the staff').fill(`Web ${office.tag}`);
   await page.getByLabel('Name of the business, as customers know it').fill('Quillhaven Boatyard');
@@ -16,7 +16,7 @@ test('a form of the web site, set up by a lead, becomes a conversation once its 
   const address = await form.getByRole('link').getAttribute('href');
   await form.getByRole('button', { name: 'Show the code for your web site' }).click();
   await expect(form.getByLabel('Code for your web site')).toContainText(`/form/`);
-  await withoutBarriers(page, 'light');
+  await withoutBarriers(page);
 
   // Somebody on the web, whose browser runs no scripts.
   const visitor = await (await office.browserOf(undefined, { javaScriptEnabled: false, viewport: { width: 390, height: 800 } })).newPage();
@@ -41,7 +41,7 @@ test('a form of the web site, set up by a lead, becomes a conversation once its 
   await visitor.getByRole('button', { name: 'Confirm' }).click();
   await expect(visitor.getByText(/^Thank you\. We have your message/)).toBeVisible();
 
-  await page.goto('/');
+  await goTo(page, '/');
   await expect(list(page)).toContainText('Is C14 free in July?');
   await open(page, number);
   await expect(script(page)).toContainText(`Sent by the form “Web ${office.tag}” on the web site.`);

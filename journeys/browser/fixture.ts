@@ -266,8 +266,6 @@ export async function open(page: Page, number: string): Promise<void> {
   await expect(script(page)).toBeVisible();
 }
 
-export const SCHEMES = ['light', 'dark'] as const;
-
 /** Waits until nothing on the page is on its way in or out: half faded, it has colours of its own. */
 async function still(page: Page): Promise<void> {
   // What stands under the pointer would still bring its hint.
@@ -278,15 +276,28 @@ async function still(page: Page): Promise<void> {
   );
 }
 
-/** No serious barrier may stand on the page, or on a part of it. Of the dark theme only the colours are looked at: all else is the same. */
-export async function withoutBarriers(page: Page, scheme: (typeof SCHEMES)[number], part?: string): Promise<void> {
-  const look = new AxeBuilder({ page });
-  if (part) look.include(part);
-  if (scheme === 'dark') look.withRules(['color-contrast', 'link-in-text-block']);
-  await still(page);
-  const { violations } = await look.analyze();
-  const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
-  expect(serious.map(({ id, nodes }) => `${page.url()} ${id}: ${nodes.map((node) => node.html).join(' | ')}`)).toEqual([]);
+/** Goes to a place without loading the page anew. */
+export const goTo = (page: Page, path: string) =>
+  page.evaluate((to) => {
+    history.pushState(null, '', to);
+    dispatchEvent(new PopStateEvent('popstate'));
+  }, path);
+
+/**
+ * No serious barrier may stand on the page, or on a part of it, in light and in dark. In dark only the colours are looked at: all else is
+ * the same.
+ */
+export async function withoutBarriers(page: Page, part?: string): Promise<void> {
+  for (const colorScheme of ['dark', 'light'] as const) {
+    await page.emulateMedia({ colorScheme });
+    const look = new AxeBuilder({ page }).setLegacyMode().options({ resultTypes: ['violations'] });
+    if (part) look.include(part);
+    if (colorScheme === 'dark') look.withRules(['color-contrast', 'link-in-text-block']);
+    await still(page);
+    const { violations } = await look.analyze();
+    const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
+    expect(serious.map(({ id, nodes }) => `${page.url()} ${colorScheme} ${id}: ${nodes.map((node) => node.html).join(' | ')}`)).toEqual([]);
+  }
 }
 
 export { expect };

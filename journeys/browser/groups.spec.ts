@@ -25,7 +25,7 @@ test('a group of three handsets: all see each text, a reply to us alone stays ap
   for (const number of [ada, ben, cleo]) {
     await expect.poll(() => office.arrivedOn(number)).toEqual(['All three berths are ready.']);
   }
-  await withoutBarriers(page, 'light');
+  await withoutBarriers(page);
 
   // The handset of one of them, as somebody plays it.
   const phone = await (await office.browserOf()).newPage();

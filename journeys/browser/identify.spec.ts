@@ -1,4 +1,4 @@
-import { expect, freshNumber, open, script, shown, test, type Office } from './fixture';
+import { expect, freshNumber, goTo, open, script, shown, test, type Office } from './fixture';
 
 /** A family name nobody else has. */
 function familyName(office: Office): string {
@@ -26,7 +26,7 @@ test('a stranger is identified with one key, everywhere at once, and that is tak
   await customer(office, name);
   const number = await office.text(`${name} here, this is my new phone`);
   const page = await office.pageOf();
-  await page.goto('/identify');
+  await goTo(page, '/identify');
   await open(page, number);
   const band = page.getByRole('region', { name: 'Who is writing?' });
   await expect(band.getByRole('listitem', { name }).first()).toContainText(`Says “${name}”.`);

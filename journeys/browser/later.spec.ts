@@ -14,7 +14,7 @@ test('a text that is sent later repeats, is changed, skipped and sent now, and a
   await dialog.getByRole('button', { name: /^On which day/ }).click();
   await page.getByRole('menuitem', { name: 'the last day', exact: true }).click();
   await expect(dialog.getByRole('status')).toContainText('every month on the last day');
-  await withoutBarriers(page, 'light', '[role=dialog]');
+  await withoutBarriers(page, '[role=dialog]');
   await dialog.getByRole('button', { name: /^Send from/ }).click();
   await expect(dialog).toHaveCount(0);
   await expect(reply(page)).toHaveValue('');
@@ -39,7 +39,7 @@ test('a text that is sent later repeats, is changed, skipped and sent now, and a
   await expect(page.getByRole('heading', { name: 'Planned texts', exact: true })).toBeVisible();
   const place = page.getByRole('main');
   await expect(place.getByRole('listitem')).toContainText('Please read both meters.');
-  await withoutBarriers(page, 'light', 'main');
+  await withoutBarriers(page, 'main');
   await place.getByRole('button', { name: 'Cancel…' }).click();
   await place.getByRole('button', { name: 'Cancel all future texts' }).click();
   await expect(place).toContainText('Nothing is planned here.');

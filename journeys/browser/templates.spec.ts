@@ -1,10 +1,10 @@
-import { expect, open, reply, script, test } from './fixture';
+import { expect, goTo, open, reply, script, test } from './fixture';
 
 test('a template is put in by its short name, changed without leaving, and brought back', async ({ office }) => {
   const short = `lift-${office.tag}`.toLowerCase();
   const page = await office.pageOf();
   const number = await office.text('Could you lift us on Friday?');
-  await page.goto('/templates');
+  await goTo(page, '/templates');
   await page.getByRole('button', { name: 'New template' }).click();
   await page.getByLabel('Title').fill(`Lift ${office.tag}`);
   await page.getByLabel('Short name, typed with Tab').fill(short);
@@ -40,7 +40,7 @@ test('a template is put in by its short name, changed without leaving, and broug
   await sheet.getByLabel('Find a template').press('Enter');
   await expect(reply(page)).toHaveValue('We lift on Mondays.');
 
-  await page.goto(`/templates?find=${short}`);
+  await goTo(page, `/templates?find=${short}`);
   await page.getByRole('link', { name: `Lift ${office.tag}` }).click();
   await page.getByRole('button', { name: 'Show earlier versions' }).click();
   await page.getByRole('button', { name: 'Bring this version back' }).click();

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, freshNumber, group, list, open, type Office, reply, SCHEMES, script, shown, test, withoutBarriers } from './fixture';
+import { expect, freshNumber, group, list, open, type Office, reply, script, shown, test, withoutBarriers } from './fixture';
 
 /** Shows only what says a word. */
 async function saying(page: Page, word: string): Promise<void> {
@@ -254,26 +254,3 @@ test('a promise is changed in the set-up, and what waits is due otherwise at onc
   await expect(changes).toContainText(`line ${office.lineName}promise: 1 h → 3 h 20 min`);
   await expect(changes).toContainText(office.lead.name);
 });
-
-for (const colorScheme of SCHEMES) {
-  test(`no serious violation of accessibility in lists, dialogs and set-up, ${colorScheme}`, async ({ office }) => {
-    await texts(office, 2, 'look at us');
-    const page = await office.pageOf(office.lead, { colorScheme });
-    const check = () => withoutBarriers(page, colorScheme);
-    await expect(list(page).getByRole('link').first()).toBeVisible();
-    await page.keyboard.press('ArrowDown');
-    await expect(script(page)).toBeVisible();
-    await page.keyboard.press('s');
-    await expect(page.getByRole('toolbar')).toBeVisible();
-    await check();
-    await page.keyboard.press('w');
-    await page.keyboard.type('lantern');
-    await expect(page.getByRole('dialog')).toBeVisible();
-    await check();
-    for (const place of [`lines/${office.lineId}`, ...(colorScheme === 'light' ? ['topics', 'sites', 'kept-aside', 'mail'] : [])]) {
-      await page.goto(`/setup/${place}`);
-      await expect(page.getByRole('navigation', { name: 'Set-up' })).toBeVisible();
-      await check();
-    }
-  });
-}

@@ -129,12 +129,13 @@ function Description({ one }: { one: Attachment }) {
   const describe = useDescribe(one.id);
   const refusal = useRefusal('WORK');
   const saved = describe.isSuccess && describe.variables === words;
+  const settled = describe.isPending || words === one.words || saved;
   return (
     <Box
       component="form"
       onSubmit={(event) => {
         event.preventDefault();
-        describe.mutate(words);
+        if (!settled) describe.mutate(words);
       }}
       sx={{ display: 'flex', gap: 1.5, alignItems: 'flex-end', px: 2, py: 1, borderTop: 1, borderColor: 'divider' }}
     >
@@ -147,7 +148,8 @@ function Description({ one }: { one: Attachment }) {
         slotProps={{ htmlInput: { maxLength: 300 } }}
         sx={{ flex: 1 }}
       />
-      <ActButton type="submit" refusal={refusal} disabled={describe.isPending || words === one.words || saved}>
+      {/* Disabled for good it would lose the focus when it was pressed, and Esc would close nothing. */}
+      <ActButton type="submit" refusal={refusal} aria-disabled={settled}>
         {saved ? 'Description saved' : 'Save description'}
       </ActButton>
       {describe.error && <ProblemNote problem={describe.error} />}

@@ -277,21 +277,21 @@ class EnquiriesTest {
   }
 
   @Test
-  void aFormPostedAThousandTimesKeepsTwentyAndFillsNothing() throws Exception {
+  void aFormPostedAgainAndAgainKeepsTwentyAndFillsNothing() throws Exception {
     String form = formOf(Map.of("confirms", false));
     String token = token(form);
     int taken = 0;
     int refused = 0;
-    for (int i = 0; i < 1_000; i++) {
+    for (int i = 0; i < 200; i++) {
       // The same page again and again is one enquiry, so each has a page of its own.
-      String each = i % 100 == 0 || i < 40 ? token(form) : token;
+      String each = i % 50 == 0 || i < 40 ? token(form) : token;
       Map<String, String> fields = filled(each, "Flood " + i);
       fields.put("number", "+16465550" + (100 + i % 100));
       int status = post("/form/" + form, fields).statusCode();
       taken += status == 200 ? 1 : 0;
       refused += status == 429 ? 1 : 0;
     }
-    assertThat(taken + refused).isEqualTo(1_000);
+    assertThat(taken + refused).isEqualTo(200);
     assertThat(
             fabulum.tables.queryForObject(
                 "select count(*) from enquiry where words like 'Flood %'", Integer.class))

@@ -69,7 +69,8 @@ public final class Fabulum implements AutoCloseable {
   private static final int MOST_CLASS_FILES = 20_000;
   private static final CachingMetadataReaderFactory CLASS_FILES = classFiles();
   private static final long PATIENCE_NANOS = 180_000_000_000L;
-  private static final long BETWEEN_LOOKS_NANOS = 5_000_000L;
+  private static final long FIRST_PAUSE_NANOS = 5_000_000L;
+  private static final long LONGEST_PAUSE_NANOS = 100_000_000L;
 
   public final ConfigurableApplicationContext context;
   public final FakeNetwork network;
@@ -273,12 +274,15 @@ public final class Fabulum implements AutoCloseable {
   }
 
   private static boolean becomes(BooleanSupplier so, long patience) {
-    long deadline = System.nanoTime() + patience;
-    while (System.nanoTime() < deadline) {
+    long began = System.nanoTime();
+    long waited = 0;
+    while (waited < patience) {
       if (so.getAsBoolean()) {
         return true;
       }
-      LockSupport.parkNanos(BETWEEN_LOOKS_NANOS);
+      // What takes long is looked at less often: looking costs the processor it waits for.
+      LockSupport.parkNanos(Math.min(Math.max(waited / 8, FIRST_PAUSE_NANOS), LONGEST_PAUSE_NANOS));
+      waited = System.nanoTime() - began;
     }
     return false;
   }
