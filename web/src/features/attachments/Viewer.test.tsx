@@ -13,6 +13,7 @@ const SAIL: Attachment = {
   octets: 4_000,
   shown: true,
   state: 'HERE',
+  preview: true,
   words: '',
 };
 
