@@ -1,7 +1,7 @@
 import fabulum.core.agreement.Keyword;
 import fabulum.core.agreement.Keywords;
 import fabulum.core.agreement.StopWish;
-import fabulum.core.identify.WrongNumber;
+import fabulum.core.wrongnumber.WrongNumber;
 import fabulum.core.text.Language;
 import java.io.BufferedReader;
 import java.io.BufferedWriter;

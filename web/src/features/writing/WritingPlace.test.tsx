@@ -219,6 +219,33 @@ describe('the writing place', () => {
     expect(page.told('POST', '/api/conversations/7/texts')).toMatchObject([{ words: 'Yes.', confirmed: ['night'] }]);
   });
 
+  it('asks nothing about words that went out, as if they were to be sent again', async () => {
+    const page = lay({ [TEXTS]: { parts: 1, pauseSeconds: 0, waitsForLook: false } });
+    write('Yes.');
+    await waitFor(() => expect(asked(page)).toEqual(['Yes.']));
+    send();
+    await waitFor(() => expect(paper().value).toBe(''));
+    await answered(page);
+    expect(asked(page)).toEqual(['Yes.']);
+  });
+
+  it('goes at once when the reason for which the keys were pressed is gone', async () => {
+    const same = against('same-text', 'ASK', 'Priya sent the same text 3 minutes ago.')[CHECK];
+    const page = lay({
+      [CHECK]: ({ body }: Asked) => ((body as { words: string }).words === 'Yes.' ? same : checked),
+      [TEXTS]: { parts: 1, pauseSeconds: 0, waitsForLook: false },
+    });
+    write('Yes.');
+    await screen.findByRole('button', { name: 'Send anyway' });
+    send();
+    await screen.findByText('Press the same keys again to send it anyway.');
+    write('Yes, today.');
+    await waitFor(() => expect(screen.queryByText('Priya sent the same text 3 minutes ago.')).toBeNull());
+    send();
+    await waitFor(() => expect(paper().value).toBe(''));
+    expect(page.told('POST', '/api/conversations/7/texts')).toMatchObject([{ words: 'Yes, today.' }]);
+  });
+
   it('asks only when there is a reason; the same keys again send it anyway, and say what was confirmed', async () => {
     const same = against('same-text', 'ASK', 'Priya sent the same text 3 minutes ago.')[CHECK];
     const page = lay({

@@ -276,7 +276,7 @@ export function WritingPlace({ ref, dossier, line, me, onFinish, onWriting, onTe
     } else if (event.key === 'Enter' && sendsBy(event, enterSends)) {
       event.preventDefault();
       const asked = isNote ? '' : confirm.join(' ');
-      if (asked === pressedFor || looksFirst) lookOrGo(event.altKey && !isNote);
+      if (asked === '' || asked === pressedFor || looksFirst) lookOrGo(event.altKey && !isNote);
       else setPressedFor(asked);
     } else if (event.key === 'Tab' && !event.shiftKey) {
       if (heldTab(event.currentTarget.selectionStart)) event.preventDefault();

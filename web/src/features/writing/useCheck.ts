@@ -2,6 +2,14 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { ask, type Check, type Conversation } from '../../shared/api';
 
+/** What is asked about: the words and all that belongs to them. */
+interface Asked {
+  words: string;
+  reference: string;
+  seen: number | undefined;
+  attachments: number[];
+}
+
 /** An answer that takes longer than this is not waited for before the next words are asked about. */
 const SLOW_MS = 300;
 
@@ -23,18 +31,18 @@ export function useCheck(
   seen: number | undefined,
   attachments: number[],
 ): { check: Check | undefined; fresh: boolean } {
-  const [settled, setSettled] = useState(words);
+  const now = words === undefined ? undefined : JSON.stringify({ words, reference, seen, attachments });
+  // Settled together: words that went out are never asked about under the reference of the next ones.
+  const [settled, setSettled] = useState(now);
   const query = useQuery({
-    queryKey: ['check', id, version, settled, reference, seen, attachments.join(' ')],
-    queryFn: async () => {
-      const about = settled ?? '';
-      const body = { words: about, reference, seen, attachments };
-      return {
-        about,
-        with: attachments.join(' '),
-        check: await ask('POST', '/api/conversations/{id}/texts/check', { path: { id }, body }),
-      };
-    },
+    queryKey: ['check', id, version, settled],
+    queryFn: async () => ({
+      about: settled,
+      check: await ask('POST', '/api/conversations/{id}/texts/check', {
+        path: { id },
+        body: JSON.parse(settled ?? '') as Asked,
+      }),
+    }),
     enabled: settled !== undefined,
     placeholderData: keepPreviousData,
     // The same words sent a moment ago may be sent now, and the night begins.
@@ -43,12 +51,12 @@ export function useCheck(
     retry: false,
   });
   const asking = query.isFetching;
-  if (!asking && settled !== words) setSettled(words);
+  if (!asking && settled !== now) setSettled(now);
   useEffect(() => {
     if (!asking) return undefined;
-    const timer = setTimeout(() => setSettled(words), SLOW_MS);
+    const timer = setTimeout(() => setSettled(now), SLOW_MS);
     return () => clearTimeout(timer);
-  }, [words, asking]);
-  const told = words === undefined ? undefined : query.data;
-  return { check: told?.check, fresh: told?.about === words && told?.with === attachments.join(' ') };
+  }, [now, asking]);
+  const told = now === undefined ? undefined : query.data;
+  return { check: told?.check, fresh: told?.about === now };
 }

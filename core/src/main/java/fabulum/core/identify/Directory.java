@@ -1,6 +1,10 @@
 package fabulum.core.identify;
 
 import fabulum.core.phone.PhoneNumber;
+import fabulum.core.reading.Nicknames;
+import fabulum.core.reading.Rarity;
+import fabulum.core.reading.Reading;
+import fabulum.core.reading.Stems;
 import java.time.Instant;
 import java.util.Comparator;
 import java.util.HashMap;

@@ -1,6 +1,10 @@
 package fabulum.core.identify;
 
-import fabulum.core.identify.Reading.Window;
+import fabulum.core.reading.CommonWords;
+import fabulum.core.reading.Likeness;
+import fabulum.core.reading.Rarity;
+import fabulum.core.reading.Reading;
+import fabulum.core.reading.Reading.Window;
 import fabulum.core.text.Tokens;
 import java.util.ArrayList;
 import java.util.HashSet;

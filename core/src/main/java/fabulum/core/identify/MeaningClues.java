@@ -2,6 +2,7 @@ package fabulum.core.identify;
 
 import fabulum.core.meaning.Meaning;
 import fabulum.core.meaning.Points;
+import fabulum.core.reading.Reading;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;

@@ -2,6 +2,13 @@ package fabulum.core.identify;
 
 import fabulum.core.identify.NameFinder.Found;
 import fabulum.core.identify.NameFinder.Match;
+import fabulum.core.reading.CommonWords;
+import fabulum.core.reading.Nicknames;
+import fabulum.core.reading.PersonName;
+import fabulum.core.reading.Rarity;
+import fabulum.core.reading.Reading;
+import fabulum.core.reading.Word;
+import fabulum.core.reading.Wording;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;

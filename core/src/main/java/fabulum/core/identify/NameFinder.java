@@ -1,6 +1,12 @@
 package fabulum.core.identify;
 
-import fabulum.core.identify.Reading.Window;
+import fabulum.core.reading.Likeness;
+import fabulum.core.reading.Nicknames;
+import fabulum.core.reading.PersonName;
+import fabulum.core.reading.Rarity;
+import fabulum.core.reading.Reading;
+import fabulum.core.reading.Reading.Window;
+import fabulum.core.reading.Word;
 
 /** Finds names in a text, however they are written. */
 final class NameFinder {

@@ -1,6 +1,8 @@
 package fabulum.core.identify;
 
 import fabulum.core.phone.PhoneNumber;
+import fabulum.core.reading.Likeness;
+import fabulum.core.reading.Rarity;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;

@@ -1,5 +1,9 @@
 package fabulum.core.identify;
 
+import fabulum.core.reading.CommonWords;
+import fabulum.core.reading.Likeness;
+import fabulum.core.reading.Word;
+import fabulum.core.reading.Wording;
 import fabulum.core.text.Tokens;
 import java.util.ArrayList;
 import java.util.List;

@@ -1,5 +1,6 @@
 package fabulum.core.identify;
 
+import fabulum.core.reading.Reading;
 import java.util.Locale;
 import java.util.regex.Pattern;
 

@@ -1,5 +1,7 @@
 package fabulum.core.identify;
 
+import fabulum.core.reading.PersonName;
+import fabulum.core.reading.Rarity;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

@@ -1,5 +1,7 @@
 package fabulum.core.identify;
 
+import fabulum.core.reading.Reading;
+import fabulum.core.reading.Stems;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Pattern;

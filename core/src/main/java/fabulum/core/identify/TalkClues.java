@@ -1,5 +1,9 @@
 package fabulum.core.identify;
 
+import fabulum.core.reading.Rarity;
+import fabulum.core.reading.Reading;
+import fabulum.core.reading.Stems;
+import fabulum.core.reading.Wording;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;

@@ -1,5 +1,11 @@
 package fabulum.core.identify;
 
+import fabulum.core.reading.CommonWords;
+import fabulum.core.reading.Nicknames;
+import fabulum.core.reading.PersonName;
+import fabulum.core.reading.Stems;
+import fabulum.core.reading.Word;
+import fabulum.core.reading.Wording;
 import fabulum.core.text.Tokens;
 import java.util.Collection;
 import java.util.HashSet;

@@ -1,6 +1,9 @@
 package fabulum.core.identify;
 
 import fabulum.core.phone.PhoneNumber;
+import fabulum.core.reading.Likeness;
+import fabulum.core.reading.Nicknames;
+import fabulum.core.reading.PersonName;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashSet;

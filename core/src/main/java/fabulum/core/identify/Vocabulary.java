@@ -1,5 +1,6 @@
 package fabulum.core.identify;
 
+import fabulum.core.reading.Likeness;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;

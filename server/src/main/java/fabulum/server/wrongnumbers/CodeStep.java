@@ -1,7 +1,7 @@
 package fabulum.server.wrongnumbers;
 
-import fabulum.core.identify.RightNumberCode;
 import fabulum.core.sending.Author.Purpose;
+import fabulum.core.wrongnumber.RightNumberCode;
 import fabulum.server.conversations.Bookkeeping;
 import fabulum.server.conversations.Conversation;
 import fabulum.server.conversations.ConversationId;

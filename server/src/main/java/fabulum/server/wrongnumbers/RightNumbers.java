@@ -1,11 +1,11 @@
 package fabulum.server.wrongnumbers;
 
 import fabulum.core.conversation.Participants;
-import fabulum.core.identify.RightNumberCode;
 import fabulum.core.phone.PhoneNumber;
 import fabulum.core.phone.Sender;
 import fabulum.core.sending.Author.Purpose;
 import fabulum.core.sending.SendQuestion.NumberState;
+import fabulum.core.wrongnumber.RightNumberCode;
 import fabulum.server.conversations.Bookkeeping;
 import fabulum.server.conversations.Conversation;
 import fabulum.server.conversations.EventKind;

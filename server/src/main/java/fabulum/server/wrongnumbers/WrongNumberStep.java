@@ -1,6 +1,6 @@
 package fabulum.server.wrongnumbers;
 
-import fabulum.core.identify.WrongNumber;
+import fabulum.core.wrongnumber.WrongNumber;
 import fabulum.server.conversations.Bookkeeping;
 import fabulum.server.conversations.Conversation;
 import fabulum.server.conversations.ConversationId;

@@ -1,7 +1,7 @@
 package fabulum.server.wrongnumbers;
 
 import fabulum.core.access.Act;
-import fabulum.core.identify.WrongNumber;
+import fabulum.core.wrongnumber.WrongNumber;
 import fabulum.server.access.Permits;
 import fabulum.server.access.StaffId;
 import fabulum.server.conversations.Bookkeeping;

@@ -2,7 +2,7 @@ package fabulum.server.wrongnumbers;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import fabulum.core.identify.RightNumberCode;
+import fabulum.core.wrongnumber.RightNumberCode;
 import fabulum.server.testing.Browser;
 import fabulum.server.testing.Fabulum;
 import fabulum.server.testing.TwoTeams;

@@ -1,4 +1,4 @@
-package fabulum.core.identify;
+package fabulum.core.reading;
 
 import java.util.HashMap;
 import java.util.HashSet;
@@ -9,7 +9,7 @@ import java.util.Set;
  * Short and familiar forms of first names. Up to a semicolon is one name in its forms, the full one
  * first.
  */
-final class Nicknames {
+public final class Nicknames {
   private static final String ROWS =
       """
       abigail abby abbie gail; abraham abe bram; adelaide addie heidi; agnes aggie nessa;
@@ -137,7 +137,7 @@ final class Nicknames {
   private Nicknames() {}
 
   /** Whether very many people have this first name. */
-  static boolean isFrequent(String form) {
+  public static boolean isFrequent(String form) {
     return FREQUENT.contains(form);
   }
 
@@ -145,18 +145,18 @@ final class Nicknames {
    * Whether two forms stand for one name: {@code bob} and {@code robert}, {@code liz}, {@code
    * beth}.
    */
-  static boolean areOneName(String a, String b) {
+  public static boolean areOneName(String a, String b) {
     Set<Integer> rows = rows(a);
     return !rows.isEmpty() && rows(b).stream().anyMatch(rows::contains);
   }
 
   /** Whether it is a form of a first name that is listed. */
-  static boolean isListed(String form) {
+  public static boolean isListed(String form) {
     return ROWS_OF.containsKey(form);
   }
 
   /** The rows a form stands in; two forms with a row in common can be one name. */
-  static Set<Integer> rows(String form) {
+  public static Set<Integer> rows(String form) {
     return ROWS_OF.getOrDefault(form, Set.of());
   }
 }

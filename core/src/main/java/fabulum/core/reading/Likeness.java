@@ -1,9 +1,9 @@
-package fabulum.core.identify;
+package fabulum.core.reading;
 
 import java.util.regex.Pattern;
 
 /** How alike two words are, as people write names. Words are in lower case Latin letters. */
-final class Likeness {
+public final class Likeness {
   private static final double SAME_SOUND = 0.8;
   private static final double ONE_SLIP = 0.8;
   private static final double TWO_SLIPS = 0.65;
@@ -13,7 +13,7 @@ final class Likeness {
   private Likeness() {}
 
   /** 1 for the same word, 0 for words that have nothing to do with each other. */
-  static double of(String text, String name) {
+  public static double of(String text, String name) {
     if (text.equals(name)) {
       return 1;
     }
@@ -43,7 +43,7 @@ final class Likeness {
   }
 
   /** Which letters a word has: two words that differ by n slips differ in at most 2 n of them. */
-  static int letters(String word) {
+  public static int letters(String word) {
     int set = 0;
     for (int i = 0; i < word.length(); i++) {
       set |= 1 << (word.charAt(i) % 31);
@@ -75,7 +75,7 @@ final class Likeness {
    * How a word sounds, roughly, whichever way it was brought into Latin letters: {@code hyunwoo}
    * and {@code hyeonu} are one, {@code Wojcik} and {@code Voycik} too.
    */
-  static String sound(String word) {
+  public static String sound(String word) {
     String s =
         spelled(
             word.replace("eo", "u")
@@ -123,7 +123,7 @@ final class Likeness {
   }
 
   /** Consonants without doubles; scripts that leave vowels out keep these. */
-  static String consonants(String word) {
+  public static String consonants(String word) {
     String bare =
         VOWELS
             .matcher(spelled(word).replace('c', 'k').replace('q', 'k').replace('z', 's'))
@@ -142,7 +142,7 @@ final class Likeness {
    *
    * @return at most {@code limit + 1}
    */
-  static int distance(String a, String b, int limit) {
+  public static int distance(String a, String b, int limit) {
     int[] before = new int[b.length() + 1];
     int[] last = new int[b.length() + 1];
     int[] now = new int[b.length() + 1];

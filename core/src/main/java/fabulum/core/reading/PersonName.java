@@ -1,4 +1,4 @@
-package fabulum.core.identify;
+package fabulum.core.reading;
 
 import fabulum.core.text.Latin;
 import fabulum.core.text.Tokens;
@@ -13,7 +13,7 @@ import java.util.Set;
  *     gives {@code wilhelmina, degroot}, {@code Hyun-woo Park} gives {@code hyunwoo, park}
  * @param written as on file
  */
-record PersonName(List<String> parts, String written) {
+public record PersonName(List<String> parts, String written) {
   private static final Set<String> PARTICLES =
       Set.of(
           "de", "del", "della", "der", "den", "di", "da", "dos", "du", "la", "le", "van", "von",
@@ -23,11 +23,13 @@ record PersonName(List<String> parts, String written) {
           "mr", "mrs", "ms", "miss", "dr", "prof", "rev", "sir", "madam", "herr", "frau", "jr",
           "sr", "ii", "iii");
 
-  PersonName {
+  /** Keeps the parts as they are. */
+  public PersonName {
     parts = List.copyOf(parts);
   }
 
-  static PersonName of(String name) {
+  /** Reads a name as it stands on file; titles are left out. */
+  public static PersonName of(String name) {
     List<String> parts = new ArrayList<>();
     StringBuilder particle = new StringBuilder();
     for (String written : Latin.of(name).strip().split("[\\s,;/&+]+")) {
@@ -49,32 +51,38 @@ record PersonName(List<String> parts, String written) {
   }
 
   /** As it is written on file. */
-  String shown() {
+  public String shown() {
     return written;
   }
 
-  String shownFirst() {
+  /** What stands first in it, as it is written. */
+  public String shownFirst() {
     return written.split(" +")[0];
   }
 
-  String shownLast() {
+  /** What stands last in it, as it is written. */
+  public String shownLast() {
     String[] words = written.split(" +");
     return words[words.length - 1];
   }
 
-  String first() {
+  /** Its first part; see {@link #parts}. */
+  public String first() {
     return parts.get(0);
   }
 
-  String last() {
+  /** Its last part; see {@link #parts}. */
+  public String last() {
     return parts.get(parts.size() - 1);
   }
 
-  boolean isSingle() {
+  /** Whether it has one part only. */
+  public boolean isSingle() {
     return parts.size() < 2;
   }
 
-  boolean isEmpty() {
+  /** Whether it has no part: nothing of it can be read. */
+  public boolean isEmpty() {
     return parts.isEmpty();
   }
 }

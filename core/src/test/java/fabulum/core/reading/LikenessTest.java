@@ -1,4 +1,4 @@
-package fabulum.core.identify;
+package fabulum.core.reading;
 
 import static org.assertj.core.api.Assertions.assertThat;
 

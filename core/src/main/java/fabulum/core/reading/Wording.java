@@ -1,4 +1,4 @@
-package fabulum.core.identify;
+package fabulum.core.reading;
 
 import fabulum.core.text.Latin;
 import fabulum.core.text.Tokens;
@@ -9,7 +9,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /** Takes texts apart into words. */
-final class Wording {
+public final class Wording {
   private static final Pattern WORD =
       Pattern.compile("[\\p{L}\\p{N}\\p{M}]+(?:['\u2019\u02bc][\\p{L}\\p{M}]+)*");
   private static final Pattern POSSESSIVE = Pattern.compile("['\u2019\u02bc]s$|s['\u2019\u02bc]$");
@@ -35,7 +35,8 @@ final class Wording {
 
   private Wording() {}
 
-  static List<Word> words(String text) {
+  /** The words of a text, in their order. */
+  public static List<Word> words(String text) {
     List<Word> words = new ArrayList<>();
     Matcher found = WORD.matcher(text);
     boolean first = true;

@@ -1,4 +1,4 @@
-package fabulum.core.identify;
+package fabulum.core.wrongnumber;
 
 import fabulum.core.text.Tokens;
 import java.time.Duration;

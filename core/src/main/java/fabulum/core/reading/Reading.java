@@ -1,4 +1,4 @@
-package fabulum.core.identify;
+package fabulum.core.reading;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -6,7 +6,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 
 /** What an inquiry says, read once for all candidates. */
-final class Reading {
+public final class Reading {
   private static final int LONGEST_WINDOW = 5;
 
   private static final Set<String> RELATION =
@@ -64,8 +64,9 @@ final class Reading {
           "fille");
 
   /** A run of words, and the words without anything between them. */
-  record Window(String compact, int from, int length, boolean capital, boolean common) {
-    int to() {
+  public record Window(String compact, int from, int length, boolean capital, boolean common) {
+    /** The place of the word after its last one. */
+    public int to() {
       return from + length;
     }
   }
@@ -90,24 +91,28 @@ final class Reading {
     written = String.join("\n", texts);
   }
 
-  static Reading of(List<String> texts) {
+  /** Reads some texts of one writer, in the order in which they were written. */
+  public static Reading of(List<String> texts) {
     return new Reading(texts);
   }
 
-  List<Word> words() {
+  /** The words of all texts, one text after the other. */
+  public List<Word> words() {
     return words;
   }
 
-  List<Window> windows() {
+  /** All runs of a few words; none reaches from one text into the next. */
+  public List<Window> windows() {
     return windows;
   }
 
-  Set<String> stems() {
+  /** The stems of the words that say something. */
+  public Set<String> stems() {
     return stems;
   }
 
   /** A word of the text that has this stem. */
-  String wordOf(String stem) {
+  public String wordOf(String stem) {
     return words.stream()
         .map(Word::plain)
         .filter(plain -> Stems.stem(plain).equals(stem))
@@ -115,25 +120,28 @@ final class Reading {
         .orElse(stem);
   }
 
-  String plain() {
+  /** All words with a space between them. */
+  public String plain() {
     return plain;
   }
 
-  String written() {
+  /** The texts as they were written, a line for each. */
+  public String written() {
     return written;
   }
 
   /** Where names begin by which writers introduce themselves. */
-  List<Integer> introductions() {
+  public List<Integer> introductions() {
     return introductions.places();
   }
 
-  boolean isIntroduced(int word) {
+  /** Whether writers introduce themselves by the name that begins at this word. */
+  public boolean isIntroduced(int word) {
     return word < words.size() && (introductions.has(word) || words.get(word).foreign());
   }
 
   /** The first name that is introduced, with capital letters; empty for none. */
-  String introducedName() {
+  public String introducedName() {
     for (int at : introductions.places()) {
       StringBuilder name = new StringBuilder();
       for (int i = at; i < Math.min(words.size(), at + 3); i++) {
@@ -159,7 +167,7 @@ final class Reading {
   /**
    * Whether the text speaks of this name as of a relative, or as of someone who sends the writer.
    */
-  boolean isRelated(int from, int to) {
+  public boolean isRelated(int from, int to) {
     for (int i = Math.max(0, from - 3); i < Math.min(words.size(), to + 3); i++) {
       if ((i < from || i >= to) && RELATION.contains(words.get(i).plain())) {
         return true;
@@ -169,7 +177,7 @@ final class Reading {
   }
 
   /** Whether a word looks like a name where it stands. */
-  boolean isNameLike(int at, Rarity rarity) {
+  public boolean isNameLike(int at, Rarity rarity) {
     Word word = words.get(at);
     if (word.plain().length() < 2 || word.hasDigit()) {
       return false;
@@ -185,7 +193,7 @@ final class Reading {
    * The words after {@code from}, {@code at}, {@code with} that follow a name, to the end of the
    * clause.
    */
-  List<Word> belongsTo(int afterName) {
+  public List<Word> belongsTo(int afterName) {
     if (afterName >= words.size()
         || !Introductions.BELONGING.contains(words.get(afterName).plain())
         || afterName > 0 && words.get(afterName - 1).endsClause()) {

@@ -1,4 +1,4 @@
-package fabulum.core.identify;
+package fabulum.core.reading;
 
 /**
  * A word of a text.
@@ -10,22 +10,25 @@ package fabulum.core.identify;
  * @param foreign whether it was written in another script
  * @param after the punctuation that follows it, without spaces; empty for none
  */
-record Word(
+public record Word(
     String plain,
     boolean capital,
     boolean first,
     boolean possessive,
     boolean foreign,
     String after) {
-  boolean endsClause() {
+  /** Whether a clause or a line ends after it. */
+  public boolean endsClause() {
     return after.matches("[.,;:!?\\-–—\\n].*");
   }
 
-  boolean isNumber() {
+  /** Whether it is digits alone. */
+  public boolean isNumber() {
     return plain.chars().allMatch(Character::isDigit);
   }
 
-  boolean hasDigit() {
+  /** Whether a digit is in it. */
+  public boolean hasDigit() {
     return plain.chars().anyMatch(Character::isDigit);
   }
 }

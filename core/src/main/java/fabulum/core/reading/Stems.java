@@ -1,4 +1,4 @@
-package fabulum.core.identify;
+package fabulum.core.reading;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -8,11 +8,11 @@ import java.util.stream.Collectors;
 /**
  * Words without the endings that change with grammar, roughly; for comparing what texts speak of.
  */
-final class Stems {
+public final class Stems {
   private Stems() {}
 
   /** The words that say something, by their stems. */
-  static List<String> of(List<Word> words) {
+  public static List<String> of(List<Word> words) {
     List<String> stems = new ArrayList<>();
     for (Word word : words) {
       String plain = word.plain();
@@ -25,14 +25,15 @@ final class Stems {
   }
 
   /** How much a stem says of what is spoken of: everyday words little. */
-  static double weight(String stem) {
+  public static double weight(String stem) {
     return CommonWords.contains(stem) || COMMON.contains(stem) ? 0.3 : 1;
   }
 
   private static final Set<String> COMMON =
       CommonWords.all().stream().map(Stems::stem).collect(Collectors.toUnmodifiableSet());
 
-  static String stem(String plain) {
+  /** The stem of a word in lower case Latin letters: {@code engines} gives {@code engin}. */
+  public static String stem(String plain) {
     if (plain.length() < 4 || plain.chars().anyMatch(Character::isDigit)) {
       return plain;
     }

@@ -1,4 +1,4 @@
-package fabulum.core.identify;
+package fabulum.core.reading;
 
 import java.util.HashSet;
 import java.util.List;
@@ -8,7 +8,7 @@ import java.util.Set;
  * Words that say nothing of who writes: the most frequent ones of everyday texts in English, and
  * small words of the other languages that are understood.
  */
-final class CommonWords {
+public final class CommonWords {
   private static final Set<String> ALL =
       new HashSet<>(
           List.of(
@@ -89,15 +89,17 @@ final class CommonWords {
   private CommonWords() {}
 
   /** Whether a word only holds a sentence together. */
-  static boolean isSmall(String plain) {
+  public static boolean isSmall(String plain) {
     return SMALL.contains(plain);
   }
 
-  static Set<String> all() {
+  /** All of them, in lower case Latin letters. */
+  public static Set<String> all() {
     return ALL;
   }
 
-  static boolean contains(String plain) {
+  /** Whether a word is an everyday word, and so hardly a name. */
+  public static boolean contains(String plain) {
     return ALL.contains(plain);
   }
 }

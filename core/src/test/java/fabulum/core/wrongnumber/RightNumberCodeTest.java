@@ -1,4 +1,4 @@
-package fabulum.core.identify;
+package fabulum.core.wrongnumber;
 
 import static org.assertj.core.api.Assertions.assertThat;
 

@@ -1,7 +1,7 @@
-package fabulum.core.identify;
+package fabulum.core.reading;
 
 /** How many customers on file share a word. */
-interface Rarity {
+public interface Rarity {
   /** Customers, or persons of firms, who have this word in their name. */
   int named(String plain);
 

@@ -1,4 +1,4 @@
-package fabulum.core.identify;
+package fabulum.core.reading;
 
 import java.util.ArrayList;
 import java.util.List;
