@@ -4,8 +4,7 @@ import fabulum.core.conversation.Back;
 import fabulum.core.conversation.ConversationState;
 import fabulum.core.hours.Openings;
 import fabulum.server.access.StaffId;
-import fabulum.server.conversations.Bookkeeping.Doing;
-import fabulum.server.conversations.store.ConversationMapper;
+import fabulum.server.conversations.ActSteps.Doing;
 import fabulum.server.lines.LineId;
 import fabulum.server.lines.LineView;
 import fabulum.server.lines.Lines;
@@ -28,7 +27,7 @@ import org.springframework.transaction.annotation.Transactional;
  */
 @Service
 public class Acts {
-  private final ConversationMapper conversations;
+  private final ActSteps steps;
   private final Spans spans;
   private final Bookkeeping books;
   private final Undelivered undelivered;
@@ -37,14 +36,14 @@ public class Acts {
   private final Topics topics;
 
   Acts(
-      ConversationMapper conversations,
+      ActSteps steps,
       Spans spans,
       Bookkeeping books,
       Undelivered undelivered,
       InSight inSight,
       Lines lines,
       Topics topics) {
-    this.conversations = conversations;
+    this.steps = steps;
     this.spans = spans;
     this.books = books;
     this.undelivered = undelivered;
@@ -67,14 +66,14 @@ public class Acts {
     if (after.equals(row.state())) {
       return Optional.empty();
     }
-    Doing doing = books.doing(row, by);
+    Doing doing = steps.doing(row, by);
     List<Long> touched = new ArrayList<>(undelivered.settleAll(row));
     books.save(row, after, now);
     EventKind kind = after.finishedUnanswered() ? EventKind.DONE_UNANSWERED : EventKind.DONE;
     long event = books.eventSinceOpened(row, kind, by, null);
     touched.add(event);
-    conversations.setHanded(row.id(), null);
-    return Optional.of(books.done(doing, kind, new EntryId(event), touched));
+    books.setHanded(row, null);
+    return Optional.of(steps.done(doing, kind, new EntryId(event), touched));
   }
 
   /** Opens it again. */
@@ -147,7 +146,7 @@ public class Acts {
     if (after.equals(row.state())) {
       return Optional.empty();
     }
-    Doing doing = books.doing(row, by);
+    Doing doing = steps.doing(row, by);
     List<Long> touched = new ArrayList<>(undelivered.settleAll(row));
     return Optional.of(stood(doing, after, EventKind.NO_ANSWER_NEEDED, touched));
   }
@@ -164,7 +163,7 @@ public class Acts {
     if (!lost.needsHand()) {
       return Optional.empty();
     }
-    Doing doing = books.doing(row, by);
+    Doing doing = steps.doing(row, by);
     ConversationState after = undelivered.settle(row, lost.id());
     List<Long> touched = new ArrayList<>(List.of(lost.id()));
     return Optional.of(stood(doing, after, EventKind.LEFT_UNDELIVERED, touched));
@@ -174,7 +173,7 @@ public class Acts {
     books.save(doing.row(), after, books.now());
     long event = books.event(doing.row(), kind, doing.by(), null);
     touched.add(event);
-    return books.done(doing, kind, new EntryId(event), touched);
+    return steps.done(doing, kind, new EntryId(event), touched);
   }
 
   private Optional<UndoStep> stand(
@@ -186,10 +185,10 @@ public class Acts {
     if (after.equals(row.state())) {
       return Optional.empty();
     }
-    Doing doing = books.doing(row, by);
+    Doing doing = steps.doing(row, by);
     books.save(row, after, books.now());
     long event = books.event(row, kind, by, words);
-    return Optional.of(books.done(doing, kind, new EntryId(event), List.of(event)));
+    return Optional.of(steps.done(doing, kind, new EntryId(event), List.of(event)));
   }
 
   /** Says what it is about. */
@@ -204,7 +203,7 @@ public class Acts {
     if (books.topicsOf(row.id()).contains(topic.value())) {
       return Optional.empty();
     }
-    Doing doing = books.doing(row, by);
+    Doing doing = steps.doing(row, by);
     spans.addTopic(row.id(), topic.value());
     return Optional.of(topicDone(doing, EventKind.TOPIC_ADDED, wanted));
   }
@@ -229,7 +228,7 @@ public class Acts {
   public Optional<UndoStep> removeTopic(ConversationId id, TopicId topic, StaffId by) {
     Conversation row = inSight.lock(id, by);
     TopicView gone = topics.find(topic).orElseThrow(() -> Problem.notFound("topic"));
-    Doing doing = books.doing(row, by);
+    Doing doing = steps.doing(row, by);
     return spans.removeTopic(row.id(), topic.value())
         ? Optional.of(topicDone(doing, EventKind.TOPIC_REMOVED, gone))
         : Optional.empty();
@@ -240,7 +239,7 @@ public class Acts {
     Conversation row = doing.row();
     books.save(row, row.state(), books.now());
     long event = books.event(row, kind, doing.by(), topic.name());
-    return books.done(doing, kind, new EntryId(event), List.of(event));
+    return steps.done(doing, kind, new EntryId(event), List.of(event));
   }
 
   /** What a page shows of a conversation now. */

@@ -9,7 +9,6 @@ import fabulum.server.access.Guests;
 import fabulum.server.access.StaffId;
 import fabulum.server.attachments.Attachment;
 import fabulum.server.attachments.Attachments;
-import fabulum.server.conversations.UndoStep.Snapshot;
 import fabulum.server.conversations.store.ConversationMapper;
 import fabulum.server.conversations.store.EntryMapper;
 import fabulum.server.conversations.store.StandingRow;
@@ -26,7 +25,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
-import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
@@ -201,59 +199,6 @@ public class Bookkeeping {
   /** Writes an event about one of several numbers into the script. */
   public long eventOf(Conversation row, EventKind kind, NumberId number) {
     return entries.insert(Entry.eventOf(row.id(), now(), kind, number));
-  }
-
-  /** How a conversation stands now. */
-  public Snapshot snapshot(Conversation row) {
-    return new Snapshot(
-        row.state(),
-        row.openedAt(),
-        row.ownerId(),
-        row.teamId(),
-        row.handedEntry(),
-        row.startedBy(),
-        topicsOf(row.id()),
-        undelivered(row));
-  }
-
-  private Set<Long> undelivered(Conversation row) {
-    return row.failed()
-        ? entries.listNeedingHand(row.id()).stream().map(Entry::id).collect(Collectors.toSet())
-        : Set.of();
-  }
-
-  /** Someone is about to do something with a conversation whose row is held. */
-  public record Doing(Conversation row, StaffId by, Snapshot before) {}
-
-  /** Notes how a conversation stands before someone does something with it. */
-  public Doing doing(Conversation row, StaffId by) {
-    return new Doing(row, by, snapshot(row));
-  }
-
-  /** The step that an act was; told to the program in the same transaction. */
-  public UndoStep done(Doing doing, EventKind kind, EntryId event, List<Long> touched) {
-    ConversationId id = new ConversationId(doing.row().id());
-    Snapshot after = snapshot(row(id));
-    changed(id.value(), touched);
-    String name = UUID.randomUUID().toString();
-    UndoStep step = new UndoStep(name, doing.by(), id, kind, event, doing.before(), after);
-    events.publishEvent(new ActDone(step));
-    return step;
-  }
-
-  /** Lets a conversation be as it was, but for its script. */
-  public void restore(Conversation row, Snapshot now, Snapshot wanted) {
-    now.topics().stream()
-        .filter(topic -> !wanted.topics().contains(topic))
-        .forEach(topic -> spans.removeTopic(row.id(), topic));
-    wanted.topics().stream()
-        .filter(topic -> !now.topics().contains(topic))
-        .forEach(topic -> spans.addTopic(row.id(), topic));
-    conversations.setOwner(row.id(), wanted.owner());
-    conversations.setTeam(row.id(), wanted.team());
-    conversations.setHanded(row.id(), wanted.handed());
-    conversations.setStartedBy(row.id(), wanted.startedBy());
-    saveAsOpenedAt(row, wanted.state(), wanted.openedAt());
   }
 
   /** An act was taken back: the working time that it ended counts no more. */

@@ -128,7 +128,7 @@ class Saying {
     Effect effect = said.author().effect();
     List<Long> touched = new ArrayList<>();
     boolean pauses = writer.isPresent() && leaving.at().isAfter(at);
-    Optional<Snapshot> before = pauses ? Optional.of(books.snapshot(row)) : Optional.empty();
+    Optional<Snapshot> before = pauses ? Optional.of(takeBacks.before(row)) : Optional.empty();
     if (effect.takesOwnership()) {
       writer.filter(by -> inSight.isTheirs(row, by)).ifPresent(by -> touched.addAll(own(row, by)));
     }
@@ -149,7 +149,8 @@ class Saying {
     elsewhere
         .filter(other -> again != 0)
         .ifPresent(other -> {
-          Optional<Snapshot> there = pauses ? Optional.of(books.snapshot(other)) : Optional.empty();
+          Optional<Snapshot> there =
+              pauses ? Optional.of(takeBacks.before(other)) : Optional.empty();
           sentElsewhere(other, again, row, writer.orElse(null));
           there.ifPresent(
               had -> takeBacks.keep(other, writer.orElseThrow(), new EntryId(entry), had));

@@ -2,6 +2,7 @@ package fabulum.server.messaging;
 
 import fabulum.server.access.StaffId;
 import fabulum.server.conversations.ActDone;
+import fabulum.server.conversations.ActSteps;
 import fabulum.server.conversations.Bookkeeping;
 import fabulum.server.conversations.Conversation;
 import fabulum.server.conversations.ConversationId;
@@ -19,10 +20,12 @@ import org.springframework.stereotype.Component;
 @Component
 class TakeBackSteps {
   private final Bookkeeping books;
+  private final ActSteps steps;
   private final ApplicationEventPublisher events;
 
-  TakeBackSteps(Bookkeeping books, ApplicationEventPublisher events) {
+  TakeBackSteps(Bookkeeping books, ActSteps steps, ApplicationEventPublisher events) {
     this.books = books;
+    this.steps = steps;
     this.events = events;
   }
 
@@ -31,9 +34,14 @@ class TakeBackSteps {
     return "text-" + text.value();
   }
 
+  /** How a conversation stands before the text is said. */
+  Snapshot before(Conversation row) {
+    return steps.snapshot(row);
+  }
+
   void keep(Conversation row, StaffId by, EntryId text, Snapshot before) {
     ConversationId id = new ConversationId(row.id());
-    Snapshot after = books.snapshot(books.row(id));
+    Snapshot after = steps.snapshot(books.row(id));
     events.publishEvent(
         new ActDone(new UndoStep(name(text), by, id, EventKind.TAKEN_BACK, text, before, after)));
   }

@@ -3,8 +3,9 @@ package fabulum.server.ownership;
 import fabulum.core.attendance.Presence;
 import fabulum.server.access.StaffId;
 import fabulum.server.access.TeamId;
+import fabulum.server.conversations.ActSteps;
+import fabulum.server.conversations.ActSteps.Doing;
 import fabulum.server.conversations.Bookkeeping;
-import fabulum.server.conversations.Bookkeeping.Doing;
 import fabulum.server.conversations.Conversation;
 import fabulum.server.conversations.ConversationId;
 import fabulum.server.conversations.Entry;
@@ -36,6 +37,7 @@ public class Ownership {
   private static final int LONGEST_WHY = 400;
 
   private final Bookkeeping books;
+  private final ActSteps steps;
   private final InSight inSight;
   private final Eligible eligible;
   private final People people;
@@ -44,12 +46,14 @@ public class Ownership {
 
   Ownership(
       Bookkeeping books,
+      ActSteps steps,
       InSight inSight,
       Eligible eligible,
       People people,
       Teams teams,
       ApplicationEventPublisher events) {
     this.books = books;
+    this.steps = steps;
     this.inSight = inSight;
     this.eligible = eligible;
     this.people = people;
@@ -209,7 +213,7 @@ public class Ownership {
       EventKind kind,
       StaffId by,
       @Nullable Handing handing) {
-    Doing doing = books.doing(row, by);
+    Doing doing = steps.doing(row, by);
     books.setOwner(row, owner);
     books.setTeam(row, team);
     List<Long> touched = new ArrayList<>();
@@ -234,7 +238,7 @@ public class Ownership {
               by.value()));
     }
     books.sightChanged(new ConversationId(row.id()), row.spot());
-    return books.done(doing, kind, new EntryId(event), touched);
+    return steps.done(doing, kind, new EntryId(event), touched);
   }
 
   private Entry event(Conversation row, EventKind kind, StaffId by, @Nullable Handing handing) {

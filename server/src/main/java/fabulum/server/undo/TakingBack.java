@@ -1,5 +1,6 @@
 package fabulum.server.undo;
 
+import fabulum.server.conversations.ActSteps;
 import fabulum.server.conversations.Bookkeeping;
 import fabulum.server.conversations.Conversation;
 import fabulum.server.conversations.EventKind;
@@ -18,16 +19,19 @@ import org.springframework.transaction.annotation.Transactional;
 class TakingBack {
   private final InSight inSight;
   private final Bookkeeping books;
+  private final ActSteps steps;
   private final Undelivered undelivered;
   private final ApplicationEventPublisher events;
 
   TakingBack(
       InSight inSight,
       Bookkeeping books,
+      ActSteps steps,
       Undelivered undelivered,
       ApplicationEventPublisher events) {
     this.inSight = inSight;
     this.books = books;
+    this.steps = steps;
     this.undelivered = undelivered;
     this.events = events;
   }
@@ -41,13 +45,13 @@ class TakingBack {
   @Transactional
   public boolean takeBack(UndoStep step) {
     Conversation row = inSight.lockForUndo(step.conversation(), step.by());
-    Snapshot now = books.snapshot(row);
+    Snapshot now = steps.snapshot(row);
     if (!now.equals(step.after())) {
       return false;
     }
     Snapshot before = step.before();
     undelivered.restore(row, before.undelivered());
-    books.restore(row, now, before);
+    steps.restore(row, now, before);
     books.setUndone(step.event());
     long event = books.event(row, EventKind.UNDONE, step.by(), step.kind().name());
     events.publishEvent(new StepTakenBack(step.conversation(), step.event()));
@@ -64,11 +68,11 @@ class TakingBack {
    */
   void unsay(UndoStep step) {
     Conversation row = books.lock(step.conversation());
-    Snapshot now = books.snapshot(row);
+    Snapshot now = steps.snapshot(row);
     Snapshot before = step.before();
     if (now.equals(step.after())) {
       undelivered.restore(row, before.undelivered());
-      books.restore(row, now, before);
+      steps.restore(row, now, before);
       books.sightChanged(step.conversation(), row.spot());
     } else {
       before
