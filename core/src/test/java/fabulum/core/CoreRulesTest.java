@@ -4,15 +4,20 @@ import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.fields;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+import static org.assertj.core.api.Assertions.assertThat;
 
 import com.tngtech.archunit.base.DescribedPredicate;
 import com.tngtech.archunit.core.domain.AccessTarget;
 import com.tngtech.archunit.core.domain.JavaAccess;
+import com.tngtech.archunit.core.domain.JavaClass;
+import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
+import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /** The shape of the core, held by the build. */
 @AnalyzeClasses(packages = "fabulum.core", importOptions = ImportOption.DoNotIncludeTests.class)
@@ -72,6 +77,15 @@ class CoreRulesTest {
           .haveFullyQualifiedName("java.util.Random");
 
   @ArchTest static final ArchRule fieldsAreFinal = fields().should().beFinal();
+
+  @ArchTest
+  static void aPackageHasThirtyClassesAtMost(JavaClasses classes) {
+    Map<String, Long> sizes =
+        classes.stream()
+            .filter(one -> one.isTopLevelClass() && !one.getSimpleName().equals("package-info"))
+            .collect(Collectors.groupingBy(JavaClass::getPackageName, Collectors.counting()));
+    assertThat(sizes).allSatisfy((name, size) -> assertThat(size).isLessThanOrEqualTo(30));
+  }
 
   @ArchTest
   static final ArchRule packagesHaveNoCycles =

@@ -6,13 +6,18 @@ import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noConstructors;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noFields;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noMethods;
+import static org.assertj.core.api.Assertions.assertThat;
 
+import com.tngtech.archunit.core.domain.JavaClass;
+import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.Map;
+import java.util.stream.Collectors;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
@@ -32,6 +37,15 @@ class ShapeTest {
   @Test
   void modulesUseOnlyWhatTheyDeclare() {
     ApplicationModules.of(FabulumApplication.class).verify();
+  }
+
+  @ArchTest
+  static void aPackageHasThirtyClassesAtMost(JavaClasses classes) {
+    Map<String, Long> sizes =
+        classes.stream()
+            .filter(one -> one.isTopLevelClass() && !one.getSimpleName().equals("package-info"))
+            .collect(Collectors.groupingBy(JavaClass::getPackageName, Collectors.counting()));
+    assertThat(sizes).allSatisfy((name, size) -> assertThat(size).isLessThanOrEqualTo(30));
   }
 
   @ArchTest

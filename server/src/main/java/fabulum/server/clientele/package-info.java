@@ -10,6 +10,7 @@
       "customers",
       "numbers",
       "conversations",
+      "conversations :: script",
       "sending",
       "identify",
       "work"

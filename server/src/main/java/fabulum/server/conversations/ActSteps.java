@@ -2,6 +2,7 @@ package fabulum.server.conversations;
 
 import fabulum.server.access.StaffId;
 import fabulum.server.conversations.UndoStep.Snapshot;
+import fabulum.server.conversations.changes.ActDone;
 import fabulum.server.conversations.store.EntryMapper;
 import java.util.List;
 import java.util.Set;

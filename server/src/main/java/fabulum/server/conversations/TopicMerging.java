@@ -1,5 +1,6 @@
 package fabulum.server.conversations;
 
+import fabulum.server.conversations.changes.TopicsMerged;
 import fabulum.server.conversations.store.ConversationMapper;
 import fabulum.server.conversations.store.SpanMapper;
 import fabulum.server.feed.Change;

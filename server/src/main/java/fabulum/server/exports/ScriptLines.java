@@ -3,7 +3,7 @@ package fabulum.server.exports;
 import fabulum.server.attachments.Attachment;
 import fabulum.server.attachments.Attachments;
 import fabulum.server.conversations.EntryKind;
-import fabulum.server.conversations.EntryView;
+import fabulum.server.conversations.script.EntryView;
 import fabulum.server.exports.ScriptLine.File;
 import fabulum.server.history.HistoryRowView;
 import fabulum.server.lines.LineView;

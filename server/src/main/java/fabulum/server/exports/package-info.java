@@ -9,6 +9,7 @@
       "lines",
       "customers",
       "conversations",
+      "conversations :: script",
       "history"
     })
 @NullMarked

@@ -1,9 +1,9 @@
 package fabulum.server.figures;
 
-import fabulum.server.conversations.ChangedEntries;
-import fabulum.server.conversations.ChangedEntries.Some;
-import fabulum.server.conversations.ConversationChanged;
-import fabulum.server.conversations.TopicsMerged;
+import fabulum.server.conversations.changes.ChangedEntries;
+import fabulum.server.conversations.changes.ChangedEntries.Some;
+import fabulum.server.conversations.changes.ConversationChanged;
+import fabulum.server.conversations.changes.TopicsMerged;
 import fabulum.server.feed.Change;
 import fabulum.server.feed.ChangeFeed;
 import fabulum.server.figures.store.FigureMapper;

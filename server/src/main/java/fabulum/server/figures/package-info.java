@@ -10,6 +10,7 @@
       "topics",
       "customers",
       "conversations",
+      "conversations :: changes",
       "inbox",
       "cost",
       "mail",

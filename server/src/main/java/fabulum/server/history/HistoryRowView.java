@@ -1,7 +1,7 @@
 package fabulum.server.history;
 
 import fabulum.core.search.WordQuery.Hit;
-import fabulum.server.conversations.EntryView;
+import fabulum.server.conversations.script.EntryView;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 

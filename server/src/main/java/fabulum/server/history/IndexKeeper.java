@@ -6,9 +6,9 @@ import static java.util.stream.Collectors.toList;
 
 import fabulum.core.text.Language;
 import fabulum.server.accounts.Secrets;
-import fabulum.server.conversations.ChangedEntries;
-import fabulum.server.conversations.ChangedEntries.Some;
-import fabulum.server.conversations.ConversationChanged;
+import fabulum.server.conversations.changes.ChangedEntries;
+import fabulum.server.conversations.changes.ChangedEntries.Some;
+import fabulum.server.conversations.changes.ConversationChanged;
 import fabulum.server.feed.ChangeFeed;
 import fabulum.server.history.WordIndex.Progress;
 import fabulum.server.history.store.HistoryMapper;

@@ -1,9 +1,9 @@
 package fabulum.server.history;
 
 import fabulum.core.meaning.Meaning;
-import fabulum.server.conversations.ChangedEntries;
-import fabulum.server.conversations.ChangedEntries.Some;
-import fabulum.server.conversations.ConversationChanged;
+import fabulum.server.conversations.changes.ChangedEntries;
+import fabulum.server.conversations.changes.ChangedEntries.Some;
+import fabulum.server.conversations.changes.ConversationChanged;
 import fabulum.server.history.MeaningIndex.Meant;
 import fabulum.server.history.store.HistoryMapper;
 import fabulum.server.history.store.SaidRow;

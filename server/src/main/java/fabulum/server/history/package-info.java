@@ -11,6 +11,8 @@
       "customers",
       "topics",
       "conversations",
+      "conversations :: changes",
+      "conversations :: script",
       "sending",
       "inbox",
       "meaning",

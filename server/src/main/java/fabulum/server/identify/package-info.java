@@ -10,6 +10,7 @@
       "customers",
       "numbers",
       "conversations",
+      "conversations :: changes",
       "meaning"
     })
 @NullMarked

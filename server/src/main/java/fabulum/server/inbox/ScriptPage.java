@@ -1,6 +1,6 @@
 package fabulum.server.inbox;
 
-import fabulum.server.conversations.EntryView;
+import fabulum.server.conversations.script.EntryView;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 

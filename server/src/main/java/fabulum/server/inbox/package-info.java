@@ -11,6 +11,8 @@
       "customers",
       "topics",
       "conversations",
+      "conversations :: changes",
+      "conversations :: script",
       "ownership",
       "presence",
       "sending",

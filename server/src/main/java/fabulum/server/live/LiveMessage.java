@@ -1,7 +1,7 @@
 package fabulum.server.live;
 
 import fabulum.core.notice.Channel;
-import fabulum.server.conversations.EntryView;
+import fabulum.server.conversations.script.EntryView;
 import fabulum.server.inbox.ConversationView;
 import fabulum.server.notices.NoticeView;
 import fabulum.server.presence.Watchers.Watched;

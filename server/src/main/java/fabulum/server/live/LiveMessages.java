@@ -1,9 +1,9 @@
 package fabulum.server.live;
 
-import fabulum.server.conversations.ConversationChanged;
-import fabulum.server.conversations.EntryView;
-import fabulum.server.conversations.GuestLeft;
-import fabulum.server.conversations.SightChanged;
+import fabulum.server.conversations.changes.ConversationChanged;
+import fabulum.server.conversations.changes.GuestLeft;
+import fabulum.server.conversations.changes.SightChanged;
+import fabulum.server.conversations.script.EntryView;
 import fabulum.server.inbox.Inbox;
 import fabulum.server.inbox.Scripts;
 import fabulum.server.notices.NoticeGiven;

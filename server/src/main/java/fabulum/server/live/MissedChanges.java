@@ -1,8 +1,8 @@
 package fabulum.server.live;
 
-import fabulum.server.conversations.ConversationChanged;
 import fabulum.server.conversations.ConversationId;
 import fabulum.server.conversations.EntryId;
+import fabulum.server.conversations.changes.ConversationChanged;
 import fabulum.server.feed.Change;
 import fabulum.server.feed.ChangeFeed;
 import fabulum.server.inbox.Inbox;

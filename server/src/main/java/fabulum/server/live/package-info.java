@@ -8,6 +8,8 @@
       "people",
       "lines",
       "conversations",
+      "conversations :: changes",
+      "conversations :: script",
       "inbox",
       "ownership",
       "presence",

@@ -1,7 +1,6 @@
 package fabulum.server.messaging;
 
 import fabulum.server.access.StaffId;
-import fabulum.server.conversations.ActDone;
 import fabulum.server.conversations.ActSteps;
 import fabulum.server.conversations.Bookkeeping;
 import fabulum.server.conversations.Conversation;
@@ -10,6 +9,7 @@ import fabulum.server.conversations.EntryId;
 import fabulum.server.conversations.EventKind;
 import fabulum.server.conversations.UndoStep;
 import fabulum.server.conversations.UndoStep.Snapshot;
+import fabulum.server.conversations.changes.ActDone;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
 

@@ -8,6 +8,7 @@
       "mail",
       "lines",
       "conversations",
+      "conversations :: script",
       "inbox",
       "ownership",
       "presence",

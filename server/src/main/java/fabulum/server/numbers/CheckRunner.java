@@ -2,8 +2,8 @@ package fabulum.server.numbers;
 
 import fabulum.core.phone.Sender;
 import fabulum.core.sending.SendQuestion.NumberState;
-import fabulum.server.conversations.ConversationChanged;
 import fabulum.server.conversations.Matching;
+import fabulum.server.conversations.changes.ConversationChanged;
 import fabulum.server.customers.Customers;
 import fabulum.server.customers.NumberFacts;
 import fabulum.server.customers.NumberId;

@@ -7,7 +7,8 @@
       "people",
       "lines",
       "customers",
-      "conversations"
+      "conversations",
+      "conversations :: changes"
     })
 @NullMarked
 package fabulum.server.numbers;

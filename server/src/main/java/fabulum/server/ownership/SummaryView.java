@@ -1,6 +1,6 @@
 package fabulum.server.ownership;
 
-import fabulum.server.conversations.EntryView;
+import fabulum.server.conversations.script.EntryView;
 import fabulum.server.people.StaffView;
 import java.time.Instant;
 import java.util.List;

@@ -7,7 +7,9 @@
       "people",
       "lines",
       "topics",
-      "conversations"
+      "conversations",
+      "conversations :: changes",
+      "conversations :: script"
     })
 @NullMarked
 package fabulum.server.ownership;

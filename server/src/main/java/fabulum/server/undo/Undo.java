@@ -1,11 +1,11 @@
 package fabulum.server.undo;
 
 import fabulum.server.access.StaffId;
-import fabulum.server.conversations.ActDone;
 import fabulum.server.conversations.Bookkeeping;
 import fabulum.server.conversations.ConversationId;
 import fabulum.server.conversations.EventKind;
 import fabulum.server.conversations.UndoStep;
+import fabulum.server.conversations.changes.ActDone;
 import fabulum.server.platform.DiskReserve;
 import fabulum.server.platform.Problem;
 import fabulum.server.undo.store.UndoMapper;

@@ -1,6 +1,13 @@
 /** Taking back what was done a moment ago. */
 @ApplicationModule(
-    allowedDependencies = {"platform", "access", "accounts", "people", "conversations"})
+    allowedDependencies = {
+      "platform",
+      "access",
+      "accounts",
+      "people",
+      "conversations",
+      "conversations :: changes"
+    })
 @NullMarked
 package fabulum.server.undo;
 

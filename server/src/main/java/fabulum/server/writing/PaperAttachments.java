@@ -11,7 +11,7 @@ import fabulum.server.attachments.Papers;
 import fabulum.server.conversations.Conversation;
 import fabulum.server.conversations.ConversationId;
 import fabulum.server.conversations.InSight;
-import fabulum.server.conversations.ScriptAttachments;
+import fabulum.server.conversations.script.ScriptAttachments;
 import fabulum.server.lines.LineId;
 import fabulum.server.lines.Lines;
 import java.io.InputStream;

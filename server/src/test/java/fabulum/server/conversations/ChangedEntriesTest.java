@@ -3,6 +3,8 @@ package fabulum.server.conversations;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import fabulum.server.conversations.changes.ChangedEntries;
+import fabulum.server.conversations.changes.ConversationChanged;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;

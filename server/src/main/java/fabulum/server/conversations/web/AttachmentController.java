@@ -2,8 +2,8 @@ package fabulum.server.conversations.web;
 
 import fabulum.server.accounts.SignedIn;
 import fabulum.server.attachments.AttachmentId;
-import fabulum.server.conversations.ScriptAttachments;
-import fabulum.server.conversations.ScriptAttachments.SeenFile;
+import fabulum.server.conversations.script.ScriptAttachments;
+import fabulum.server.conversations.script.ScriptAttachments.SeenFile;
 import fabulum.server.platform.web.FileAnswer;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;

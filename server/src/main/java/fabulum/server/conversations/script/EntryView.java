@@ -1,7 +1,9 @@
-package fabulum.server.conversations;
+package fabulum.server.conversations.script;
 
 import fabulum.core.delivery.DeliveryState;
 import fabulum.server.attachments.AttachmentView;
+import fabulum.server.conversations.EntryKind;
+import fabulum.server.conversations.EventKind;
 import fabulum.server.people.StaffView;
 import java.math.BigDecimal;
 import java.time.Instant;

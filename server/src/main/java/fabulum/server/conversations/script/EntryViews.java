@@ -1,9 +1,11 @@
-package fabulum.server.conversations;
+package fabulum.server.conversations.script;
 
 import fabulum.server.attachments.AttachmentView;
 import fabulum.server.attachments.Attachments;
-import fabulum.server.conversations.EntryView.To;
-import fabulum.server.conversations.EntryView.Writer;
+import fabulum.server.conversations.Entry;
+import fabulum.server.conversations.EntryKind;
+import fabulum.server.conversations.script.EntryView.To;
+import fabulum.server.conversations.script.EntryView.Writer;
 import fabulum.server.conversations.store.DeliveryRow;
 import fabulum.server.conversations.store.EntryMapper;
 import fabulum.server.conversations.store.MentionRow;

@@ -1,7 +1,9 @@
-package fabulum.server.conversations;
+package fabulum.server.conversations.script;
 
 import fabulum.core.identify.WhoWrote;
-import fabulum.server.conversations.EntryView.Writer;
+import fabulum.server.conversations.Entry;
+import fabulum.server.conversations.EntryKind;
+import fabulum.server.conversations.script.EntryView.Writer;
 import fabulum.server.customers.Holdings;
 import fabulum.server.customers.NumberId;
 import fabulum.server.customers.Profiles;

@@ -1,4 +1,4 @@
-package fabulum.server.conversations;
+package fabulum.server.conversations.script;
 
 import fabulum.core.access.Act;
 import fabulum.server.access.Permits;
@@ -9,6 +9,10 @@ import fabulum.server.attachments.AttachmentId;
 import fabulum.server.attachments.AttachmentView;
 import fabulum.server.attachments.Attachments;
 import fabulum.server.attachments.Papers;
+import fabulum.server.conversations.Bookkeeping;
+import fabulum.server.conversations.Conversation;
+import fabulum.server.conversations.ConversationId;
+import fabulum.server.conversations.InSight;
 import fabulum.server.conversations.store.ConversationMapper;
 import fabulum.server.platform.Problem;
 import java.nio.file.Path;

@@ -1,5 +1,7 @@
-package fabulum.server.conversations;
+package fabulum.server.conversations.changes;
 
+import fabulum.server.conversations.ConversationId;
+import fabulum.server.conversations.EntryId;
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.Collectors;
@@ -13,21 +15,24 @@ import org.jspecify.annotations.Nullable;
 public record ConversationChanged(ConversationId id, List<EntryId> entries, boolean wholeScript) {
   private static final String WHOLE = "*";
 
+  /** Keeps the entries as they are. */
   public ConversationChanged {
     entries = List.copyOf(entries);
   }
 
-  static ConversationChanged of(long conversation, List<Long> entries) {
+  /** Some entries of a conversation were added or changed. */
+  public static ConversationChanged of(long conversation, List<Long> entries) {
     return new ConversationChanged(
         new ConversationId(conversation), entries.stream().map(EntryId::new).toList(), false);
   }
 
-  static ConversationChanged wholeScript(long conversation) {
+  /** Any entry of a conversation may have changed. */
+  public static ConversationChanged wholeScript(long conversation) {
     return new ConversationChanged(new ConversationId(conversation), List.of(), true);
   }
 
   /** The entries, as the feed of changes keeps them. */
-  String detail() {
+  public String detail() {
     return wholeScript
         ? WHOLE
         : entries.stream()

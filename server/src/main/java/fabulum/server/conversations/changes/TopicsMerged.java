@@ -1,4 +1,4 @@
-package fabulum.server.conversations;
+package fabulum.server.conversations.changes;
 
 import fabulum.server.topics.TopicId;
 

@@ -1,6 +1,7 @@
-package fabulum.server.conversations;
+package fabulum.server.conversations.changes;
 
 import fabulum.core.access.Spot;
+import fabulum.server.conversations.ConversationId;
 import java.util.OptionalLong;
 
 /**
@@ -11,7 +12,7 @@ import java.util.OptionalLong;
 public record SightChanged(ConversationId id, Spot before) {
 
   /** The place before, as the feed of changes keeps it: line, owner and team, 0 for none. */
-  String detail() {
+  public String detail() {
     return before.line() + " " + before.owner().orElse(0) + " " + before.team().orElse(0);
   }
 
