@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.LongPredicate;
+import java.util.stream.Stream;
 
 /**
  * Suggests templates for what a customer asks, from what similar questions were answered with.
@@ -60,6 +61,15 @@ public final class Suggester {
                 .map(
                     one -> CommonAsks.ALL.stream().map(ask -> points(one, ask.wordings())).toList())
                 .orElseGet(List::of));
+  }
+
+  /**
+   * What it compares with in every business: nobody's own words, so they may always be remembered.
+   */
+  public static List<String> fixedTexts() {
+    return Stream.concat(
+            Everyday.TALK.stream(), CommonAsks.ALL.stream().flatMap(ask -> ask.wordings().stream()))
+        .toList();
   }
 
   private static List<float[]> points(Meaning meaning, List<String> texts) {

@@ -126,7 +126,7 @@ class Meant implements DisposableBean {
   void removed(CustomersRemoved removed) {
     RememberedMeaning there = remembered;
     if (there != null) {
-      there.forget();
+      there.forgetAllBut(Set.of());
     }
   }
 

@@ -4,6 +4,7 @@ import fabulum.core.meaning.Meaning;
 import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Set;
 
 /** Remembers where words lie that were looked up lately: the model takes 5 ms for each. */
 public final class RememberedMeaning implements Meaning {
@@ -47,10 +48,10 @@ public final class RememberedMeaning implements Meaning {
     }
   }
 
-  /** Forgets all words. */
-  public void forget() {
+  /** Forgets all words but these. */
+  public void forgetAllBut(Collection<String> fixed) {
     synchronized (known) {
-      known.clear();
+      known.keySet().retainAll(Set.copyOf(fixed));
     }
   }
 }

@@ -127,7 +127,7 @@ class Learned implements DisposableBean {
     later(() -> {
       RememberedMeaning remembered = meaning;
       if (remembered != null) {
-        remembered.forget();
+        remembered.forgetAllBut(Suggester.fixedTexts());
       }
       learnAll();
     });
@@ -156,14 +156,17 @@ class Learned implements DisposableBean {
   }
 
   private void learnAll() {
+    List<Leaf> leaves = book.list().stream().filter(leaf -> !leaf.row().retired()).toList();
+    if (leaves.isEmpty()) {
+      taught = null;
+      return;
+    }
     Suggester suggester = new Suggester(model());
     Recognizer recognizer = new Recognizer();
-    for (Leaf leaf : book.list()) {
-      if (!leaf.row().retired()) {
-        String words = leaf.text().plain();
-        suggester.know(leaf.row().id(), leaf.row().title(), words);
-        recognizer.know(leaf.row().id(), words);
-      }
+    for (Leaf leaf : leaves) {
+      String words = leaf.text().plain();
+      suggester.know(leaf.row().id(), leaf.row().title(), words);
+      recognizer.know(leaf.row().id(), words);
     }
     Taught fresh = new Taught(suggester, recognizer, new ConcurrentHashMap<>());
     if (taught == null) {
