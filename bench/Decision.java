@@ -14,7 +14,7 @@ import fabulum.demo.Volume;
 import fabulum.server.FabulumApplication;
 import fabulum.server.conversations.ConversationId;
 import fabulum.server.messaging.Messaging;
-import fabulum.server.sending.Decisions.Wanted;
+import fabulum.server.sending.Wanted;
 import java.net.CookieManager;
 import java.net.URI;
 import java.net.http.HttpClient;

@@ -100,13 +100,6 @@ public class Papers {
         .toList();
   }
 
-  /**
-   * What someone has put to a text that they have not sent.
-   *
-   * @param at when the latest was put there
-   */
-  public record BegunPaper(long conversationId, int attached, Instant at) {}
-
   /** What someone has put to texts that they have not sent, by conversation. */
   public Map<Long, BegunPaper> listBegun(StaffId by) {
     Map<Long, BegunPaper> begun = new LinkedHashMap<>();

@@ -14,6 +14,7 @@ import fabulum.server.customers.CustomerFiles;
 import fabulum.server.customers.CustomerId;
 import fabulum.server.customers.Customers;
 import fabulum.server.customers.HeldNumber;
+import fabulum.server.customers.Holder;
 import fabulum.server.customers.Holdings;
 import fabulum.server.customers.NumberFacts;
 import fabulum.server.customers.NumberId;
@@ -112,7 +113,7 @@ public class CustomerPages {
       List<String> others =
           customers.holders(number).stream()
               .filter(other -> other.id() != id.value())
-              .map(Customers.Holder::name)
+              .map(Holder::name)
               .toList();
       return new PageNumber(
           one.numberId(),

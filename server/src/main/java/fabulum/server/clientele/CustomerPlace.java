@@ -12,6 +12,7 @@ import fabulum.server.clientele.store.IndexedRow.HeardRow;
 import fabulum.server.conversations.SightColumns;
 import fabulum.server.customers.CustomerId;
 import fabulum.server.customers.Profiles;
+import fabulum.server.customers.Reachable;
 import fabulum.server.lines.Lines;
 import fabulum.server.lines.Sights;
 import fabulum.server.lines.TypedNumbers;
@@ -163,7 +164,7 @@ public class CustomerPlace {
         profiles.numbers(ids).stream()
             .collect(
                 groupingBy(
-                    Profiles.Reachable::customerId,
+                    Reachable::customerId,
                     java.util.stream.Collectors.mapping(
                         one -> reading.local(one.address()),
                         java.util.stream.Collectors.toList())));

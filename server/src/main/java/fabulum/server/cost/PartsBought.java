@@ -3,13 +3,11 @@ package fabulum.server.cost;
 import fabulum.core.cost.Stock;
 import fabulum.server.access.StaffId;
 import fabulum.server.cost.store.CostMapper;
-import java.math.BigDecimal;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -23,22 +21,6 @@ public class PartsBought {
     this.rows = rows;
     this.clock = clock;
   }
-
-  /**
-   * Parts bought at once.
-   *
-   * @param parts negative to balance a mistake
-   * @param price of all of them
-   * @param currency of the price, ISO 4217
-   * @param staffId who noted it
-   */
-  public record Purchase(
-      LocalDate day,
-      int parts,
-      BigDecimal price,
-      String currency,
-      String remark,
-      @Nullable Long staffId) {}
 
   /** All purchases, the first one first. */
   public List<Purchase> list() {

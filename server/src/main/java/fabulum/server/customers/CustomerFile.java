@@ -76,4 +76,39 @@ public record CustomerFile(
       @Nullable String after,
       @Nullable Long act,
       @Nullable Instant undoneAt) {}
+
+  /** A field that stands on the customer alone. */
+  public enum Field {
+    NAME("name", "name", 160),
+    KIND("kind", "kind", 40),
+    EMAIL("email", "e-mail", 200),
+    SITE("site_id", "site", 19),
+    OUTSIDE_ID("outside_id", "outside id", 80),
+    /** Where it is not the business's own: its code by ISO 639-1. */
+    LANGUAGE("language", "language", 8);
+
+    private final String column;
+    private final String words;
+    private final int longest;
+
+    Field(String column, String words, int longest) {
+      this.column = column;
+      this.words = words;
+      this.longest = longest;
+    }
+
+    /** As people name it. */
+    public String words() {
+      return words;
+    }
+
+    /** As the table names it. */
+    public String column() {
+      return column;
+    }
+
+    int longest() {
+      return longest;
+    }
+  }
 }

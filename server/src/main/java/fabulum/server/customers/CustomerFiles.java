@@ -8,6 +8,7 @@ import fabulum.core.text.OneLine;
 import fabulum.server.access.Permits;
 import fabulum.server.access.StaffId;
 import fabulum.server.customers.CustomerFile.Contact;
+import fabulum.server.customers.CustomerFile.Field;
 import fabulum.server.customers.CustomerFile.FileChange;
 import fabulum.server.customers.store.CustomerFileMapper;
 import fabulum.server.lines.Lines;
@@ -53,37 +54,6 @@ public class CustomerFiles {
     this.changes = changes;
     this.permits = permits;
     this.clock = clock;
-  }
-
-  /** A field that stands on the customer alone. */
-  public enum Field {
-    NAME("name", "name", 160),
-    KIND("kind", "kind", 40),
-    EMAIL("email", "e-mail", 200),
-    SITE("site_id", "site", 19),
-    OUTSIDE_ID("outside_id", "outside id", 80),
-    /** Where it is not the business's own: its code by ISO 639-1. */
-    LANGUAGE("language", "language", 8);
-
-    private final String column;
-    private final String words;
-    private final int longest;
-
-    Field(String column, String words, int longest) {
-      this.column = column;
-      this.words = words;
-      this.longest = longest;
-    }
-
-    /** As people name it. */
-    public String words() {
-      return words;
-    }
-
-    /** As the table names it. */
-    public String column() {
-      return column;
-    }
   }
 
   /** Adds a customer of whom only the name is known. */
@@ -149,15 +119,15 @@ public class CustomerFiles {
       return;
     }
     int changed = field == Field.SITE ? setSite(id, was, wanted) : set(id, field, was, wanted);
-    requireChanged(id, changed, field.words);
-    changes.log(id, Optional.of(by), field.words, said(field, was), said(field, wanted));
+    requireChanged(id, changed, field.words());
+    changes.log(id, Optional.of(by), field.words(), said(field, was), said(field, wanted));
   }
 
   private int set(CustomerId id, Field field, @Nullable String was, @Nullable String wanted) {
     try {
       return files.setWords(id.value(), field, was, wanted);
     } catch (DuplicateKeyException taken) {
-      throw DetailKinds.field("now", "Another customer has this " + field.words + ".");
+      throw DetailKinds.field("now", "Another customer has this " + field.words() + ".");
     }
   }
 
@@ -184,8 +154,8 @@ public class CustomerFiles {
     if (wanted == null) {
       return field == Field.NAME ? Optional.of("A name is needed.") : Optional.empty();
     }
-    if (wanted.length() > field.longest) {
-      return Optional.of("At most " + field.longest + " characters.");
+    if (wanted.length() > field.longest()) {
+      return Optional.of("At most " + field.longest() + " characters.");
     }
     if (field == Field.EMAIL && !MailAddress.is(wanted)) {
       return Optional.of("Not a valid e-mail address.");

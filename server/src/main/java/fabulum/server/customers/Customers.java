@@ -153,9 +153,6 @@ public class Customers {
     return customers.listNumbers(id.value()).stream().map(NumberId::new).toList();
   }
 
-  /** A customer who holds a number. */
-  public record Holder(long id, String name) {}
-
   /** Everybody who holds a number now, by name. */
   public List<Holder> holders(NumberId number) {
     return customers.listHolders(number.value());

@@ -1,6 +1,9 @@
 package fabulum.server.customers;
 
+import fabulum.server.customers.store.Filled;
 import fabulum.server.customers.store.JoinMapper;
+import fabulum.server.customers.store.Owned;
+import fabulum.server.customers.store.Single;
 import java.util.List;
 import org.springframework.stereotype.Service;
 
@@ -17,70 +20,6 @@ public class Joins {
   Joins(JoinMapper joins, CustomerChanges changes) {
     this.joins = joins;
     this.changes = changes;
-  }
-
-  /** Tables whose rows belong to one customer and may be several. */
-  public enum Owned {
-    HOLDING("holding"),
-    SAID("writer_said"),
-    CONTACT("contact"),
-    NOTE("customer_note"),
-    APPOINTMENT("appointment"),
-    JOB("job");
-
-    private final String table;
-
-    Owned(String table) {
-      this.table = table;
-    }
-
-    /** Its name. */
-    public String table() {
-      return table;
-    }
-  }
-
-  /** Tables of which a customer has one row for each thing. */
-  public enum Single {
-    DETAIL("detail", "kind_id"),
-    ON_LIST("on_list", "list_id");
-
-    private final String table;
-    private final String thing;
-
-    Single(String table, String thing) {
-      this.table = table;
-      this.thing = thing;
-    }
-
-    /** Its name. */
-    public String table() {
-      return table;
-    }
-
-    /** The column that names the thing. */
-    public String thing() {
-      return thing;
-    }
-  }
-
-  /** Fields that are taken over where the customer who stays has none. */
-  public enum Filled {
-    EMAIL("email"),
-    SITE("site_id"),
-    KIND("kind"),
-    LANGUAGE("language");
-
-    private final String column;
-
-    Filled(String column) {
-      this.column = column;
-    }
-
-    /** As the table names it. */
-    public String column() {
-      return column;
-    }
   }
 
   /** Holds customers until the transaction ends; those who are there and are not joined. */

@@ -90,9 +90,6 @@ public class Profiles {
         : Optional.empty();
   }
 
-  /** A number that a customer has now. */
-  public record Reachable(long customerId, String address) {}
-
   /** The numbers that customers have now, the preferred one first. */
   public List<Reachable> numbers(List<Long> ids) {
     return ids.isEmpty() ? List.of() : customers.listNumbers(ids);

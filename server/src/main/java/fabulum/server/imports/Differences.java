@@ -4,7 +4,7 @@ import fabulum.core.identify.Profile;
 import fabulum.core.imports.RowReader.Customer;
 import fabulum.core.phone.PhoneNumber;
 import fabulum.server.clientele.CustomerLookup.Known;
-import fabulum.server.customers.CustomerFiles.Field;
+import fabulum.server.customers.CustomerFile.Field;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;

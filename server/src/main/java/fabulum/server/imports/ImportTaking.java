@@ -9,7 +9,7 @@ import fabulum.server.clientele.CustomerLookup.Known;
 import fabulum.server.conversations.Matching;
 import fabulum.server.customers.Changer;
 import fabulum.server.customers.CustomerChanges;
-import fabulum.server.customers.CustomerFiles.Field;
+import fabulum.server.customers.CustomerFile.Field;
 import fabulum.server.customers.CustomerId;
 import fabulum.server.customers.Customers;
 import fabulum.server.customers.Holdings;

@@ -1,7 +1,7 @@
 package fabulum.server.imports;
 
 import fabulum.server.customers.CustomerChanges;
-import fabulum.server.customers.CustomerFiles.Field;
+import fabulum.server.customers.CustomerFile.Field;
 import fabulum.server.customers.CustomerId;
 import fabulum.server.customers.Holdings;
 import fabulum.server.customers.NumberId;

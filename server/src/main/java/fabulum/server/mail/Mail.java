@@ -3,9 +3,7 @@ package fabulum.server.mail;
 import fabulum.server.mail.store.MailMapper;
 import fabulum.server.platform.Problem;
 import java.time.Clock;
-import java.time.Instant;
 import java.util.List;
-import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -55,21 +53,6 @@ public class Mail {
   public boolean isKnown(String reference) {
     return mails.exists(reference);
   }
-
-  /**
-   * A mail that could not be sent yet.
-   *
-   * @param nextAt when it is tried again by itself
-   * @param problem what the mail server said last
-   */
-  public record StuckMail(
-      long id,
-      String address,
-      String subject,
-      Instant madeAt,
-      Instant nextAt,
-      int attempts,
-      @Nullable String problem) {}
 
   /** Mail that has been tried in vain for a while, the oldest first. */
   public List<StuckMail> listStuck() {

@@ -18,7 +18,7 @@ import fabulum.server.people.StaffView;
 import fabulum.server.platform.Problem;
 import fabulum.server.platform.Problem.Kind;
 import fabulum.server.platform.RaceRetry;
-import fabulum.server.sending.Decisions.Wanted;
+import fabulum.server.sending.Wanted;
 import fabulum.server.writing.SecondLook;
 import fabulum.server.writing.SecondLooks;
 import java.util.List;

@@ -22,7 +22,7 @@ import fabulum.server.platform.Problem;
 import fabulum.server.platform.Problem.Kind;
 import fabulum.server.sending.Decisions;
 import fabulum.server.sending.Decisions.Decided;
-import fabulum.server.sending.Decisions.Wanted;
+import fabulum.server.sending.Wanted;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;

@@ -16,6 +16,7 @@ import fabulum.server.platform.Problem.Kind;
 import fabulum.server.platform.RaceRetry;
 import fabulum.server.sending.Decisions;
 import fabulum.server.undo.Undo;
+import fabulum.server.writing.Draft;
 import fabulum.server.writing.Drafts;
 import java.util.List;
 import java.util.Objects;
@@ -88,7 +89,7 @@ public class TextsTakenBack {
     if (!undo.unsay(TakeBackSteps.name(id), by).contains(conversation)) {
       waitAgain(row, text);
     }
-    drafts.giveBack(conversation, Drafts.Draft.of(text), by);
+    drafts.giveBack(conversation, Draft.of(text), by);
     return new TakenBack(conversation, text.typedWords());
   }
 

@@ -17,7 +17,7 @@ import fabulum.server.platform.Problem.FieldProblem;
 import fabulum.server.platform.Problem.Kind;
 import fabulum.server.schedule.PlanTimes.When;
 import fabulum.server.schedule.store.PlannedMapper;
-import fabulum.server.sending.Decisions.Wanted;
+import fabulum.server.sending.Wanted;
 import fabulum.server.templates.Fills;
 import java.time.Instant;
 import java.util.List;

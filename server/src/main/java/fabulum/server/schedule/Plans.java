@@ -11,6 +11,7 @@ import fabulum.server.platform.Problem.FieldProblem;
 import fabulum.server.platform.Problem.Kind;
 import fabulum.server.schedule.PlanTimes.When;
 import fabulum.server.schedule.store.PlannedMapper;
+import fabulum.server.writing.Draft;
 import fabulum.server.writing.Drafts;
 import fabulum.server.writing.Paper;
 import java.util.List;
@@ -165,7 +166,7 @@ public class Plans {
       if (!plan.words().isBlank()) {
         drafts.giveBack(
             new ConversationId(row.id()),
-            new Drafts.Draft(Paper.REPLY, plan.words(), null, null, null, plan.template(), null),
+            new Draft(Paper.REPLY, plan.words(), null, null, null, plan.template(), null),
             by);
       }
     }

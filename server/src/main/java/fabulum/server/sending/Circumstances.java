@@ -16,7 +16,6 @@ import fabulum.server.customers.NumberFacts;
 import fabulum.server.customers.NumberId;
 import fabulum.server.lines.LineView;
 import fabulum.server.platform.Troubles;
-import fabulum.server.sending.Decisions.Wanted;
 import fabulum.server.sending.SendSettings.Appended;
 import fabulum.server.sending.store.LatelyMapper;
 import java.time.Clock;

@@ -12,12 +12,10 @@ import fabulum.core.sending.GroupDecision;
 import fabulum.core.sending.SendDecision;
 import fabulum.core.sending.SendQuestion;
 import fabulum.core.sending.SendQuestion.Allowance;
-import fabulum.core.sending.SendQuestion.Attachment;
 import fabulum.core.sending.SendQuestion.Content;
 import fabulum.core.sending.SendQuestion.From;
 import fabulum.core.sending.SendQuestion.Lately;
 import fabulum.core.sending.SendQuestion.NumberState;
-import fabulum.core.sending.SendQuestion.Sent;
 import fabulum.core.sending.SendQuestion.To;
 import fabulum.core.sending.SendRules;
 import fabulum.server.access.StaffId;
@@ -70,51 +68,6 @@ public class Decisions {
     this.circumstances = circumstances;
     this.costs = costs;
     this.clock = clock;
-  }
-
-  /**
-   * A text that its author would send.
-   *
-   * @param reference of the text, when it has one already; null while it is being written
-   * @param answered a colleague's answer that its writer has not seen
-   * @param at when it is to go; null for now
-   */
-  public record Wanted(
-      String words,
-      Author author,
-      @Nullable String reference,
-      Optional<Sent> answered,
-      List<Attachment> attachments,
-      @Nullable Instant at) {
-    public Wanted {
-      attachments = List.copyOf(attachments);
-    }
-
-    /** A text that crosses no colleague's answer. */
-    public static Wanted of(
-        String words, Author author, @Nullable String reference, List<Attachment> attachments) {
-      return new Wanted(words, author, reference, Optional.empty(), attachments, null);
-    }
-
-    /** A text without attachments that crosses no colleague's answer. */
-    public static Wanted of(String words, Author author, @Nullable String reference) {
-      return of(words, author, reference, List.of());
-    }
-
-    /** The same text with attachments. */
-    public Wanted with(List<Attachment> others) {
-      return new Wanted(words, author, reference, answered, others, at);
-    }
-
-    /** The same text, crossing a colleague's answer. */
-    public Wanted crossing(Optional<Sent> other) {
-      return new Wanted(words, author, reference, other, attachments, at);
-    }
-
-    /** The same text, to go at a time. */
-    public Wanted at(Instant time) {
-      return new Wanted(words, author, reference, answered, attachments, time);
-    }
   }
 
   /**

@@ -4,7 +4,7 @@ import fabulum.core.access.Act;
 import fabulum.server.access.Permits;
 import fabulum.server.access.StaffId;
 import fabulum.server.numbers.NumberChecks;
-import fabulum.server.numbers.NumberChecks.Setting;
+import fabulum.server.numbers.Setting;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import org.springframework.stereotype.Service;

@@ -5,7 +5,6 @@ import fabulum.server.access.Permits;
 import fabulum.server.access.StaffId;
 import fabulum.server.several.store.SeveralDraftMapper;
 import java.time.Clock;
-import java.time.Instant;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -22,9 +21,6 @@ public class SeveralDraft {
     this.permits = permits;
     this.clock = clock;
   }
-
-  /** Words begun, and under which reference they will be sent. */
-  public record Begun(String words, String reference, Instant at) {}
 
   /** What someone has begun to write. */
   public Optional<Begun> find(StaffId me) {

@@ -18,7 +18,7 @@ import fabulum.server.lines.LineId;
 import fabulum.server.lines.LineView;
 import fabulum.server.lines.Lines;
 import fabulum.server.messaging.Messaging;
-import fabulum.server.sending.Decisions.Wanted;
+import fabulum.server.sending.Wanted;
 import fabulum.server.templates.ConversationValues.Known;
 import fabulum.server.templates.OfferedTemplate.Gap;
 import fabulum.server.templates.TemplateBook.Leaf;

@@ -56,14 +56,6 @@ public class CalendarAddresses {
   }
 
   /**
-   * An address; what it is says only its maker, once.
-   *
-   * @param siteId only appointments of customers of this site; null for all
-   */
-  public record CalendarAddress(
-      long id, @Nullable Long siteId, Instant madeAt, @Nullable Instant lastUsedAt) {}
-
-  /**
    * A new address.
    *
    * @param path to be shown once; only a hash of it is kept

@@ -4,8 +4,8 @@ import fabulum.core.access.Act;
 import fabulum.server.access.Permits;
 import fabulum.server.access.StaffId;
 import fabulum.server.attachments.AttachmentView;
+import fabulum.server.attachments.BegunPaper;
 import fabulum.server.attachments.Papers;
-import fabulum.server.attachments.Papers.BegunPaper;
 import fabulum.server.attachments.Papers.LeftPaper;
 import fabulum.server.conversations.Bookkeeping;
 import fabulum.server.conversations.ConversationId;
@@ -16,13 +16,11 @@ import fabulum.server.people.StaffView;
 import fabulum.server.writing.store.DraftMapper;
 import fabulum.server.writing.store.LeftDraftRow;
 import java.time.Clock;
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -54,34 +52,6 @@ public class Drafts {
     this.inSight = inSight;
     this.permits = permits;
     this.clock = clock;
-  }
-
-  /**
-   * Words begun and not yet sent.
-   *
-   * @param seen the newest entry that stood there when they were begun
-   * @param reference under which they will be sent
-   * @param again the text that was not delivered and that they replace
-   * @param template from which they were made
-   * @param templateVersion the version of that template
-   */
-  public record Draft(
-      Paper paper,
-      String words,
-      @Nullable Long seen,
-      @Nullable String reference,
-      @Nullable Long again,
-      @Nullable Long template,
-      @Nullable Long templateVersion) {
-
-    /** The words of a text that has never left. */
-    public static Draft of(Entry text) {
-      return new Draft(Paper.REPLY, text.typedWords(), text.id(), null, null, null, null);
-    }
-
-    private Draft saying(String others) {
-      return new Draft(paper, others, seen, reference, again, template, templateVersion);
-    }
   }
 
   /** Keeps what someone has begun to write; no words throw it away. */
@@ -153,19 +123,6 @@ public class Drafts {
   /** What someone has begun to write in a conversation. */
   public List<DraftView> list(ConversationId id, StaffId by) {
     return drafts.list(by.value(), id.value());
-  }
-
-  /**
-   * Words begun in any conversation.
-   *
-   * @param words how they begin; empty where there are only attachments
-   * @param attached how many attachments are to go with them
-   */
-  public record BegunDraft(
-      long conversationId, Paper paper, String words, Instant at, int attached) {
-    private BegunDraft with(int more) {
-      return new BegunDraft(conversationId, paper, words, at, more);
-    }
   }
 
   /** What someone has begun to write anywhere, the latest first. */

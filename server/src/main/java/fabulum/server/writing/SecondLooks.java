@@ -16,7 +16,6 @@ import fabulum.server.people.People;
 import fabulum.server.platform.Problem;
 import fabulum.server.platform.Problem.FieldProblem;
 import fabulum.server.platform.Problem.Kind;
-import fabulum.server.writing.Drafts.Draft;
 import fabulum.server.writing.store.SecondLookMapper;
 import java.util.List;
 import java.util.Map;

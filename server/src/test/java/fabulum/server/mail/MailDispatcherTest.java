@@ -106,7 +106,7 @@ class MailDispatcherTest {
       fabulum.clock.advance(Duration.ofHours(6));
     }
     assertThat(mail.listStuck()).hasSize(1);
-    Mail.StuckMail stuck = mail.listStuck().get(0);
+    StuckMail stuck = mail.listStuck().get(0);
     assertThat(stuck.address()).isEqualTo("wen@quillhaven.example");
     assertThat(stuck.problem()).isNotBlank();
     server.start();

@@ -1,7 +1,7 @@
 package fabulum.server.attachments.store;
 
 import fabulum.server.attachments.Attachment;
-import fabulum.server.attachments.Papers.BegunPaper;
+import fabulum.server.attachments.BegunPaper;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;

@@ -1,8 +1,8 @@
 package fabulum.server.cost.store;
 
 import fabulum.server.cost.AllowanceSetup;
-import fabulum.server.cost.PartsBought.Purchase;
 import fabulum.server.cost.PriceSetup;
+import fabulum.server.cost.Purchase;
 import java.time.LocalDate;
 import java.util.List;
 import org.apache.ibatis.annotations.Mapper;

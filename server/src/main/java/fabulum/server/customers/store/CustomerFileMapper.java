@@ -2,11 +2,11 @@ package fabulum.server.customers.store;
 
 import fabulum.server.customers.Changer;
 import fabulum.server.customers.CustomerFile.Contact;
+import fabulum.server.customers.CustomerFile.Field;
 import fabulum.server.customers.CustomerFile.Fields;
 import fabulum.server.customers.CustomerFile.FileChange;
 import fabulum.server.customers.CustomerFile.FileDetail;
 import fabulum.server.customers.CustomerFile.FileNote;
-import fabulum.server.customers.CustomerFiles.Field;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;

@@ -1,8 +1,5 @@
 package fabulum.server.customers.store;
 
-import fabulum.server.customers.Joins.Filled;
-import fabulum.server.customers.Joins.Owned;
-import fabulum.server.customers.Joins.Single;
 import java.util.List;
 import org.apache.ibatis.annotations.Mapper;
 

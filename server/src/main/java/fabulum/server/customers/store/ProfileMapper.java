@@ -1,6 +1,6 @@
 package fabulum.server.customers.store;
 
-import fabulum.server.customers.Profiles.Reachable;
+import fabulum.server.customers.Reachable;
 import fabulum.server.customers.store.ProfileRow.AppointmentRow;
 import fabulum.server.customers.store.ProfileRow.DetailRow;
 import fabulum.server.customers.store.ProfileRow.HeldRow;

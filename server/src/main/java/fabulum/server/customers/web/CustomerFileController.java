@@ -1,9 +1,9 @@
 package fabulum.server.customers.web;
 
 import fabulum.server.accounts.SignedIn;
+import fabulum.server.customers.CustomerFile.Field;
 import fabulum.server.customers.CustomerFile.FileChange;
 import fabulum.server.customers.CustomerFiles;
-import fabulum.server.customers.CustomerFiles.Field;
 import fabulum.server.customers.CustomerId;
 import fabulum.server.customers.CustomerNotes;
 import fabulum.server.platform.Problem.Kind;

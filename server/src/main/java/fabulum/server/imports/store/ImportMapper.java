@@ -1,7 +1,7 @@
 package fabulum.server.imports.store;
 
 import fabulum.core.imports.Subject;
-import fabulum.server.customers.CustomerFiles.Field;
+import fabulum.server.customers.CustomerFile.Field;
 import fabulum.server.imports.ImportState;
 import fabulum.server.imports.ImportView;
 import java.time.Instant;

@@ -1,6 +1,6 @@
 package fabulum.server.mail.store;
 
-import fabulum.server.mail.Mail.StuckMail;
+import fabulum.server.mail.StuckMail;
 import java.time.Instant;
 import java.util.List;
 import org.apache.ibatis.annotations.Mapper;

@@ -22,7 +22,7 @@ import fabulum.server.messaging.Messaging.Look;
 import fabulum.server.platform.Problem.Kind;
 import fabulum.server.platform.web.Problems;
 import fabulum.server.sending.Decisions.Decided;
-import fabulum.server.sending.Decisions.Wanted;
+import fabulum.server.sending.Wanted;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Pattern;

@@ -2,7 +2,7 @@ package fabulum.server.numbers.store;
 
 import fabulum.server.numbers.Checker.Checked;
 import fabulum.server.numbers.NumberCheck;
-import fabulum.server.numbers.NumberChecks.Setting;
+import fabulum.server.numbers.Setting;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;

@@ -4,6 +4,7 @@ import fabulum.core.access.Act;
 import fabulum.server.access.Permits;
 import fabulum.server.accounts.SignedIn;
 import fabulum.server.mail.Mail;
+import fabulum.server.mail.StuckMail;
 import fabulum.server.platform.Troubles;
 import java.util.List;
 import org.springframework.http.HttpStatus;
@@ -36,7 +37,7 @@ class TroubleController {
 
   /** Mail that could not be sent, and why; for leads. */
   @GetMapping("/api/setup/mail")
-  List<Mail.StuckMail> mail(@AuthenticationPrincipal SignedIn me) {
+  List<StuckMail> mail(@AuthenticationPrincipal SignedIn me) {
     permits.require(me.id(), Act.LEAD);
     return mail.listStuck();
   }

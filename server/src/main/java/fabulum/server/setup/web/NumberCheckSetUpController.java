@@ -1,7 +1,7 @@
 package fabulum.server.setup.web;
 
 import fabulum.server.accounts.SignedIn;
-import fabulum.server.numbers.NumberChecks.Setting;
+import fabulum.server.numbers.Setting;
 import fabulum.server.setup.NumberCheckSetUp;
 import fabulum.server.setup.NumberCheckSetUp.NumberCheckSetting;
 import fabulum.server.setup.Outcome;

@@ -1,6 +1,6 @@
 package fabulum.server.several.store;
 
-import fabulum.server.several.SeveralDraft.Begun;
+import fabulum.server.several.Begun;
 import java.time.Instant;
 import java.util.Optional;
 import org.apache.ibatis.annotations.Mapper;

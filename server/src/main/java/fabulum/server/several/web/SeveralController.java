@@ -10,6 +10,7 @@ import fabulum.server.inbox.ListOrder;
 import fabulum.server.inbox.Sentences;
 import fabulum.server.several.BatchAct;
 import fabulum.server.several.BatchView;
+import fabulum.server.several.Begun;
 import fabulum.server.several.CheckView;
 import fabulum.server.several.Selection;
 import fabulum.server.several.Several;
@@ -57,7 +58,7 @@ class SeveralController {
    *
    * @param begun empty for none
    */
-  record DraftResponse(SeveralDraft.@Nullable Begun begun) {}
+  record DraftResponse(@Nullable Begun begun) {}
 
   /** The text to each that I have begun to write. */
   @GetMapping("/draft")

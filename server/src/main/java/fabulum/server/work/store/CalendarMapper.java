@@ -1,6 +1,6 @@
 package fabulum.server.work.store;
 
-import fabulum.server.work.CalendarAddresses.CalendarAddress;
+import fabulum.server.work.CalendarAddress;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;

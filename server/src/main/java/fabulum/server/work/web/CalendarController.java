@@ -1,8 +1,8 @@
 package fabulum.server.work.web;
 
 import fabulum.server.accounts.SignedIn;
+import fabulum.server.work.CalendarAddress;
 import fabulum.server.work.CalendarAddresses;
-import fabulum.server.work.CalendarAddresses.CalendarAddress;
 import fabulum.server.work.CalendarAddresses.MadeAddress;
 import java.nio.charset.StandardCharsets;
 import java.util.List;

@@ -1,8 +1,8 @@
 package fabulum.server.writing.store;
 
+import fabulum.server.writing.BegunDraft;
+import fabulum.server.writing.Draft;
 import fabulum.server.writing.DraftView;
-import fabulum.server.writing.Drafts.BegunDraft;
-import fabulum.server.writing.Drafts.Draft;
 import fabulum.server.writing.Paper;
 import java.time.Instant;
 import java.util.List;

@@ -6,6 +6,7 @@ import fabulum.server.conversations.ConversationId;
 import fabulum.server.conversations.EntryId;
 import fabulum.server.platform.Problem.Kind;
 import fabulum.server.platform.web.Problems;
+import fabulum.server.writing.Draft;
 import fabulum.server.writing.Drafts;
 import fabulum.server.writing.NoteBefore;
 import fabulum.server.writing.Notes;
@@ -138,8 +139,8 @@ class NoteController {
       @Nullable Long template,
       @Nullable Long templateVersion) {
 
-    Drafts.Draft on(Paper paper) {
-      return new Drafts.Draft(paper, words, seen, reference, again, template, templateVersion);
+    Draft on(Paper paper) {
+      return new Draft(paper, words, seen, reference, again, template, templateVersion);
     }
   }
 

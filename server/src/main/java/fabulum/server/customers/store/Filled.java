@@ -1,0 +1,20 @@
+package fabulum.server.customers.store;
+
+/** Fields that are taken over where the customer who stays has none. */
+public enum Filled {
+  EMAIL("email"),
+  SITE("site_id"),
+  KIND("kind"),
+  LANGUAGE("language");
+
+  private final String column;
+
+  Filled(String column) {
+    this.column = column;
+  }
+
+  /** As the table names it. */
+  public String column() {
+    return column;
+  }
+}
