@@ -131,7 +131,7 @@ public final class Decision {
   }
 
   private static SendQuestion question(Author author) {
-    Content content = Content.with("The lift is yours on Friday at 9. See www.example.com", fabulum.core.agreement.TextKind.SERVICE, List.of("The harbour office"));
+    Content content = Content.with("The lift is yours on Friday at 9. See www.example.com", fabulum.core.agreement.TextKind.SERVICE, List.of("The harbour office"), List.of());
     PhoneNumber number = new PhoneNumber("+13125550123");
     return new SendQuestion(
         content,
