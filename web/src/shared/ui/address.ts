@@ -6,8 +6,8 @@ import { useSearchParams } from 'react-router';
 export const drawNow = (draw: () => unknown): undefined => void flushSync(draw);
 
 /**
- * What stands behind the "?" of the address, and how it is changed. A change is drawn before the next key is pressed: otherwise
- * letters typed fast would be lost, and a place opened right after them would go back to what was there before.
+ * The query of the address and a function that changes it. A change is drawn before the next key is pressed; otherwise letters typed fast
+ * would be lost, and a page opened right after them would show the old query.
  */
 export function useAddress() {
   const [params, setParams] = useSearchParams();

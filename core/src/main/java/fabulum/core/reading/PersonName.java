@@ -55,12 +55,12 @@ public record PersonName(List<String> parts, String written) {
     return written;
   }
 
-  /** What stands first in it, as it is written. */
+  /** The first word of the name as written. */
   public String shownFirst() {
     return written.split(" +")[0];
   }
 
-  /** What stands last in it, as it is written. */
+  /** The last word of the name as written. */
   public String shownLast() {
     String[] words = written.split(" +");
     return words[words.length - 1];
