@@ -1,4 +1,4 @@
-import { expect, freshNumber, group, HANDSETS, list, notices, open, reply, script, shown, test, withoutBarriers } from './fixture';
+import { expect, freshNumber, group, HANDSETS, list, notices, open, reply, script, shown, test } from './fixture';
 
 test('a customer texts, a colleague answers, and the answer is on the handset', async ({ office }) => {
   const page = await office.pageOf();

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, freshNumber, group, list, open, type Office, reply, script, shown, test, withoutBarriers } from './fixture';
+import { expect, freshNumber, group, list, open, type Office, reply, script, shown, test } from './fixture';
 
 /** Shows only what says a word. */
 async function saying(page: Page, word: string): Promise<void> {

@@ -148,7 +148,7 @@ function Description({ one }: { one: Attachment }) {
         slotProps={{ htmlInput: { maxLength: 300 } }}
         sx={{ flex: 1 }}
       />
-      {/* Disabled for good it would lose the focus when it was pressed, and Esc would close nothing. */}
+      {/* Disabled while it has the focus it would lose it, and Esc would close nothing. */}
       <ActButton type="submit" refusal={refusal} aria-disabled={settled}>
         {saved ? 'Description saved' : 'Save description'}
       </ActButton>

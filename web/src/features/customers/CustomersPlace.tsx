@@ -12,10 +12,10 @@ import {
   Field,
   Moment,
   ProblemNote,
+  useAddress,
   useMe,
   useNow,
   useRefusal,
-  useAddress,
   useTitle,
 } from '../../shared/ui';
 import { CheckNumbers } from './CheckNumbers';

@@ -12,7 +12,7 @@ import {
   writeHistory,
 } from '../../shared/sentence/history';
 import { SentenceEditor } from '../../shared/sentence/SentenceEditor';
-import { Field, ProblemNote, useKeys, useAddress, useTitle } from '../../shared/ui';
+import { Field, ProblemNote, useAddress, useKeys, useTitle } from '../../shared/ui';
 import { ExportButton } from '../exports';
 import { Script } from '../script';
 import { SavedSentences } from '../sentences';

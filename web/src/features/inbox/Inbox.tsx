@@ -5,7 +5,7 @@ import { useNavigate, useParams } from 'react-router';
 import { countsQuery, dossierQuery, linesQuery, listQuery, type Session, topicsQuery } from '../../shared/api';
 import { ribbonQuery } from './queries';
 import { writeSentence } from '../../shared/sentence';
-import { useKeys, useAddress, useTitle } from '../../shared/ui';
+import { useAddress, useKeys, useTitle } from '../../shared/ui';
 import { Script } from '../script';
 import { SeveralBar } from '../several';
 import { List } from './List';

@@ -9,9 +9,7 @@ import { useKeptAddress } from './useKeptAddress';
 function Place({ who, last }: { who: number; last: string }) {
   const [params, setParams] = useAddress();
   const navigate = useNavigate();
-  const keep = useKeptAddress(who, last, params.toString(), (kept) =>
-    setParams(new URLSearchParams(kept), { replace: true }),
-  );
+  const keep = useKeptAddress(who, last, params.toString(), (kept) => void navigate(`?${kept}`, { replace: true }));
   const choose = (search: string) => () => {
     keep(search);
     setParams(new URLSearchParams(search));

@@ -1,7 +1,7 @@
 import { Box } from '@mui/material';
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { staffQuery, teamsQuery } from '../../shared/api';
-import { ActButton, Blank, ProblemNote, useMe, useAddress, useTitle } from '../../shared/ui';
+import { ActButton, Blank, ProblemNote, useAddress, useMe, useTitle } from '../../shared/ui';
 import { PlannedLine } from './PlannedLine';
 import { allPlannedQuery } from './queries';
 

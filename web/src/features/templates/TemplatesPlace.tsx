@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Suspense, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { linesQuery, type Template } from '../../shared/api';
-import { ActButton, Answered, Field, part, useRefusal, useAddress, useTitle } from '../../shared/ui';
+import { ActButton, Answered, Field, part, useAddress, useRefusal, useTitle } from '../../shared/ui';
 import { chapters, found } from './model/book';
 import { piecesOf } from './model/pieces';
 import { ImportDialog } from './ImportDialog';
