@@ -10,6 +10,10 @@ import fabulum.server.testing.OnSharedProgram;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.concurrent.atomic.AtomicBoolean;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -79,6 +83,37 @@ class SetUpTest {
     assertThat(newest.path("after").asString()).isEqualTo("45 min");
     assertThat(newest.path("who").path("name").asString()).isEqualTo("Maren Oduya");
     maren.post("/api/conversations/" + first + "/done", null).require(200);
+  }
+
+  @Test
+  void eachOfTwoLeadsIsToldWhatTheirOwnChangeMadeDueOtherwise() throws Exception {
+    Map<String, Object> promised = line("Much changed", "(920) 555-0172");
+    String path = "/api/setup/lines/" + add(promised);
+    waitingOn("+19205550172");
+    Map<String, Object> named = line("Renamed", "(920) 555-0173");
+    String other = "/api/setup/lines/" + add(named);
+    AtomicBoolean goOn = new AtomicBoolean(true);
+    ExecutorService second = Executors.newSingleThreadExecutor();
+    try {
+      Future<Integer> reckonedForNames =
+          second.submit(() -> {
+            int sum = 0;
+            for (int i = 0; goOn.get(); i++) {
+              Map<String, Object> next = changed(named, "name", "Renamed " + i);
+              sum += maren.put(other, next).require(200).json().path("reckoned").asInt();
+            }
+            return sum;
+          });
+      for (int i = 0; i < 20; i++) {
+        Map<String, Object> next = changed(promised, "promiseMinutes", 20 + i);
+        assertThat(maren.put(path, next).require(200).json().path("reckoned").asInt()).isOne();
+      }
+      goOn.set(false);
+      assertThat(reckonedForNames.get()).isZero();
+    } finally {
+      goOn.set(false);
+      second.shutdownNow();
+    }
   }
 
   @Test

@@ -12,6 +12,7 @@ import fabulum.server.platform.CachedSetUp;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.concurrent.locks.ReentrantLock;
 import java.util.function.Supplier;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.event.EventListener;
@@ -37,6 +38,9 @@ class SetUpChanges {
   private final ApplicationEventPublisher events;
   private final AtomicInteger owed = new AtomicInteger();
 
+  /** Held from a change to its own reckoning, so that no other reckoning comes between. */
+  private final ReentrantLock turn = new ReentrantLock();
+
   SetUpChanges(
       List<CachedSetUp> cached,
       Reckoning reckoning,
@@ -57,6 +61,15 @@ class SetUpChanges {
   /** The change first, then the reckoning: others go on meanwhile. */
   Outcome carryOut(StaffId by, Supplier<Long> change) {
     permits.require(by, Act.LEAD);
+    turn.lock();
+    try {
+      return changeAndReckon(change);
+    } finally {
+      turn.unlock();
+    }
+  }
+
+  private Outcome changeAndReckon(Supplier<Long> change) {
     long id =
         transactions.execute(status -> {
           long changed = change.get();
@@ -76,9 +89,15 @@ class SetUpChanges {
    */
   @Scheduled(fixedDelay = 2, timeUnit = TimeUnit.SECONDS)
   void reckonAgain() {
-    if (owed.get() > 0) {
+    if (owed.get() == 0) {
+      return;
+    }
+    turn.lock();
+    try {
       owed.decrementAndGet();
       reckoning.reckonDue();
+    } finally {
+      turn.unlock();
     }
   }
 
