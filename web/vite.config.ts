@@ -3,6 +3,8 @@ import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
 
 const LIBRARIES = [
+  '@emotion/cache',
+  '@emotion/react',
   '@mui/material',
   '@mui/material/styles',
   '@tanstack/react-query',

@@ -1,4 +1,4 @@
-// @vitest-environment jsdom
+// @vitest-environment happy-dom
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, renderHook } from '@testing-library/react';
 import { createElement, type ReactNode } from 'react';
@@ -51,6 +51,8 @@ const listen = (onMessage: (message: LiveMessage) => void = () => undefined) =>
 beforeEach(() => {
   vi.useFakeTimers();
   vi.stubGlobal('EventSource', Line);
+  // Alone: how tabs share a line is shown elsewhere.
+  Object.defineProperty(navigator, 'locks', { value: undefined, configurable: true });
   Line.opened = [];
   queries = new QueryClient();
 });

@@ -1,3 +1,5 @@
+import createCache from '@emotion/cache';
+import { CacheProvider } from '@emotion/react';
 import { ThemeProvider } from '@mui/material';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, configure, render } from '@testing-library/react';
@@ -33,6 +35,25 @@ export class No {
 
 // A machine that builds for everyone may stall for seconds.
 configure({ asyncUtilTimeout: 8_000 });
+
+// Nothing is laid out, so no rule of style is worked out; the classes are there.
+const unstyled = createCache({ key: 'css' });
+unstyled.insert = (_selector, { name }, _sheet, keep) => {
+  if (keep) unstyled.inserted[name] = true;
+};
+
+// React tells by the event of the moment whether what follows from it is drawn before the next one; without it keys would overtake drawing.
+const target = Object.getPrototypeOf(Node.prototype) as { dispatchEvent: (this: Node, event: Event) => boolean };
+const { dispatchEvent } = target;
+target.dispatchEvent = function (event) {
+  const before = window.event;
+  window.event = event;
+  try {
+    return dispatchEvent.call(this, event);
+  } finally {
+    window.event = before;
+  }
+};
 
 let unanswered: string[] = [];
 
@@ -78,18 +99,20 @@ export function show(part: ReactElement, answers: Answers = {}, me: Session = se
   const queries = new QueryClient({ defaultOptions: { queries: { retry: false, staleTime: 60_000 } } });
   let address = '';
   const page = (inside: ReactElement) => (
-    <ThemeProvider theme={theme}>
-      <QueryClientProvider client={queries}>
-        <MemoryRouter initialEntries={[at]}>
-          <NowContext.Provider value={new Date(NOW)}>
-            <MeContext.Provider value={me}>
-              {inside}
-              <Address onAddress={(path) => (address = path)} />
-            </MeContext.Provider>
-          </NowContext.Provider>
-        </MemoryRouter>
-      </QueryClientProvider>
-    </ThemeProvider>
+    <CacheProvider value={unstyled}>
+      <ThemeProvider theme={theme}>
+        <QueryClientProvider client={queries}>
+          <MemoryRouter initialEntries={[at]}>
+            <NowContext.Provider value={new Date(NOW)}>
+              <MeContext.Provider value={me}>
+                {inside}
+                <Address onAddress={(path) => (address = path)} />
+              </MeContext.Provider>
+            </NowContext.Provider>
+          </MemoryRouter>
+        </QueryClientProvider>
+      </ThemeProvider>
+    </CacheProvider>
   );
   const shown = render(page(part));
   return {

@@ -1,4 +1,4 @@
-// @vitest-environment jsdom
+// @vitest-environment happy-dom
 import { fireEvent, screen } from '@testing-library/react';
 import { expect, it, vi } from 'vitest';
 import type { ImportPreview } from '../../shared/api';

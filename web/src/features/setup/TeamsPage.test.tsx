@@ -1,4 +1,4 @@
-// @vitest-environment jsdom
+// @vitest-environment happy-dom
 import { screen, within } from '@testing-library/react';
 import { expect, it } from 'vitest';
 import { harbour } from '../../testing/data';
