@@ -6,7 +6,9 @@ import java.util.List;
 /**
  * Something that happens between a customer and the boatyard, as dialogue with blanks.
  *
- * @param months in which it happens, 1 to 12, both ends included; may run over the new year
+ * @param firstMonth in which it happens, 1 to 12; later than the last one when it runs over the new
+ *     year
+ * @param lastMonth in which it happens, 1 to 12
  * @param topic what it is about; blank for nothing special
  */
 record Situation(

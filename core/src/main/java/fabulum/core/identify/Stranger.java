@@ -47,7 +47,7 @@ final class Stranger {
   /**
    * Reads the signs.
    *
-   * @param namedSomebody whether a name in the text is one on file
+   * @param newName whether the text gives a name that nobody on file has
    */
   static List<Evidence> of(Reading reading, boolean newName) {
     List<Evidence> found = new ArrayList<>();

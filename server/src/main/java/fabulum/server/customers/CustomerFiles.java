@@ -14,7 +14,6 @@ import fabulum.server.customers.store.CustomerFileMapper;
 import fabulum.server.lines.Lines;
 import fabulum.server.lines.SiteView;
 import fabulum.server.platform.Problem;
-import java.time.Clock;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
@@ -37,7 +36,6 @@ public class CustomerFiles {
   private final Lines lines;
   private final CustomerChanges changes;
   private final Permits permits;
-  private final Clock clock;
 
   CustomerFiles(
       CustomerFileMapper files,
@@ -45,15 +43,13 @@ public class CustomerFiles {
       CustomerLists lists,
       Lines lines,
       CustomerChanges changes,
-      Permits permits,
-      Clock clock) {
+      Permits permits) {
     this.files = files;
     this.kinds = kinds;
     this.lists = lists;
     this.lines = lines;
     this.changes = changes;
     this.permits = permits;
-    this.clock = clock;
   }
 
   /** Adds a customer of whom only the name is known. */

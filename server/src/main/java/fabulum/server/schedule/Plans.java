@@ -27,7 +27,6 @@ public class Plans {
   private static final String KEPT = "Nothing was planned; your words are kept.";
 
   private final PlannedMapper rows;
-  private final PlanTimes times;
   private final PlanKeeping keeping;
   private final PlanCheck checks;
   private final InSight inSight;
@@ -36,14 +35,12 @@ public class Plans {
 
   Plans(
       PlannedMapper rows,
-      PlanTimes times,
       PlanKeeping keeping,
       PlanCheck checks,
       InSight inSight,
       Attachments attachments,
       Drafts drafts) {
     this.rows = rows;
-    this.times = times;
     this.keeping = keeping;
     this.checks = checks;
     this.inSight = inSight;

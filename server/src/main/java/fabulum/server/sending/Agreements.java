@@ -77,7 +77,6 @@ public class Agreements {
    *
    * @param line null for the whole business
    * @param by null for Fabulum
-   * @param words what was said, at most 400 characters
    */
   @Transactional
   public void note(NumberId number, Noted noted, @Nullable LineId line, @Nullable StaffId by) {

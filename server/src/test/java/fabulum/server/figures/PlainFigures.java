@@ -149,7 +149,7 @@ final class PlainFigures {
     return of.stream().filter(one -> one.seconds <= one.promise).count();
   }
 
-  /** Seconds waited in each hour of the week on some days, second by second. */
+  /** Seconds waited in each hour of the week on some days, minute by minute. */
   long[] waited(long line, LocalDate first, LocalDate last, Instant now) {
     long[] hours = new long[168];
     for (Script script : scripts.values()) {
@@ -166,13 +166,15 @@ final class PlainFigures {
 
   private static void count(long[] hours, Instant[] wait, LocalDate first, LocalDate last) {
     long offset = Duration.ofHours(-5).toSeconds();
-    for (long second = wait[0].getEpochSecond(); second < wait[1].getEpochSecond(); second++) {
-      long local = second + offset;
+    long end = wait[1].getEpochSecond() + offset;
+    for (long local = wait[0].getEpochSecond() + offset; local < end; ) {
+      long minuteEnds = Math.min(end, (Math.floorDiv(local, 60L) + 1) * 60);
       LocalDate day = LocalDate.ofEpochDay(Math.floorDiv(local, 86_400L));
       if (!day.isBefore(first) && !day.isAfter(last)) {
         int hour = (int) (Math.floorMod(local, 86_400L) / 3_600);
-        hours[(day.getDayOfWeek().getValue() - 1) * 24 + hour]++;
+        hours[(day.getDayOfWeek().getValue() - 1) * 24 + hour] += minuteEnds - local;
       }
+      local = minuteEnds;
     }
   }
 

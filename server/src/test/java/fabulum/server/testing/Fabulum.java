@@ -150,7 +150,12 @@ public final class Fabulum implements AutoCloseable {
   }
 
   private static CachingMetadataReaderFactory classFiles() {
-    CachingMetadataReaderFactory files = new CachingMetadataReaderFactory();
+    CachingMetadataReaderFactory files =
+        new CachingMetadataReaderFactory() {
+          /** Each program would have it forgotten, and the next one read every class file anew. */
+          @Override
+          public void clearCache() {}
+        };
     files.setCacheLimit(MOST_CLASS_FILES);
     return files;
   }

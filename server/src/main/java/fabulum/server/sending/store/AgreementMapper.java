@@ -9,13 +9,13 @@ import org.apache.ibatis.annotations.Mapper;
 public interface AgreementMapper {
   void insert(NotedChange change);
 
-  /** In the order in which they were noted. */
   /** All that was noted of numbers of which something was withdrawn, in order. */
   List<NotedChange> listWithdrawn();
 
   /** All that was noted of numbers of which an agreement to news was, in order. */
   List<NotedChange> listOfNews();
 
+  /** In the order in which they were noted. */
   List<NotedChange> list(long numberId);
 
   /** Keeps two changes of one number apart until the end of the transaction. */
