@@ -74,7 +74,7 @@ class CrashTest {
    * The most texts that customers send from one wait for traffic to the next. Without a limit, more
    * would come than the program can catch up with where it takes long to start.
    */
-  private static final int MOST_TEXTS = 200;
+  private static final int MOST_TEXTS = 60;
 
   private static final Duration PATIENCE = Duration.ofMinutes(5);
 

@@ -40,7 +40,6 @@ import java.util.stream.Stream;
 import org.springframework.beans.factory.support.BeanDefinitionBuilder;
 import org.springframework.beans.factory.support.BeanDefinitionRegistry;
 import org.springframework.boot.SpringApplication;
-import org.springframework.boot.web.server.servlet.context.AnnotationConfigServletWebServerApplicationContext;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -134,8 +133,7 @@ public final class Fabulum implements AutoCloseable {
   public static Fabulum start(Path folder, String... more) {
     SpringApplication application =
         new SpringApplication(FabulumApplication.class, Inside.class, ApiText.class);
-    application.setApplicationContextFactory(
-        type -> new AnnotationConfigServletWebServerApplicationContext(new RememberedBeans()));
+    application.setApplicationContextFactory(type -> new RememberingContext());
     application.addInitializers(Fabulum::remembersClassFiles);
     return new Fabulum(application.run(arguments(folder, more)));
   }
