@@ -40,7 +40,12 @@ export default defineConfig({
     // It ends before the second compiler has paid for itself.
     // Texts leave at once; one journey sets a pause of its own. What 24,000 texts mean is worked out for minutes on one core, and no
     // journey searches by it.
-    env: { JAVA_TOOL_OPTIONS: '-XX:TieredStopAtLevel=1', FABULUM_PEOPLE_PAUSE: '0s', FABULUM_MEANING_USED: 'false' },
+    env: {
+      JAVA_TOOL_OPTIONS: '-XX:TieredStopAtLevel=1',
+      FABULUM_ARCHIVE: 'false',
+      FABULUM_PEOPLE_PAUSE: '0s',
+      FABULUM_MEANING_USED: 'false',
+    },
     url: 'http://localhost:8480/',
     reuseExistingServer: process.env.FABULUM_RUN !== undefined,
     timeout: 300_000,
