@@ -15,8 +15,10 @@ import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
@@ -56,6 +58,9 @@ class FigureKeeper implements DisposableBean {
 
   /** The clocks by which the days of lines are summed, or are being summed again. */
   private final Map<Long, String> zones = new HashMap<>();
+
+  /** Lines of which it is not kept yet that they are summed by their clocks. */
+  private final Set<Long> unkept = new HashSet<>();
 
   private volatile int allAgain;
   private volatile int left;
@@ -228,6 +233,7 @@ class FigureKeeper implements DisposableBean {
     again.removeIf(day -> ids.contains(day.line()));
     wanted.forEach(line -> {
       zones.put(line.id(), line.zone());
+      unkept.add(line.id());
       again.addAll(days.all(line));
     });
     allAgain = again.size();
@@ -263,12 +269,14 @@ class FigureKeeper implements DisposableBean {
     note();
   }
 
-  /** That all days of the lines are summed by these clocks. */
+  /** That all days of these lines are summed by their clocks now. */
   private void keepZones() {
-    zones.forEach((line, zone) -> {
+    for (Iterator<Long> each = unkept.iterator(); each.hasNext(); ) {
+      long line = each.next();
       rows.deleteZone(line);
-      rows.insertZone(line, zone);
-    });
+      rows.insertZone(line, Objects.requireNonNull(zones.get(line)));
+      each.remove();
+    }
   }
 
   /** Notes up to which change everything is summed. */
