@@ -12,10 +12,13 @@ import fabulum.core.promise.Promise;
 import fabulum.server.access.Permits;
 import fabulum.server.access.StaffId;
 import fabulum.server.access.TeamId;
+import fabulum.server.feed.ChangeFeed;
+import fabulum.server.figures.store.FigureMapper;
 import fabulum.server.lines.Lines;
 import fabulum.server.lines.NewLine;
 import fabulum.server.people.People;
 import fabulum.server.people.Teams;
+import fabulum.server.platform.DiskReserve;
 import fabulum.server.testing.Answer;
 import fabulum.server.testing.Browser;
 import fabulum.server.testing.Fabulum;
@@ -389,6 +392,25 @@ class FiguresTest {
     answered(maren, 1);
     keeper.upToDate();
     assertThat(keeper.percent()).isEqualTo(100);
+  }
+
+  /** What was summed before the program ended holds. */
+  @Test
+  void afterAnotherStartNoDayIsSummedAgain() {
+    answered(maren, 1);
+    FigureKeeper keeper = fabulum.context.getBean(FigureKeeper.class);
+    keeper.upToDate();
+    keeper.sumAgain();
+    FigureKeeper next =
+        new FigureKeeper(
+            fabulum.context.getBean(FigureMapper.class),
+            fabulum.context.getBean(DaySummer.class),
+            fabulum.context.getBean(TouchedDays.class),
+            fabulum.context.getBean(ChangeFeed.class),
+            fabulum.context.getBean(Lines.class),
+            fabulum.context.getBean(DiskReserve.class));
+    next.upToDate();
+    assertThat(next.percent()).isEqualTo(100);
   }
 
   @ParameterizedTest
