@@ -1,7 +1,7 @@
 import { Box, Button, TextField } from '@mui/material';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { ask, keys, linesQuery } from '../../shared/api';
+import { ask, beginSession, keys, linesQuery } from '../../shared/api';
 import { mySignInsQuery } from './queries';
 import { Moment, ProblemNote, whyOf } from '../../shared/ui';
 import { browserWords } from './model/browser';
@@ -27,7 +27,7 @@ function Password() {
     onSuccess: (session) => {
       setOld('');
       setWanted('');
-      queries.setQueryData(keys.session, session);
+      beginSession(queries, session);
       void queries.invalidateQueries({ queryKey: keys.me });
     },
   });

@@ -2,7 +2,7 @@ import { Box, Button, Typography } from '@mui/material';
 import { Field, whyOf } from '../../shared/ui';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
-import { ApiProblem, ask, keys } from '../../shared/api';
+import { ApiProblem, ask, beginSession } from '../../shared/api';
 import { FrontPage } from './FrontPage';
 
 /** Before anything else, a password given for one use is replaced. */
@@ -12,7 +12,7 @@ export function ChangePassword() {
   const [wanted, setWanted] = useState('');
   const change = useMutation({
     mutationFn: () => ask('PUT', '/api/session/password', { body: { old, wanted } }),
-    onSuccess: (session) => queries.setQueryData(keys.session, session),
+    onSuccess: (session) => beginSession(queries, session),
   });
   const submit = (event: FormEvent) => {
     event.preventDefault();

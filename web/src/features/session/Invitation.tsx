@@ -1,7 +1,7 @@
 import { Box, Button, Typography } from '@mui/material';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { ApiProblem, ask, keys, type Staff } from '../../shared/api';
+import { ApiProblem, ask, beginSession, type Staff } from '../../shared/api';
 import { Field, MarkPicker, ProblemNote, whyOf } from '../../shared/ui';
 import { FrontPage } from './FrontPage';
 
@@ -37,7 +37,7 @@ function Form({ secret, staff, onIn }: { secret: string; staff: Staff; onIn: () 
   const come = useMutation({
     mutationFn: () => ask('POST', '/api/invitations/{secret}', { path: { secret }, body: { ...profile, password } }),
     onSuccess: (session) => {
-      queries.setQueryData(keys.session, session);
+      beginSession(queries, session);
       onIn();
     },
   });

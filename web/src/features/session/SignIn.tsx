@@ -1,7 +1,7 @@
 import { Box, Button, Typography } from '@mui/material';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useEffect, useRef, useState } from 'react';
-import { ApiProblem, ask, keys, rescue } from '../../shared/api';
+import { ApiProblem, ask, beginSession } from '../../shared/api';
 import { Field, useTitle } from '../../shared/ui';
 import { FrontPage } from './FrontPage';
 
@@ -17,10 +17,7 @@ export function SignIn() {
       await ask('GET', '/api/session').catch(() => undefined); // brings the token that guards against foreign pages
       return ask('POST', '/api/session', { body: { name, password } });
     },
-    onSuccess: (session) => {
-      rescue(session);
-      queries.setQueryData(keys.session, session);
-    },
+    onSuccess: (session) => beginSession(queries, session),
     onError: () => setPassword(''),
   });
   const submit = (event: FormEvent) => {

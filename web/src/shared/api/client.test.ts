@@ -2,7 +2,7 @@
 import { QueryClient, QueryObserver } from '@tanstack/react-query';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { session } from '../../testing/data';
-import { ApiProblem, ask, endSession, keys, rescue, rescued, sessionQuery } from '.';
+import { ApiProblem, ask, beginSession, endSession, keys, onSignedOut, rescued, sessionQuery } from '.';
 
 afterEach(() => {
   vi.unstubAllGlobals();
@@ -45,14 +45,38 @@ describe('the end of a session', () => {
     expect(Object.keys(localStorage)).toEqual([]);
     expect(queries.getQueryData(keys.dossier(7))).toBeUndefined();
     expect(queries.getQueryData(keys.session)).toBeNull();
-    rescue({ ...session, staff: { ...session.staff, id: 2 } });
+    beginSession(queries, { ...session, staff: { ...session.staff, id: 2 } });
     expect(Object.keys(localStorage)).toEqual([]);
     expect(rescued()).toBe(0);
 
     fill();
     endSession(queries);
-    rescue(session);
+    beginSession(queries, session);
     expect(localStorage.getItem('fabulum.draft.1.7.REPLY')).toBe('mine');
+  });
+
+  it('is not brought about by what was asked in the session before, however late the answer is', async () => {
+    const queries = new QueryClient();
+    onSignedOut(() => endSession(queries));
+    const late: ((no: Response) => void)[] = [];
+    vi.stubGlobal('fetch', () => new Promise<Response>((answer) => late.push(answer)));
+    const no = () => new Response('{"type":"urn:fabulum:problem:not-signed-in"}', { status: 401 });
+    const watch = () => ask('DELETE', '/api/conversations/{id}/watch', { path: { id: 1 } }).catch(() => undefined);
+    const before: Promise<unknown>[] = [watch()];
+    endSession(queries);
+    before.push(
+      watch(),
+      queries.fetchQuery({ ...sessionQuery, staleTime: 0 }).catch(() => undefined),
+    );
+    beginSession(queries, session);
+    late.forEach((answer) => answer(no()));
+    await Promise.all(before);
+    expect(queries.getQueryData(keys.session)).toEqual(session);
+
+    const now = watch();
+    late.at(-1)?.(no());
+    await now;
+    expect(queries.getQueryData(keys.session)).toBeNull();
   });
 
   it('is heard at once by whoever watches the session', () => {

@@ -32,6 +32,13 @@ export function onSignedOut(listener: SignedOutListener): void {
   signedOut = listener;
 }
 
+let sessions = 0;
+
+/** Another session holds from now on, or none: what was asked before says nothing of it, however late it is answered. */
+export function sessionChanged(): void {
+  sessions++;
+}
+
 /** A request without an answer by then has failed, and what was pressed can be pressed again. */
 export const PATIENCE_MS = 30_000;
 
@@ -89,6 +96,7 @@ export async function request(method: Method, path: string, body?: unknown, keep
   if (body !== undefined) headers['Content-Type'] = 'application/json';
   // Kept for later, acts would overtake each other when the connection is back.
   if (method !== 'GET' && isOffline()) throw noConnection(OFFLINE);
+  const asked = sessions;
   const answered = await fetch(path, {
     method,
     headers,
@@ -102,6 +110,6 @@ export async function request(method: Method, path: string, body?: unknown, keep
     })
     .catch(noAnswer);
   if (!(answered instanceof ApiProblem)) return answered;
-  if (answered.type === 'urn:fabulum:problem:not-signed-in') signedOut();
+  if (answered.type === 'urn:fabulum:problem:not-signed-in' && asked === sessions) signedOut();
   throw answered;
 }

@@ -2,7 +2,7 @@ export { ask, type Answer } from './ask';
 export { ApiProblem, isOffline, onSignedOut, PATIENCE_MS } from './client';
 export { isSending, sendingKey, sendScope, useOnline } from './sending';
 export { shownNow } from './shown';
-export { endSession, rescue, rescued } from './session';
+export { beginSession, endSession, rescued } from './session';
 export * from './queries';
 export { upload } from './upload';
 export type * from './types';

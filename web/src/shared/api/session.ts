@@ -1,4 +1,5 @@
 import { hashKey, type QueryClient } from '@tanstack/react-query';
+import { sessionChanged } from './client';
 import { keys } from './queries';
 import type { Session } from './types';
 
@@ -22,18 +23,30 @@ export function endSession(queries: QueryClient): void {
     localStorage.removeItem(key);
   }
   sessionStorage.clear();
+  sessionChanged();
   // Who watches the session must hear of its end: that one query stays.
   queries.removeQueries({ predicate: ({ queryKey }) => hashKey(queryKey) !== hashKey(keys.session) });
   queries.getMutationCache().clear();
-  queries.setQueryData(keys.session, null);
+  setSession(queries, null);
 }
 
-/** Gives a person who signs in again on the same page back what they had typed; what others had typed is gone for good. */
-export function rescue(session: Session): void {
+/** What was asked a moment ago about the session is not listened to any more. */
+function setSession(queries: QueryClient, session: Session | null): void {
+  void queries.cancelQueries({ queryKey: keys.session, exact: true });
+  queries.setQueryData(keys.session, session);
+}
+
+/**
+ * A session has begun, or goes on under another name of its own. A person who signs in again on the same page gets back what they had
+ * typed; what others had typed is gone for good.
+ */
+export function beginSession(queries: QueryClient, session: Session): void {
   for (const [key, draft] of held) {
     if (key.startsWith(`${DRAFTS}${session.staff.id}.`)) localStorage.setItem(key, draft);
   }
   held.clear();
+  sessionChanged();
+  setSession(queries, session);
 }
 
 /** How much is held; for tests. */
