@@ -44,11 +44,11 @@ public final class SentenceMeaning implements Meaning {
 
     private static OnnxBertBiEncoder load() {
       OrtEnvironment environment = OrtEnvironment.getEnvironment();
-      try (InputStream words = packed(MODEL);
+      try (InputStream network = packed(MODEL);
           InputStream tokenizer = packed(TOKENIZER);
           OrtSession.SessionOptions options = new OrtSession.SessionOptions()) {
         options.setIntraOpNumThreads(1);
-        OrtSession session = environment.createSession(words.readAllBytes(), options);
+        OrtSession session = environment.createSession(network.readAllBytes(), options);
         return new OnnxBertBiEncoder(environment, session, tokenizer, PoolingMode.CLS);
       } catch (IOException e) {
         throw new UncheckedIOException(e);

@@ -15,7 +15,6 @@ import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.HashMap;
 import java.util.HashSet;
-import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -271,12 +270,11 @@ class FigureKeeper implements DisposableBean {
 
   /** That all days of these lines are summed by their clocks now. */
   private void keepZones() {
-    for (Iterator<Long> each = unkept.iterator(); each.hasNext(); ) {
-      long line = each.next();
+    for (Long line : unkept) {
       rows.deleteZone(line);
       rows.insertZone(line, Objects.requireNonNull(zones.get(line)));
-      each.remove();
     }
+    unkept.clear();
   }
 
   /** Notes up to which change everything is summed. */
