@@ -8,6 +8,7 @@ import dev.langchain4j.model.embedding.onnx.AbstractInProcessEmbeddingModel;
 import dev.langchain4j.model.embedding.onnx.OnnxBertBiEncoder;
 import dev.langchain4j.model.embedding.onnx.PoolingMode;
 import fabulum.core.meaning.Meaning;
+import fabulum.core.suggest.Suggester;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -23,9 +24,15 @@ public final class SentenceMeaning implements Meaning {
   private static final String TOKENIZER = "/bge-small-en-v1.5-q-tokenizer.json";
 
   private final EmbeddingModel model = new OneThread();
+  private final KnownPoints known = KnownPoints.of(Suggester.fixedTexts());
 
   @Override
   public float[] of(String words) {
+    return known.find(words).orElseGet(() -> computed(words));
+  }
+
+  /** By the model itself, though the text be one that is known. */
+  float[] computed(String words) {
     // The model takes no empty text.
     return model.embed(words.isBlank() ? "-" : words).content().vector();
   }

@@ -3,9 +3,12 @@ package fabulum.meaning;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fabulum.core.meaning.Meaning;
+import fabulum.core.meaning.Points;
 import fabulum.core.suggest.Lesson;
 import fabulum.core.suggest.Suggester;
 import fabulum.core.suggest.Suggestion;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import java.util.ServiceLoader;
 import java.util.Set;
@@ -30,5 +33,30 @@ class SentenceMeaningTest {
         .startsWith(3L);
     assertThat(suggester.suggest("Happy birthday!", Set.of(1L, 2L, 3L), id -> true)).isEmpty();
     assertThat(meaning.of(" ")).hasSameSizeAs(meaning.of("x"));
+  }
+
+  /** Otherwise the file has to be written anew: bench/suggest --known. */
+  @Test
+  void whatIsKnownBeforehandLiesWhereTheModelSays() {
+    SentenceMeaning model = new SentenceMeaning();
+    List<String> texts = Suggester.fixedTexts();
+    KnownPoints known = KnownPoints.of(texts);
+    assertThat(texts).hasSizeGreaterThan(2_000).allMatch(text -> known.find(text).isPresent());
+    assertThat(known.find("not one of them")).isEmpty();
+    for (int i = 0; i < texts.size(); i += 97) {
+      String text = texts.get(i);
+      float[] said = Points.unit(model.computed(text));
+      assertThat(Points.likeness(Points.unit(model.of(text)), said)).as(text).isGreaterThan(0.999f);
+    }
+  }
+
+  @Test
+  void textsThatStandInTheFileOtherwiseAreNotTaken() {
+    List<String> texts = new ArrayList<>(Suggester.fixedTexts());
+    texts.set(1, "a new piece of talk");
+    KnownPoints known = KnownPoints.of(texts);
+    assertThat(known.find(texts.get(0))).isPresent();
+    assertThat(known.find(texts.get(1))).isEmpty();
+    assertThat(known.find(texts.get(2))).isPresent();
   }
 }

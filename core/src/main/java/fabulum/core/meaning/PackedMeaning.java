@@ -31,6 +31,15 @@ public final class PackedMeaning {
     return packed;
   }
 
+  /** The point again; of its length only the direction is left. */
+  public static float[] unpack(byte[] packed) {
+    float[] point = new float[packed.length];
+    for (int i = 0; i < point.length; i++) {
+      point[i] = packed[i];
+    }
+    return point;
+  }
+
   /**
    * Compares many packed points with one, seen from the middle of all that is said: so what all
    * texts of a business have in common does not make them alike.

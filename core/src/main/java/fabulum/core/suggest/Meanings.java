@@ -3,6 +3,7 @@ package fabulum.core.suggest;
 import fabulum.core.meaning.Points;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 
 /**
  * Where texts lie in the space of meaning, seen from the middle of what is said here: so what all
@@ -19,6 +20,7 @@ final class Meanings {
   private static final float FEW = 200;
 
   private final List<float[]> background;
+  private final List<float[]> talk;
   private final Asks asks;
   private final List<float[]> raw = new ArrayList<>();
   private final List<float[]> seen = new ArrayList<>();
@@ -30,21 +32,24 @@ final class Meanings {
   /**
    * From where texts are seen.
    *
-   * @param background everyday talk, as it is seen from there
+   * @param talk everyday and small talk, as it is seen from there
    * @param asks what customers ask, as it is seen from there
    */
-  private record View(float[] middle, List<float[]> background, Asks asks) {}
+  private record View(float[] middle, List<float[]> talk, Asks asks) {}
 
   /**
    * Begins.
    *
-   * @param background where everyday talk lies that no business is asked for
+   * @param background where everyday talk lies that no business is asked for; the middle is between
+   *     it and what is added
+   * @param small where small talk lies that no business is asked for either
    * @param asks where the wordings of each common ask lie
    */
-  Meanings(List<float[]> background, List<List<float[]>> asks) {
+  Meanings(List<float[]> background, List<float[]> small, List<List<float[]>> asks) {
     this.background = units(background);
+    this.talk = Stream.concat(this.background.stream(), units(small).stream()).toList();
     this.asks = new Asks(asks.stream().map(Meanings::units).toList());
-    this.views = new ArrayList<>(List.of(new View(new float[0], this.background, this.asks)));
+    this.views = new ArrayList<>(List.of(new View(new float[0], talk, this.asks)));
   }
 
   private static List<float[]> units(List<float[]> points) {
@@ -75,7 +80,7 @@ final class Meanings {
         0,
         new View(
             middle,
-            background.stream().map(point -> Points.from(middle, point)).toList(),
+            talk.stream().map(point -> Points.from(middle, point)).toList(),
             asks.from(middle)));
     for (int i = 0; i < raw.size(); i++) {
       seen.set(i, fromMiddle(raw.get(i)));
@@ -96,10 +101,7 @@ final class Meanings {
     float[] point = fromMiddle(Points.unit(question));
     float[] nearness = view().asks().nearness(point);
     return new Compared.ByMeaning(
-        likeness(point, seen),
-        likeness(point, view().background()),
-        nearness,
-        Asks.standing(nearness));
+        likeness(point, seen), likeness(point, view().talk()), nearness, Asks.standing(nearness));
   }
 
   /** What a text that is here is about, of what is commonly asked. */

@@ -47,7 +47,7 @@ public final class Suggester {
    */
   private record Limits(double none, double first, double least) {
     static Limits of(boolean byMeaning) {
-      return new Limits(byMeaning ? 0.53 : 0.35, 0.12, 0.03);
+      return new Limits(byMeaning ? 0.43 : 0.35, 0.12, 0.03);
     }
   }
 
@@ -57,6 +57,7 @@ public final class Suggester {
     this.meanings =
         new Meanings(
             meaning.map(one -> points(one, Everyday.TALK)).orElseGet(List::of),
+            meaning.map(one -> points(one, SmallTalk.ALL)).orElseGet(List::of),
             meaning
                 .map(
                     one -> CommonAsks.ALL.stream().map(ask -> points(one, ask.wordings())).toList())
@@ -67,8 +68,12 @@ public final class Suggester {
    * What it compares with in every business: nobody's own words, so they may always be remembered.
    */
   public static List<String> fixedTexts() {
-    return Stream.concat(
-            Everyday.TALK.stream(), CommonAsks.ALL.stream().flatMap(ask -> ask.wordings().stream()))
+    return Stream.of(
+            Everyday.TALK.stream(),
+            SmallTalk.ALL.stream(),
+            CommonAsks.ALL.stream().flatMap(ask -> ask.wordings().stream()))
+        .flatMap(texts -> texts)
+        .distinct()
         .toList();
   }
 
