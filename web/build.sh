@@ -9,7 +9,7 @@ if [ ! -e node_modules/.package-lock.json ] || [ package-lock.json -nt node_modu
   npm ci --no-audit --no-fund --loglevel=error
   touch node_modules/.package-lock.json
 fi
-newest=$(find src public index.html handsets.html package.json package-lock.json vite.config.ts budget.js tsconfig.json ../docs/openapi.json -newer dist/built -print -quit 2>/dev/null || echo none)
+newest=$(find src public index.html handsets.html package.json package-lock.json vite.config.ts pack.js budget.js tsconfig.json ../docs/openapi.json -newer dist/built -print -quit 2>/dev/null || echo none)
 if [ -e dist/built ] && [ -z "$newest" ]; then
   exit 0
 fi

@@ -4,7 +4,7 @@ import reactHooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
 export default tseslint.config(
-  { ignores: ['dist', 'target', 'src/shared/api/schema.d.ts', '*.cjs', 'eslint.config.js', 'budget.js'] },
+  { ignores: ['dist', 'target', 'src/shared/api/schema.d.ts', '*.cjs', 'eslint.config.js', 'budget.js', 'pack.js'] },
   js.configs.recommended,
   ...tseslint.configs.recommendedTypeChecked,
   jsxA11y.flatConfigs.recommended,

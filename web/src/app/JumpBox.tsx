@@ -1,8 +1,9 @@
-import { Autocomplete, Box, InputBase } from '@mui/material';
+import { Autocomplete, Box } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
-import { useEffect, useRef, useState } from 'react';
+import { type RefObject, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { type Conversation, linesQuery } from '../shared/api';
+import { JumpField } from './JumpField';
 import { jumpQuery } from './queries';
 import { EVERYTHING, writeSentence } from '../shared/sentence';
 
@@ -15,31 +16,33 @@ const isWords = (choice: Choice): choice is { saying: string } => 'saying' in ch
 const nameOf = (choice: Choice) =>
   isWords(choice) ? `Texts that say “${choice.saying}”` : (choice.customerName ?? choice.number);
 
-/** Goes to any conversation by a piece of a name, a number or a detail such as the boat. Ctrl+K. */
-export function JumpBox() {
+interface Props {
+  words: string;
+  onWords: (words: string) => void;
+  field: RefObject<HTMLInputElement | null>;
+  /** The person has begun to type before this was there. */
+  typing: boolean;
+}
+
+/** Goes to any conversation by a piece of a name, a number or a detail such as the boat. */
+export function JumpBox({ words, onWords, field, typing }: Props) {
   const navigate = useNavigate();
-  const [words, setWords] = useState('');
-  const field = useRef<HTMLInputElement>(null);
+  const [open, setOpen] = useState(typing && words !== '');
   // Never what was found for other words: the person who types and presses Enter at once would land elsewhere.
   const found = useQuery(jumpQuery(words));
   const lines = useQuery(linesQuery).data ?? [];
-  useEffect(() => {
-    const pressed = (event: KeyboardEvent) => {
-      if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'k') {
-        event.preventDefault();
-        field.current?.focus();
-        field.current?.select();
-      }
-    };
-    window.addEventListener('keydown', pressed);
-    return () => window.removeEventListener('keydown', pressed);
-  }, []);
   return (
     <Autocomplete
       sx={{ width: 'min(280px, 100%)' }}
       value={null}
+      open={open}
+      onOpen={() => setOpen(true)}
+      onClose={() => setOpen(false)}
       inputValue={words}
-      onInputChange={(_, next) => setWords(next)}
+      onInputChange={(_, next, why) => {
+        // That is what it does when it comes: what was typed before would be gone.
+        if (why !== 'reset') onWords(next);
+      }}
       options={words.trim() === '' ? NONE : found.data ? [...found.data, { saying: words.trim() }] : NONE}
       filterOptions={(options) => options}
       getOptionLabel={nameOf}
@@ -55,7 +58,7 @@ export function JumpBox() {
           const show = writeSentence({ ...EVERYTHING, saying: choice.saying });
           void navigate({ pathname: '/inbox', search: new URLSearchParams({ show }).toString() });
         } else if (choice) void navigate(`/inbox/${choice.id}`);
-        setWords('');
+        onWords('');
       }}
       renderOption={({ key, ...props }, choice) => (
         <Box component="li" key={key} {...props} sx={{ display: 'block !important' }}>
@@ -68,22 +71,7 @@ export function JumpBox() {
         </Box>
       )}
       renderInput={(params) => (
-        <InputBase
-          ref={params.slotProps.input.ref}
-          inputRef={field}
-          placeholder="Jump to…  Ctrl+K"
-          inputProps={{ ...params.slotProps.htmlInput, 'aria-label': 'Jump to a customer, a number or words' }}
-          sx={{
-            width: '100%',
-            px: 1,
-            py: 0.25,
-            border: 1,
-            borderColor: 'divider',
-            borderRadius: 1,
-            bgcolor: 'background.paper',
-            typography: 'body2',
-          }}
-        />
+        <JumpField ref={params.slotProps.input.ref} input={params.slotProps.htmlInput} field={field} typing={typing} />
       )}
     />
   );

@@ -6,7 +6,7 @@ import type { LineState } from '../realtime';
 import { NoticesMenu, noticesQuery } from '../features/notices';
 import { countsQuery, type Session, useOnline } from '../shared/api';
 import { ActButton, useRefusal, useUnseenInTitle, part } from '../shared/ui';
-import { JumpBox } from './JumpBox';
+import { JumpPlace } from './JumpPlace';
 import { MyMenu } from './MyMenu';
 import { UndoBar } from './UndoBar';
 
@@ -117,7 +117,7 @@ export function Masthead({ session, lineState, onHelp, onWrite }: Props) {
           order: { xs: 4, sm: 0 },
         }}
       >
-        <JumpBox />
+        <JumpPlace />
       </Box>
       <Box sx={{ order: { xs: 5, sm: 0 } }}>
         <ActButton hint="W" refusal={mayText} variant="outlined" onClick={onWrite} sx={{ whiteSpace: 'nowrap' }}>

@@ -101,8 +101,7 @@ class SuggesterTest {
           "Way. Left at the mill.", new float[] {0, 9, 0},
           "over the bridge, then right", new float[] {0, 9, 0});
 
-  private static final Meaning BY_ASK =
-      words -> ONE_ASK.getOrDefault(words, new float[] {0, 0, 9});
+  private static final Meaning BY_ASK = words -> ONE_ASK.getOrDefault(words, new float[] {0, 0, 9});
 
   /** The model knows English only; what it makes of another language is not believed. */
   @ParameterizedTest
