@@ -36,7 +36,7 @@ import org.springframework.web.bind.annotation.RestController;
  * Rounds are interleaved, and each begins with a write, so that nothing is answered from the last result.
  */
 public final class Lists {
-  private static final int WARM_UP = 150;
+  private static final int WARM_UP = 1_000;
   private static final int ROUNDS = 300;
   private static final int SHORT_SCRIPT = 200;
   private static final int LONG_SCRIPT = 5_000;

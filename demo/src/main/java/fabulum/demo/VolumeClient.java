@@ -1,11 +1,15 @@
 package fabulum.demo;
 
 import java.io.IOException;
+import java.io.InputStream;
 import java.net.CookieManager;
+import java.net.HttpURLConnection;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.util.stream.Collectors;
 
 /** Speaks to a program that {@link Volume} filled as a page does, for measuring. */
 public final class VolumeClient {
@@ -13,6 +17,7 @@ public final class VolumeClient {
 
   private final HttpClient http;
   private final String base;
+  private final String cookies;
 
   /**
    * Signs in.
@@ -20,12 +25,12 @@ public final class VolumeClient {
    * @param name of a colleague that {@link Volume} made
    */
   public VolumeClient(int port, String name) throws IOException, InterruptedException {
-    CookieManager cookies = new CookieManager();
-    this.http = HttpClient.newBuilder().cookieHandler(cookies).build();
+    CookieManager jar = new CookieManager();
+    this.http = HttpClient.newBuilder().cookieHandler(jar).build();
     this.base = "http://localhost:" + port;
     send(HttpRequest.newBuilder(URI.create(base + "/api/session")));
     String token =
-        cookies.getCookieStore().getCookies().stream()
+        jar.getCookieStore().getCookies().stream()
             .filter(cookie -> cookie.getName().equals("XSRF-TOKEN"))
             .findFirst()
             .orElseThrow()
@@ -37,13 +42,26 @@ public final class VolumeClient {
             .header("Content-Type", "application/json")
             .POST(HttpRequest.BodyPublishers.ofString(body));
     require("signing in", send(signIn));
+    this.cookies =
+        jar.getCookieStore().getCookies().stream()
+            .map(cookie -> cookie.getName() + "=" + cookie.getValue())
+            .collect(Collectors.joining("; "));
   }
 
-  /** What is at an address; an answer other than 200 is an error. */
-  public String get(String path) throws IOException, InterruptedException {
-    HttpResponse<String> answer = send(HttpRequest.newBuilder(URI.create(base + path)));
-    require(path, answer);
-    return answer.body();
+  /**
+   * What is at an address; an answer other than 200 is an error. Asked in the thread of the caller,
+   * on a connection that is kept: what is measured is the program, and not how threads of a client
+   * wake each other.
+   */
+  public String get(String path) throws IOException {
+    HttpURLConnection asked = (HttpURLConnection) URI.create(base + path).toURL().openConnection();
+    asked.setRequestProperty("Cookie", cookies);
+    if (asked.getResponseCode() != OK) {
+      throw new IllegalStateException(path + " was answered " + asked.getResponseCode());
+    }
+    try (InputStream body = asked.getInputStream()) {
+      return new String(body.readAllBytes(), StandardCharsets.UTF_8);
+    }
   }
 
   /** Opens a stream and leaves it open; what comes on it is read and forgotten. */

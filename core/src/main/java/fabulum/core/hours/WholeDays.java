@@ -1,6 +1,5 @@
 package fabulum.core.hours;
 
-import java.time.DayOfWeek;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -24,9 +23,17 @@ record WholeDays(Hours hours, int[] upTo) {
 
   static WholeDays of(Hours hours) {
     int[] upTo = new int[8];
-    for (DayOfWeek day : DayOfWeek.values()) {
-      int open = OpenDay.minutesOpen(hours, day).stream().mapToInt(span -> span[1] - span[0]).sum();
-      upTo[day.getValue()] = upTo[day.getValue() - 1] + open;
+    for (Span span : hours.week()) {
+      int at = span.start();
+      for (int left = span.minutes(); left > 0; ) {
+        int here = Math.min(left, Span.MINUTES_A_DAY - at % Span.MINUTES_A_DAY);
+        upTo[at / Span.MINUTES_A_DAY % 7 + 1] += here;
+        at += here;
+        left -= here;
+      }
+    }
+    for (int day = 1; day < upTo.length; day++) {
+      upTo[day] += upTo[day - 1] + (hours.week().isEmpty() ? Span.MINUTES_A_DAY : 0);
     }
     return new WholeDays(hours, upTo);
   }
