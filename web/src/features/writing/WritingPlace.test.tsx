@@ -1,6 +1,6 @@
 // @vitest-environment happy-dom
 import { act, cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
-import { createRef } from 'react';
+import { cloneElement, createRef } from 'react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { type Dossier, keys } from '../../shared/api';
 import { checked, conversation, dock, maren, priya, session } from '../../testing/data';
@@ -306,6 +306,30 @@ describe('the writing place', () => {
     send();
     await waitFor(() => expect(lastOffer()).toMatchObject({ back: { text: 55 }, forMs: 20_000 }));
     withdrawOffer();
+  });
+
+  it.each([
+    ['here', []],
+    [
+      'from elsewhere, before the paper was there',
+      [{ paper: 'REPLY' as const, words: 'At nine.', at: '2026-06-09T19:00:00Z' }],
+    ],
+  ])('puts a text that is taken back %s onto the paper once, however late the server says so', (_, drafts) => {
+    const page = lay({}, session, { ...dossier, drafts });
+    const detail: WordsBack = { conversation: 7, words: 'At nine.' };
+    if (drafts.length === 0) act(() => void window.dispatchEvent(new CustomEvent(WORDS_BACK, { detail })));
+    expect(paper().value).toBe('At nine.');
+    write('At ten.');
+    // It was asked before the person wrote on, and is answered now.
+    const heard = { ...dossier, drafts: [{ paper: 'REPLY' as const, words: 'At nine.', at: '2026-06-09T19:00:02Z' }] };
+    page.again(cloneElement(page.place, { dossier: heard }));
+    expect(paper().value).toBe('At ten.');
+    const other = {
+      ...dossier,
+      drafts: [{ paper: 'REPLY' as const, words: 'No.\nAt ten.', at: '2026-06-09T19:00:03Z' }],
+    };
+    page.again(cloneElement(page.place, { dossier: other }));
+    expect(paper().value).toBe('No.\nAt ten.');
   });
 
   it('puts a text that is taken back onto the paper again, above what was begun since', async () => {

@@ -76,11 +76,14 @@ export function useSheet(staff: number, dossier: Dossier, paper: Paper) {
   // A text that a colleague returned, or that was taken back from waiting for one, is on the paper again as well.
   const kept = dossier.drafts.find((draft) => draft.paper === paper);
   const known = useRef(kept);
+  // It comes back once: the server may say so again after the person wrote something else in its place.
+  const back = useRef(kept?.reference === undefined ? kept?.words : undefined);
   useEffect(() => {
     const before = known.current;
     known.current = kept;
-    const next = kept && kept.at !== before?.at ? returned(latest.current, kept, before) : undefined;
+    const next = kept && kept.at !== before?.at ? returned(latest.current, kept, before, back.current) : undefined;
     if (!next) return;
+    back.current = kept?.words;
     latest.current = next;
     setSheet(next);
     localStorage.setItem(place, JSON.stringify(next));
@@ -89,6 +92,7 @@ export function useSheet(staff: number, dossier: Dossier, paper: Paper) {
   // A text that was taken back before it left is on the paper again, above what was written since.
   const putBack = useEffectEvent((words: string) => {
     const rest = latest.current.words;
+    back.current = words;
     keep({ ...latest.current, words: rest === '' || rest === words ? words : `${words}\n${rest}`, at: Date.now() });
     tellSoon();
   });
@@ -126,6 +130,7 @@ export function useSheet(staff: number, dossier: Dossier, paper: Paper) {
     },
     /** They went out, and the server threw its draft away. What was written on meanwhile stays. */
     sent: (words: string, reference: string) => {
+      back.current = undefined;
       keep(afterSending(latest.current, { words, reference }, crypto.randomUUID()));
       queries.setQueryData<Dossier>(
         keys.dossier(id),

@@ -37,6 +37,19 @@ describe('words begun', () => {
     expect(returned(freshSheet('mine'), kept, undefined)?.reference).toBe('mine');
   });
 
+  it('that came back are not put above what was written in their place, but others are', () => {
+    const local = { ...freshSheet('mine'), words: 'Something else' };
+    const given = { ...kept, words: 'Back again' };
+    expect(returned(local, given, undefined, 'Back again')).toBeUndefined();
+    expect(
+      returned(local, given, { ...given, words: 'Something else', reference: 'mine' }, 'Back again'),
+    ).toBeUndefined();
+    expect(returned(local, { ...kept, words: 'Back again\nSome' }, undefined, 'Back again')).toBeUndefined();
+    expect(returned(local, { ...kept, words: 'Back again, sooner' }, undefined, 'Back again')?.words).toBe(
+      'Back again, sooner\nSomething else',
+    );
+  });
+
   it('kept before that was remembered are still words', () => {
     const old = JSON.stringify({ words: 'old', reference: 'r', at: 1 });
     expect(readSheet(old)).toEqual({ words: 'old', reference: 'r', at: 1 });

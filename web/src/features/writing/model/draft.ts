@@ -45,12 +45,13 @@ export function newest(local: Sheet | undefined, kept: Draft | undefined, refere
  * Undefined when nothing came back, or it is on the paper already.
  *
  * @param before what the server kept when it was last heard of
+ * @param back words that came back to the paper already; the person may have written others in their place
  */
-export function returned(local: Sheet, kept: Draft, before: Draft | undefined): Sheet | undefined {
+export function returned(local: Sheet, kept: Draft, before: Draft | undefined, back?: string): Sheet | undefined {
   if (kept.reference !== undefined) return undefined;
-  const since = before ? `\n${before.words}` : '';
-  const words = since !== '' && kept.words.endsWith(since) ? kept.words.slice(0, -since.length) : kept.words;
-  if (local.words.startsWith(words)) return undefined;
+  const since = [local.words, before?.words ?? ''].find((had) => had !== '' && kept.words.endsWith(`\n${had}`));
+  const words = since === undefined ? kept.words : kept.words.slice(0, -since.length - 1);
+  if (local.words.startsWith(words) || words === back || (back && words.startsWith(`${back}\n`))) return undefined;
   return {
     ...newest(undefined, kept, local.reference),
     words: local.words === '' ? words : `${words}\n${local.words}`,
