@@ -332,6 +332,17 @@ describe('the writing place', () => {
     expect(paper().value).toBe('No.\nAt ten.');
   });
 
+  it('puts the same words back once more when they were sent again', async () => {
+    const page = lay({ [TEXTS]: { parts: 1 } });
+    const detail: WordsBack = { conversation: 7, words: 'At nine.' };
+    act(() => void window.dispatchEvent(new CustomEvent(WORDS_BACK, { detail })));
+    send();
+    await waitFor(() => expect(paper().value).toBe(''));
+    const drafts = [{ paper: 'REPLY' as const, words: 'At nine.', at: '2026-06-09T19:00:02Z' }];
+    page.again(cloneElement(page.place, { dossier: { ...dossier, drafts } }));
+    expect(paper().value).toBe('At nine.');
+  });
+
   it('puts a text that is taken back onto the paper again, above what was begun since', async () => {
     lay();
     write('And bring the key.');
