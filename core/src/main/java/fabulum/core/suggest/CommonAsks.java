@@ -279,7 +279,7 @@ final class CommonAsks {
       do you mind if I bring the kids; are guests allowed; I have nobody to leave the puppy with; can I bring a carer
       allergies and food: she is allergic to nuts; is there something without milk; he can't have gluten; do you have vegan food; I can't take \
       anything with shellfish; what is in it; she swells up from eggs; do you cook without pork; is there something for diabetics
-      losing one's way on the phone: nobody picks up; I have called three times; your line is busy all day; can somebody ring me; I was on hold \
+      nobody answers the phone: nobody picks up; I have called three times; your line is busy all day; can somebody ring me; I was on hold \
       for half an hour; please call my husband instead; I missed your call, what was it about; when can I speak to a person; which number is the \
       right one
       talk to the person in charge: can I speak to your boss; who decides that; I would like the owner to call me; who do I complain to; is the \
