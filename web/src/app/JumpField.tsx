@@ -16,6 +16,7 @@ export function JumpField({ ref, input, field, typing }: Props) {
     <InputBase
       ref={ref}
       inputRef={field}
+      // The person is typing already, in the field that stood here until the list was fetched.
       // eslint-disable-next-line jsx-a11y/no-autofocus
       autoFocus={typing}
       placeholder="Jump to…  Ctrl+K"

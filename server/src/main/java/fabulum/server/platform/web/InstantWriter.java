@@ -17,18 +17,22 @@ class InstantWriter extends StdScalarSerializer<Instant> {
   private static final long DAY = 86_400;
   private static final int LONGEST = 30;
 
+  /** Years of four digits without a sign. */
+  private static final Instant FIRST = Instant.parse("0000-01-01T00:00:00Z");
+
+  private static final Instant END = Instant.parse("+10000-01-01T00:00:00Z");
+
   InstantWriter() {
     super(Instant.class);
   }
 
   @Override
   public void serialize(Instant at, JsonGenerator json, SerializationContext context) {
-    int day = (int) Math.floorDiv(at.getEpochSecond(), DAY);
-    LocalDate date = LocalDate.ofEpochDay(day);
-    if (date.getYear() < 0 || date.getYear() > 9_999) {
+    if (at.isBefore(FIRST) || !at.isBefore(END)) {
       json.writeString(at.toString());
       return;
     }
+    LocalDate date = LocalDate.ofEpochDay(Math.floorDiv(at.getEpochSecond(), DAY));
     char[] text = new char[LONGEST];
     int second = (int) Math.floorMod(at.getEpochSecond(), DAY);
     int end = digits(text, 0, 4, date.getYear());

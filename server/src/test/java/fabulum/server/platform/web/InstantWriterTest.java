@@ -34,6 +34,13 @@ class InstantWriterTest {
     assertThat(json.writeValueAsString(Instant.parse(text))).isEqualTo('"' + text + '"');
   }
 
+  /** Its number of days has more than 32 bits, and the lower of them are those of a day of 2024. */
+  @Test
+  void aYearFarAwayIsNotTakenForOneOfOurTime() {
+    Instant far = Instant.ofEpochSecond(((1L << 32) + 19_800) * 86_400);
+    assertThat(json.writeValueAsString(far)).isEqualTo('"' + far.toString() + '"');
+  }
+
   @Test
   void soIsEveryOther() {
     Random random = new Random(SEED);
