@@ -496,6 +496,32 @@ class InboxTest {
     assertThat(isUnread(priya, id)).as("what we said last is not unread").isFalse();
   }
 
+  @Test
+  void aRowStandsOnceInTheListHoweverManyTopicsItHas() {
+    long id = waiting("two things at once");
+    List<Long> topics = new ArrayList<>();
+    for (String name : List.of("knots", "sails", "ropes")) {
+      Map<String, Object> topic = Map.of("name", name + id, "colour", "MOSS", "retired", false);
+      topics.add(
+          maren.post("/api/setup/teams/1/topics", topic).require(200).json().path("id").asLong());
+    }
+    for (long topic : topics) {
+      maren.put("/api/conversations/" + id + "/topics/" + topic, null).require(200);
+    }
+
+    JsonNode page =
+        maren
+            .get("/api/conversations?group=OUR_TURN&sentence=topic%20" + topics.get(1))
+            .require(200)
+            .json();
+    assertThat(page.path("rows").valueStream())
+        .singleElement()
+        .satisfies(row ->
+            assertThat(row.path("topics").valueStream().map(JsonNode::asLong))
+                .containsExactlyElementsOf(topics));
+    assertThat(page.path("places").size()).isEqualTo(1);
+  }
+
   private static boolean isUnread(Browser whose, long id) {
     return whose
         .get("/api/conversations/among?group=OUR_TURN&sentence=unread&ids=" + id)

@@ -120,6 +120,11 @@ public record Hours(ZoneId zone, List<Span> week, Set<LocalDate> closedDays) {
     return sum;
   }
 
+  /** Working time from this instant to many others. */
+  public WorkingTime from(Instant from) {
+    return new WorkingTime(this, from);
+  }
+
   /** Working time of one local date that lies between two instants. */
   private Duration on(LocalDate day, Instant from, Instant to) {
     Duration sum = Duration.ZERO;
@@ -261,7 +266,7 @@ public record Hours(ZoneId zone, List<Span> week, Set<LocalDate> closedDays) {
         : plus(now, working.plusNanos(1)).map(first -> first.minusNanos(1));
   }
 
-  private LocalDate dateOf(Instant at) {
+  LocalDate dateOf(Instant at) {
     return at.atZone(zone).toLocalDate();
   }
 

@@ -35,9 +35,4 @@ public record Promise(Duration within) {
   public Optional<Instant> due(Instant waitingSince, Hours hours) {
     return hours.plus(waitingSince, within);
   }
-
-  /** Working time left until {@code due}; negative is how late it is, in working time too. */
-  public static Duration timeLeft(Instant due, Instant now, Hours hours) {
-    return hours.between(now, due);
-  }
 }

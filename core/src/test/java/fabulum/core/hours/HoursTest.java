@@ -158,9 +158,8 @@ class HoursTest {
     Hours hours = new Hours(CHICAGO, workdays(), Set.of());
     Instant due =
         new Promise(Duration.ofHours(1)).due(local(2026, 6, 5, 16, 30), hours).orElseThrow();
-    assertThat(Promise.timeLeft(due, local(2026, 6, 6, 12, 0), hours))
-        .isEqualTo(Duration.ofMinutes(30));
-    assertThat(Promise.timeLeft(due, local(2026, 6, 8, 9, 0), hours))
+    assertThat(hours.from(local(2026, 6, 6, 12, 0)).to(due)).isEqualTo(Duration.ofMinutes(30));
+    assertThat(hours.from(local(2026, 6, 8, 9, 0)).to(due))
         .as("late")
         .isEqualTo(Duration.ofMinutes(-30));
   }
@@ -184,7 +183,7 @@ class HoursTest {
         assertThat(due)
             .as("seed %s, case %s, %s, %s plus %s", SEED, i, hours, from, working)
             .isEqualTo(slowPlus(hours, from, working));
-        assertThat(Promise.timeLeft(due, from, hours)).isEqualTo(working);
+        assertThat(hours.between(from, due)).isEqualTo(working);
         Instant latest = hours.minus(due, working).orElseThrow();
         assertThat(hours.between(latest, due)).as("back from %s", due).isEqualTo(working);
         assertThat(latest).as("the last such instant").isAfterOrEqualTo(from);
@@ -194,6 +193,27 @@ class HoursTest {
       assertThat(hours.reach(from, span).filter(first -> !about.isBefore(first)).isPresent())
           .as("seed %s, case %s, %s: %s from %s reaches %s", SEED, i, hours, span, from, about)
           .isEqualTo(hours.between(from, about).compareTo(span) >= 0);
+    }
+  }
+
+  /**
+   * A list shows the time left of many rows from one now, of days before and after, and of one day
+   * twice.
+   */
+  @Test
+  void fromOneInstantToManyIsAsFromEachByItself() {
+    Random random = new Random(SEED);
+    for (int i = 0; i < Rounds.of(300); i++) {
+      Hours hours = anyHours(random);
+      Instant from = anyInstant(random, hours.zone());
+      WorkingTime working = hours.from(from);
+      for (int days : new int[] {0, 0, 1, 1, 3, 20, 20, 900}) {
+        int minutes = random.nextInt((days + 1) * 24 * 60);
+        Instant to = from.plusSeconds(random.nextBoolean() ? minutes * 60L : minutes * -60L);
+        assertThat(working.to(to))
+            .as("seed %s, case %s, %s, %s to %s", SEED, i, hours, from, to)
+            .isEqualTo(hours.between(from, to));
+      }
     }
   }
 

@@ -3,6 +3,7 @@ package fabulum.server.inbox;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import com.github.benmanes.caffeine.cache.LoadingCache;
 import fabulum.core.conversation.Group;
+import fabulum.core.hours.WorkingTime;
 import fabulum.core.phone.NumberReader;
 import fabulum.core.phone.Region;
 import fabulum.core.phone.Sender;
@@ -13,18 +14,18 @@ import fabulum.server.conversations.GroupMembers;
 import fabulum.server.conversations.GroupMembers.Member;
 import fabulum.server.inbox.DossierView.MyPart;
 import fabulum.server.lines.LineId;
-import fabulum.server.lines.LinePromise;
 import fabulum.server.lines.Lines;
 import fabulum.server.people.People;
 import fabulum.server.people.StaffView;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.stream.Collectors;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** Conversations as rows of a list. */
@@ -36,6 +37,8 @@ class ConversationViews {
   /** How many members of a group are named in its title. */
   private static final int MOST_NAMED = 3;
 
+  private static final Region ANYWHERE = new Region("ZZ");
+
   private final Bookkeeping books;
   private final GroupMembers members;
   private final Members each;
@@ -44,10 +47,8 @@ class ConversationViews {
   private final People people;
   private final Clock clock;
   private final NumberReader numbers = new NumberReader();
-  private final LoadingCache<Shown, String> shownNumbers =
-      Caffeine.newBuilder()
-          .maximumSize(SHOWN_NUMBERS)
-          .build(shown -> numbers.forPeople(shown.other(), shown.region()));
+  private final LoadingCache<Address, Shown> shownNumbers =
+      Caffeine.newBuilder().maximumSize(SHOWN_NUMBERS).build(this::shown);
 
   ConversationViews(
       Bookkeeping books,
@@ -66,55 +67,82 @@ class ConversationViews {
     this.clock = clock;
   }
 
-  private record Shown(Sender other, Region region) {}
+  private record Address(String text, Region region) {}
+
+  /**
+   * A number as people at home write it.
+   *
+   * @param answerable whether a text can go to it
+   */
+  private record Shown(String text, boolean answerable) {}
+
+  private Shown shown(Address address) {
+    Sender other = Sender.ofAddress(address.text());
+    return new Shown(numbers.forPeople(other, address.region()), other.answerable().isPresent());
+  }
 
   List<ConversationView> of(List<Conversation> rows) {
-    Map<Long, Set<Long>> topics = books.topicsOf(rows.stream().map(Conversation::id).toList());
-    Map<Long, StaffView> staff = people.byId();
+    return of(rows, books.topicsOf(rows.stream().map(Conversation::id).toList()));
+  }
+
+  List<ConversationView> of(List<Conversation> rows, Map<Long, ? extends Collection<Long>> topics) {
     Map<Long, List<Member>> groups =
         members.of(rows.stream().filter(Conversation::isGroup).map(Conversation::id).toList());
-    Map<Long, Region> regions =
-        lines.list().stream()
-            .collect(Collectors.toMap(line -> line.id(), line -> new Region(line.region())));
-    Map<Long, LinePromise> promises =
-        rows.stream()
-            .map(Conversation::lineId)
-            .distinct()
-            .collect(Collectors.toMap(line -> line, line -> lines.promise(new LineId(line))));
+    Map<Long, StaffView> staff = people.byId();
+    Map<Long, OfLine> known = new HashMap<>();
     Instant now = clock.instant();
-    return rows.stream()
-        .map(row ->
-            view(
-                row,
-                staff,
-                regions,
-                secondsLeft(row, promises, now),
-                groups.getOrDefault(row.id(), List.of()),
-                topics.getOrDefault(row.id(), Set.of()).stream().sorted().toList()))
-        .toList();
+    List<ConversationView> views = new ArrayList<>(rows.size());
+    for (Conversation row : rows) {
+      OfLine line = known.computeIfAbsent(row.lineId(), id -> ofLine(new LineId(id), now));
+      List<Member> group = groups.getOrDefault(row.id(), List.of());
+      Collection<Long> about = topics.get(row.id());
+      views.add(
+          view(
+              row,
+              staff,
+              line,
+              group,
+              about == null ? List.of() : about.stream().sorted().toList()));
+    }
+    return views;
+  }
+
+  /**
+   * What all rows of a line share.
+   *
+   * @param fromNow working time from now, which to a due time is what is left
+   */
+  private record OfLine(Region region, WorkingTime fromNow) {}
+
+  private OfLine ofLine(LineId line, Instant now) {
+    Region region =
+        lines.list().stream()
+            .filter(view -> view.id() == line.value())
+            .findFirst()
+            .map(view -> new Region(view.region()))
+            .orElse(ANYWHERE);
+    return new OfLine(region, lines.promise(line).hours().from(now));
   }
 
   private ConversationView view(
       Conversation row,
       Map<Long, StaffView> staff,
-      Map<Long, Region> regions,
-      @Nullable Long secondsLeft,
+      OfLine line,
       List<Member> group,
       List<Long> topics) {
-    Sender other = Sender.ofAddress(row.address());
-    Region region = regions.getOrDefault(row.lineId(), new Region("ZZ"));
+    Shown other = shownNumbers.get(new Address(row.address(), line.region()));
     return new ConversationView(
         row.id(),
         row.version(),
         row.apart() ? Group.BLANK : row.box(),
         row.since(),
         row.dueAt(),
-        secondsLeft,
+        row.dueAt() == null ? null : line.fromNow().to(row.dueAt()).toSeconds(),
         row.lineId(),
-        group.isEmpty() ? shownNumbers.get(new Shown(other, region)) : title(group, region),
+        group.isEmpty() ? other.text() : title(group, line.region()),
         row.address(),
         Math.max(1, group.size()),
-        other.answerable().isPresent(),
+        other.answerable(),
         row.customerId(),
         row.customerName(),
         row.toIdentify(),
@@ -159,13 +187,5 @@ class ConversationViews {
     return first
         + " and "
         + (others == 1 ? members.name(group.get(named), region) : others + " others");
-  }
-
-  private static @Nullable Long secondsLeft(
-      Conversation row, Map<Long, LinePromise> promises, Instant now) {
-    LinePromise promise = promises.get(row.lineId());
-    return row.dueAt() == null || promise == null
-        ? null
-        : promise.timeLeft(row.dueAt(), now).toSeconds();
   }
 }

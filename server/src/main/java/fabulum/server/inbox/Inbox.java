@@ -12,11 +12,14 @@ import fabulum.server.conversations.SightColumns;
 import fabulum.server.inbox.InboxPage.InOrder;
 import fabulum.server.inbox.store.ChoiceRow;
 import fabulum.server.inbox.store.InboxMapper;
-import fabulum.server.inbox.store.PlaceRow;
+import fabulum.server.inbox.store.InboxRow;
 import fabulum.server.inbox.store.SortRow;
 import fabulum.server.lines.Sights;
 import fabulum.server.platform.LikePattern;
+import java.util.ArrayList;
+import java.util.Collection;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -70,23 +73,27 @@ public class Inbox {
   /** A stretch of the list. */
   public InboxPage page(InboxQuery query, @Nullable String from, int limit) {
     Place place = from == null ? null : Place.read(from);
-    List<PlaceRow> rows = places(query, place, limit + 1);
-    boolean more = rows.size() > limit;
-    List<PlaceRow> shown = more ? rows.subList(0, limit) : rows;
-    PlaceRow last = more ? shown.get(limit - 1) : null;
-    String next = last == null ? null : new Place(last.at(), last.id()).text();
-    return page(query, shown, next);
+    List<InboxRow> rows = rows(query, choice(query), place, limit + 1);
+    if (rows.size() <= limit) {
+      return page(query, rows, null);
+    }
+    InboxRow last = rows.get(limit - 1);
+    return page(
+        query, rows.subList(0, limit), new Place(last.at(), last.conversation().id()).text());
   }
 
-  private InboxPage page(InboxQuery query, List<PlaceRow> shown, @Nullable String next) {
-    List<Long> ids = shown.stream().map(PlaceRow::id).toList();
-    List<Seen> seen = ids.isEmpty() ? List.of() : lists.listSeen(query.asking().value(), ids);
-    return new InboxPage(
-        inOrder(shown),
-        shown.stream().map(place -> new InOrder(place.id(), place.at())).toList(),
-        query.order().column(query.group()).isAscending(),
-        seen,
-        next);
+  private InboxPage page(InboxQuery query, List<InboxRow> rows, @Nullable String next) {
+    List<InOrder> places = new ArrayList<>(rows.size());
+    List<Seen> seen = new ArrayList<>();
+    for (InboxRow row : rows) {
+      long id = row.conversation().id();
+      places.add(new InOrder(id, row.at()));
+      if (row.seen() != null) {
+        seen.add(new Seen(id, row.seen()));
+      }
+    }
+    boolean ascending = query.order().column(query.group()).isAscending();
+    return new InboxPage(views(rows), places, ascending, seen, next);
   }
 
   /**
@@ -96,32 +103,42 @@ public class Inbox {
    * @param ids at most {@link #LONGEST_PAGE}
    */
   public InboxPage among(InboxQuery query, List<ConversationId> ids) {
-    Sight sight = sights.of(query.asking());
-    ChoiceRow choice =
-        choices
-            .of(choices.standing(query.sentence()), sight)
-            .among(ids.stream().map(ConversationId::value).toList());
-    SortRow order = query.order().column(query.group());
-    return page(query, lists.list(query.group(), order, choice, null, null, LONGEST_PAGE), null);
+    ChoiceRow choice = choice(query).among(ids.stream().map(ConversationId::value).toList());
+    return page(query, rows(query, choice, null, LONGEST_PAGE), null);
   }
 
-  private List<PlaceRow> places(InboxQuery query, @Nullable Place after, int limit) {
-    return lists.list(
-        query.group(),
-        query.order().column(query.group()),
-        choices.of(choices.standing(query.sentence()), sights.of(query.asking())),
-        after == null ? null : after.at(),
-        after == null ? null : after.id(),
-        limit);
+  private List<InboxRow> rows(
+      InboxQuery query, ChoiceRow choice, @Nullable Place after, int limit) {
+    return InboxRow.together(
+        lists.listRows(
+            query.group(),
+            query.order().column(query.group()),
+            choice,
+            after == null ? null : after.at(),
+            after == null ? null : after.id(),
+            limit));
+  }
+
+  private ChoiceRow choice(InboxQuery query) {
+    return choices.of(choices.standing(query.sentence()), sights.of(query.asking()));
+  }
+
+  private List<ConversationView> views(List<InboxRow> rows) {
+    List<Conversation> conversations = new ArrayList<>(rows.size());
+    Map<Long, Collection<Long>> topics = new HashMap<>();
+    for (InboxRow row : rows) {
+      conversations.add(row.conversation());
+      topics.put(row.conversation().id(), row.topics());
+    }
+    return views.of(conversations, topics);
   }
 
   /** Those that a sentence means in a group, in its order; at most this number. */
   public List<ConversationId> ids(InboxQuery query, int limit) {
-    return places(query, null, limit).stream().map(row -> new ConversationId(row.id())).toList();
-  }
-
-  private List<ConversationView> inOrder(List<PlaceRow> places) {
-    return byIds(places.stream().map(PlaceRow::id).toList());
+    SortRow order = query.order().column(query.group());
+    return lists.listIds(query.group(), order, choice(query), null, null, limit).stream()
+        .map(ConversationId::new)
+        .toList();
   }
 
   /** The rows with these ids, in this order; what is missing or not seen is left out. */
@@ -144,11 +161,8 @@ public class Inbox {
    * #LONGEST_RIBBON}.
    */
   public List<ConversationView> ribbon(Sentence sentence, StaffId asking) {
-    return inOrder(
-        places(
-            new InboxQuery(Group.OUR_TURN, ListOrder.TIME_LEFT, sentence, asking),
-            null,
-            LONGEST_RIBBON));
+    InboxQuery query = new InboxQuery(Group.OUR_TURN, ListOrder.TIME_LEFT, sentence, asking);
+    return views(rows(query, choice(query), null, LONGEST_RIBBON));
   }
 
   /**

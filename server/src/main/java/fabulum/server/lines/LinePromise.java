@@ -34,9 +34,4 @@ public record LinePromise(Promise promise, Hours hours) {
   public Optional<Instant> due(Instant waitingSince) {
     return promise.due(waitingSince, hours);
   }
-
-  /** Working time left; negative when late. */
-  public Duration timeLeft(Instant due, Instant now) {
-    return Promise.timeLeft(due, now, hours);
-  }
 }

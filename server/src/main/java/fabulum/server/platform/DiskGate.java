@@ -8,6 +8,7 @@ import org.apache.ibatis.mapping.MappedStatement;
 import org.apache.ibatis.plugin.Interceptor;
 import org.apache.ibatis.plugin.Intercepts;
 import org.apache.ibatis.plugin.Invocation;
+import org.apache.ibatis.plugin.Plugin;
 import org.apache.ibatis.plugin.Signature;
 import org.apache.ibatis.session.ResultHandler;
 import org.apache.ibatis.session.RowBounds;
@@ -45,6 +46,14 @@ class DiskGate implements Interceptor {
 
   DiskGate(DiskReserve reserve) {
     this.reserve = reserve;
+  }
+
+  /**
+   * Only what runs statements is wrapped; else each statement would pay for three wrappings more.
+   */
+  @Override
+  public Object plugin(Object target) {
+    return target instanceof Executor ? Plugin.wrap(target, this) : target;
   }
 
   @Override

@@ -9,12 +9,14 @@ import org.apache.ibatis.type.BaseTypeHandler;
 import org.apache.ibatis.type.JdbcType;
 import org.apache.ibatis.type.MappedTypes;
 import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
 
 /**
  * Ids as one SQL array, for {@code id = any(?)}. The statement is the same however many there are,
  * so that the database keeps its plan, where each length of an IN list is a statement of its own.
  * Only for parameters, where a mapper names it.
  */
+@Component
 @MappedTypes(IdsTypeHandler.class)
 public class IdsTypeHandler extends BaseTypeHandler<List<Long>> {
   @Override

@@ -11,12 +11,14 @@ import org.apache.ibatis.type.BaseTypeHandler;
 import org.apache.ibatis.type.JdbcType;
 import org.apache.ibatis.type.MappedTypes;
 import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
 
 /**
  * Instants as timestamps in UTC. The built-in handler goes by way of local time and is an hour off
  * when clocks go back. A time outside the years 1 to 9999 is kept as the nearest one that SQL has
  * (ISO/IEC 9075-2, 4.6.2); the network may claim any.
  */
+@Component
 @MappedTypes(Instant.class)
 public class InstantTypeHandler extends BaseTypeHandler<Instant> {
   private static final Instant FIRST = Instant.parse("0001-01-01T00:00:00Z");

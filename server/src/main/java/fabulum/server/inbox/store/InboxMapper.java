@@ -3,7 +3,6 @@ package fabulum.server.inbox.store;
 import fabulum.core.conversation.Group;
 import fabulum.server.conversations.Conversation;
 import fabulum.server.conversations.SightColumns;
-import fabulum.server.inbox.Seen;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -13,7 +12,17 @@ import org.jspecify.annotations.Nullable;
 /** Lists, counts and searches over conversations. */
 @Mapper
 public interface InboxMapper {
-  List<PlaceRow> list(
+  /** The conversations of a group that a choice leaves, in an order. */
+  List<Long> listIds(
+      Group box,
+      SortRow order,
+      ChoiceRow choice,
+      @Nullable Instant afterAt,
+      @Nullable Long afterId,
+      int limit);
+
+  /** The same, with what a list shows of each; a row for each of its topics. */
+  List<InboxRow> listRows(
       Group box,
       SortRow order,
       ChoiceRow choice,
@@ -36,7 +45,4 @@ public interface InboxMapper {
 
   /** The conversations that numbers take part in, the newest first. */
   List<Long> listOfNumbers(List<Long> ids, int limit);
-
-  /** Up to when someone has read these conversations; those they never opened are left out. */
-  List<Seen> listSeen(long staffId, List<Long> ids);
 }
