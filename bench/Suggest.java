@@ -49,7 +49,7 @@ public final class Suggest {
       System.exit(2);
     }
     Optional<Meaning> meaning =
-        byMeaning ? ServiceLoader.load(Meaning.class).findFirst() : Optional.empty();
+        byMeaning ? ServiceLoader.load(Meaning.class).findFirst().map(Meaning::fine) : Optional.empty();
     System.out.println(meaning.isPresent() ? "by letters and meaning" : "by letters alone");
     Map<String, Tally> tallies = new TreeMap<>();
     List<Double> millis = new ArrayList<>();

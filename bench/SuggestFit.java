@@ -47,7 +47,7 @@ public final class SuggestFit {
   private static List<Case> read(String text, boolean byMeaning) {
     JsonNode set = JsonMapper.builder().build().readTree(text);
     Optional<Meaning> meaning =
-        byMeaning ? ServiceLoader.load(Meaning.class).findFirst() : Optional.empty();
+        byMeaning ? ServiceLoader.load(Meaning.class).findFirst().map(Meaning::fine) : Optional.empty();
     Suggester suggester = new Suggester(meaning);
     Map<String, Long> ids = new HashMap<>();
     for (JsonNode one : set.path("templates")) {

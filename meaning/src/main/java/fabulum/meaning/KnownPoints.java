@@ -15,14 +15,14 @@ import java.util.function.Function;
 
 /**
  * Where texts lie that every business is compared with, worked out beforehand: so the first
- * suggestion need not wait for two thousand of them. The file has, for each text in order, its hash
- * code and its packed point.
+ * suggestion need not wait for two thousand of them. The file has the numbers in a point, how many
+ * texts there are, and for each text in order its hash code and its packed point.
  */
 final class KnownPoints {
   private static final String FILE = "/fabulum/meaning/known.points";
 
-  /** Numbers in a point. */
-  private static final int LENGTH = 384;
+  /** Numbers in a point: those of the first model and those of the second. */
+  private static final int LENGTH = 2 * SentenceMeaning.LENGTH;
 
   private final Map<String, byte[]> points;
 
@@ -40,7 +40,9 @@ final class KnownPoints {
     try (InputStream file = KnownPoints.class.getResourceAsStream(FILE)) {
       if (file != null) {
         DataInputStream data = new DataInputStream(file);
-        for (String text : texts.subList(0, Math.min(texts.size(), data.readInt()))) {
+        int length = data.readInt();
+        int written = length == LENGTH ? data.readInt() : 0;
+        for (String text : texts.subList(0, Math.min(texts.size(), written))) {
           int hash = data.readInt();
           byte[] point = data.readNBytes(LENGTH);
           if (hash == text.hashCode() && point.length == LENGTH) {
@@ -58,6 +60,7 @@ final class KnownPoints {
   static void write(List<String> texts, Function<String, float[]> model, OutputStream to)
       throws IOException {
     DataOutputStream data = new DataOutputStream(to);
+    data.writeInt(LENGTH);
     data.writeInt(texts.size());
     for (String text : texts) {
       data.writeInt(text.hashCode());

@@ -1,7 +1,9 @@
 package fabulum.meaning;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
+import dev.langchain4j.model.embedding.onnx.PoolingMode;
 import fabulum.core.meaning.Meaning;
 import fabulum.core.meaning.Points;
 import fabulum.core.suggest.Lesson;
@@ -19,7 +21,7 @@ class SentenceMeaningTest {
 
   @Test
   void whatMeansTheSameIsSuggestedThoughNoWordIsShared() {
-    Suggester suggester = new Suggester(Optional.of(meaning));
+    Suggester suggester = new Suggester(Optional.of(meaning.fine()));
     suggester.know(1, "Pump-out", "The pump-out works again. Tokens at the harbour office.");
     suggester.know(2, "Fuel hours", "The fuel dock is open from 7:00 to 18:00.");
     suggester.know(3, "Invoice", "I have asked accounts to look at your invoice.");
@@ -39,15 +41,42 @@ class SentenceMeaningTest {
   @Test
   void whatIsKnownBeforehandLiesWhereTheModelSays() {
     SentenceMeaning model = new SentenceMeaning();
+    FineMeaning fine = (FineMeaning) model.fine();
     List<String> texts = Suggester.fixedTexts();
     KnownPoints known = KnownPoints.of(texts);
     assertThat(texts).hasSizeGreaterThan(2_000).allMatch(text -> known.find(text).isPresent());
     assertThat(known.find("not one of them")).isEmpty();
     for (int i = 0; i < texts.size(); i += 97) {
       String text = texts.get(i);
-      float[] said = Points.unit(model.computed(text));
-      assertThat(Points.likeness(Points.unit(model.of(text)), said)).as(text).isGreaterThan(0.999f);
+      assertSame(text, model.of(text), model.computed(text));
+      assertSame(text, fine.of(text), fine.computed(text));
     }
+  }
+
+  private static void assertSame(String text, float[] known, float[] computed) {
+    assertThat(Points.likeness(Points.unit(known), Points.unit(computed)))
+        .as(text)
+        .isGreaterThan(0.999f);
+  }
+
+  /** The likeness of two texts is the mean of what both models say. */
+  @Test
+  void theFineMeaningIsThatOfBothModels() {
+    List<String> texts = List.of("when do you open", "are you there at eight in the morning");
+    Meaning fine = meaning.fine();
+    double one = likeness(meaning, texts);
+    double both = likeness(fine, texts);
+    OneThread second =
+        new OneThread(
+            "/all-minilm-l6-v2-q.onnx", "/all-minilm-l6-v2-q-tokenizer.json", PoolingMode.MEAN);
+    double other = likeness(second::point, texts);
+    assertThat(both).isCloseTo((one + other) / 2, within(0.001));
+    assertThat(Math.abs(one - other)).as("they differ").isGreaterThan(0.05);
+    assertThat(fine.of("x")).hasSize(2 * meaning.of("x").length);
+  }
+
+  private static double likeness(Meaning how, List<String> texts) {
+    return Points.likeness(Points.unit(how.of(texts.get(0))), Points.unit(how.of(texts.get(1))));
   }
 
   @Test

@@ -56,6 +56,19 @@ final class Asks {
   }
 
   /**
+   * How near two are to the ask that they are both nearest to: the mean of their nearness.
+   *
+   * @return 0 where there is no ask
+   */
+  static double nearest(float[] one, float[] other) {
+    double most = 1;
+    for (int i = 0; i < one.length; i++) {
+      most = i == 0 ? (double) one[i] * other[i] : Math.max(most, (double) one[i] * other[i]);
+    }
+    return Math.log(most) / SHARPNESS;
+  }
+
+  /**
    * How far two are about the same asks, 0 to 1: the Bhattacharyya coefficient of what each is
    * probably about.
    */

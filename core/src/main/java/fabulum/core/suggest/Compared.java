@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.BiFunction;
 import java.util.stream.IntStream;
 
 /** A question compared with all that is known. */
@@ -101,13 +102,14 @@ final class Compared {
       letters.first(),
       letters.mean(),
       itself[2],
-      aboutTheSame(template, byMeaning.get())
+      aboutTheSame(template, Asks::alike),
+      aboutTheSame(template, Asks::nearest)
     };
   }
 
-  private double aboutTheSame(long template, ByMeaning question) {
+  private double aboutTheSame(long template, BiFunction<float[], float[], Double> how) {
     float[] of = about.get(template);
-    return of == null ? 0 : Asks.alike(question.about(), of);
+    return of == null ? 0 : how.apply(byMeaning.orElseThrow().about(), of);
   }
 
   /** What is known of "none of them", as {@link Scores} weighs it. */

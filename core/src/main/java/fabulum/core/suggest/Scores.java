@@ -11,14 +11,15 @@ package fabulum.core.suggest;
 record Scores(double[] of, double[] none) {
   /**
    * Of a template: nearest question, nearest three, title, words by meaning; nearest question,
-   * nearest three, title and words by letters; how far it is about the same common asks. Of none:
-   * nearest everyday talk, nearest five of it, nearest question without a template by meaning, and
-   * by letters; nearest common ask, nearest three of them.
+   * nearest three, title and words by letters; how far it is about the same common asks, and how
+   * near both are to one of them. Of none: nearest everyday talk, nearest five of it, nearest
+   * question without a template by meaning, and by letters; nearest common ask, nearest three of
+   * them.
    */
   static final Scores MEANING =
       new Scores(
-          new double[] {4.49, 3.92, 1.97, 2.22, 2.03, 0.80, 1.51, 5.36},
-          new double[] {4.61, 4.56, 2.79, 1.57, 0.82, -2.49, -1.92});
+          new double[] {4.61, 4.14, 1.18, 2.81, 1.19, 0.44, 0.25, 4.95, 5.54},
+          new double[] {5.5, 5.0, 3.34, 0.85, 0.4, -1.99, -1.43});
 
   /** The same by letters alone. */
   static final Scores LETTERS =

@@ -194,6 +194,57 @@ final class SmallTalk {
       the meeting is moved to the church hall
       book club is at my place
       coach says practice is off
+      is the shop next door open today
+      until when is the café below you open
+      do the people upstairs from you still live there
+      what happened to the bookshop across the street
+      who owns the building you are in
+      is the tall one still working there
+      is your receptionist new
+      how old is your boss
+      is he married
+      what was the name of the nice lady at your desk
+      whose dog is that in your picture
+      who took the photo on your card
+      what make is the lamp in your hall
+      who painted your walls, we like the colour
+      what kind of tree is that in front of your house
+      where did you get your chairs
+      who won on Saturday
+      did our school win
+      there was a deer in your yard this morning
+      an owl sits in front of your window
+      I can get you more good reviews
+      we have gloves and masks at half the price
+      we sell what you use every day, only cheaper
+      would you like to be in our guide for visitors
+      can I use a picture of you for my page
+      may we film at your place
+      I make honey, would you sell it for me
+      would you give something for our raffle
+      could you hang our notice in your window
+      are you taking on people with no experience
+      do you have work for a student on weekends
+      my nephew would like to work with his hands, do you train people
+      I would like to talk to your team about pensions
+      our group would like to see behind the scenes
+      we have to count the smoke alarms in every house
+      the city wants to look at your sidewalk
+      I found a glove outside your door
+      somebody's keys lie on your steps
+      a tool lies in my garden, it may be one of yours
+      the light in your sign is out
+      your flag has come down
+      somebody scratched my car in the street, did your camera see it
+      the lift in your house is stuck with me in it
+      do you still give away those calendars
+      can I have one of your caps
+      is this the flower shop
+      is that still the number of the hotel
+      I need somebody to carry a sofa upstairs, do you know anyone
+      can you lend me a ladder
+      my phone was off all day
+      happy new year, everybody
       """
           .lines()
           .toList();

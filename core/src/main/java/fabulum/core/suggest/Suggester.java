@@ -47,7 +47,7 @@ public final class Suggester {
    */
   private record Limits(double none, double first, double least) {
     static Limits of(boolean byMeaning) {
-      return new Limits(byMeaning ? 0.43 : 0.35, 0.12, 0.03);
+      return new Limits(byMeaning ? 0.45 : 0.35, 0.12, 0.03);
     }
   }
 

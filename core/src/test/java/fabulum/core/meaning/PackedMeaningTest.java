@@ -46,6 +46,22 @@ class PackedMeaningTest {
     return both / Math.sqrt(first * second);
   }
 
+  /** Four numbers are taken at a time; what is left over counts as well. */
+  @Test
+  void likenessCountsEveryNumberOfAPoint() {
+    for (int length = 0; length < 12; length++) {
+      float[] one = new float[length];
+      float[] other = new float[length];
+      float sum = 0;
+      for (int i = 0; i < length; i++) {
+        one[i] = i + 1;
+        other[i] = 2 * i - 5;
+        sum += one[i] * other[i];
+      }
+      assertThat(Points.likeness(one, other)).as("%s numbers", length).isEqualTo(sum);
+    }
+  }
+
   @Test
   void packedPointsAreAsAlikeAsTheyAreUnpackedFromTheMiddle() {
     List<float[]> points = new ArrayList<>();

@@ -34,6 +34,17 @@ class AsksTest {
   }
 
   @Test
+  void twoAreAsNearAsBothAreToTheAskTheyAreNearestTo() {
+    float[] one = Asks.standing(new float[] {0.9f, 0.1f, 0.5f});
+    float[] other = Asks.standing(new float[] {-0.3f, 0.2f, 0.6f});
+    assertThat(Asks.nearest(one, other)).isCloseTo(0.55, within(1e-6));
+    assertThat(Asks.nearest(Asks.standing(new float[] {-0.4f}), Asks.standing(new float[] {-0.2f})))
+        .as("far from the only one")
+        .isCloseTo(-0.3, within(1e-6));
+    assertThat(Asks.nearest(new float[0], new float[0])).isZero();
+  }
+
+  @Test
   void noWordingStandsTwiceAndEachAskHasSeveral() {
     List<String> all =
         CommonAsks.ALL.stream().flatMap(ask -> ask.wordings().stream()).map(String::strip).toList();

@@ -127,13 +127,16 @@ class SuggesterTest {
     Suggester suggester = taught(Optional.of(BY_ASK));
     suggester.know(5, "Way", "Left at the mill.");
     Compared compared = suggester.compare("led me to a barn", answer -> true);
-    int about = compared.of(5).length - 1;
+    int about = compared.of(5).length - 2;
+    int near = about + 1;
+    assertThat(compared.of(5)[near]).isPositive();
     assertThat(compared.of(5)[about]).isGreaterThan(0.4);
     assertThat(compared.of(2)[about]).isLessThan(0.2);
     suggester.learn(new Lesson(30, 6, "over the bridge, then right"));
     assertThat(suggester.compare("led me to a barn", answer -> true).of(6)[about])
         .isGreaterThan(0.4);
     assertThat(suggester.compare("led me to a barn", answer -> false).of(6)[about]).isZero();
+    assertThat(suggester.compare("led me to a barn", answer -> false).of(6)[near]).isZero();
   }
 
   @Test

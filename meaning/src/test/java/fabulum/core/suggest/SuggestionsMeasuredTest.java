@@ -27,7 +27,7 @@ class SuggestionsMeasuredTest {
   private final Map<String, float[]> known = new ConcurrentHashMap<>();
 
   private final Optional<Meaning> model =
-      ServiceLoader.load(Meaning.class).findFirst().map(this::remembered);
+      ServiceLoader.load(Meaning.class).findFirst().map(Meaning::fine).map(this::remembered);
   private final Map<String, int[]> right = new HashMap<>();
 
   private Meaning remembered(Meaning real) {

@@ -6,7 +6,7 @@ import org.springframework.boot.context.properties.bind.DefaultValue;
 /**
  * Whether the sentence model is used, where it is shipped.
  *
- * @param used it takes about 150 MB of memory
+ * @param used it takes 150 to 200 MB of memory
  */
 @ConfigurationProperties("fabulum.meaning")
 record MeaningSettings(@DefaultValue("true") boolean used) {}

@@ -199,7 +199,7 @@ class Learned implements DisposableBean {
   /** The model, where there is one; without it letters alone decide. */
   private Optional<Meaning> model() {
     if (meaning == null) {
-      meaning = model.find().map(RememberedMeaning::new).orElse(null);
+      meaning = model.find().map(Meaning::fine).map(RememberedMeaning::new).orElse(null);
     }
     return Optional.ofNullable(meaning);
   }
