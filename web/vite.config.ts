@@ -35,7 +35,7 @@ export default defineConfig(({ mode }) => ({
     pool: 'threads',
     // One window and one copy of the libraries for all files: each by itself took two and a half times as long.
     isolate: false,
-    setupFiles: ['./vitest.setup.ts'],
+    setupFiles: ['./src/testing/setup.ts'],
     unstubGlobals: true,
     restoreMocks: true,
     include: ['src/**/*.test.{ts,tsx}'],
