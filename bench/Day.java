@@ -23,26 +23,35 @@ import fabulum.server.people.People;
 import fabulum.server.people.Teams;
 import fabulum.server.platform.RaceRetry;
 import java.io.IOException;
+import java.lang.reflect.InvocationHandler;
+import java.lang.reflect.InvocationTargetException;
+import java.lang.reflect.Proxy;
 import java.net.InetSocketAddress;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
+import java.sql.SQLException;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.Arrays;
 import java.util.Locale;
+import java.util.Queue;
+import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.Stream;
+import javax.sql.DataSource;
+import org.springframework.beans.factory.config.BeanPostProcessor;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.jdbc.datasource.DelegatingDataSource;
 
 /** A day of texts through the running server. Started by bench/day. */
 public final class Day {
@@ -64,7 +73,7 @@ public final class Day {
     long open;
     long busy;
     try (ConfigurableApplicationContext program =
-        new SpringApplication(FabulumApplication.class)
+        new SpringApplication(FabulumApplication.class, TimedCommits.class)
             .run(
                 "--server.port=0",
                 "--fabulum.data=" + folder,
@@ -105,9 +114,54 @@ public final class Day {
           some[some.length * 99 / 100],
           some[some.length - 1]);
     }
+    double[] commits = TimedCommits.MILLIS.stream().mapToDouble(each -> each).sorted().toArray();
+    System.out.printf(
+        Locale.ROOT,
+        "a commit by itself, %,d of them: median %.2f ms, p95 %.2f, p99 %.2f, longest %.0f%n",
+        commits.length,
+        commits[commits.length / 2],
+        commits[commits.length * 95 / 100],
+        commits[commits.length * 99 / 100],
+        commits[commits.length - 1]);
     System.out.printf(Locale.ROOT, "database file %,d kB at the end of the day, %,d kB in the quiet after it, compacted %,d kB: %.1f x%n", busy / 1000, open / 1000, compacted / 1000, open / (double) compacted);
     try (Stream<Path> files = Files.walk(folder)) {
       files.sorted((a, b) -> b.compareTo(a)).forEach(each -> each.toFile().delete());
+    }
+  }
+
+  /** Notes how long each commit takes, from the call until it is on the disk. */
+  static final class TimedCommits implements BeanPostProcessor {
+    static final Queue<Double> MILLIS = new ConcurrentLinkedQueue<>();
+
+    @Override
+    public Object postProcessAfterInitialization(Object bean, String name) {
+      return bean instanceof DataSource source && !(bean instanceof DelegatingDataSource) ? timed(source) : bean;
+    }
+
+    private static DataSource timed(DataSource source) {
+      return new DelegatingDataSource(source) {
+        @Override
+        public Connection getConnection() throws SQLException {
+          return timed(super.getConnection());
+        }
+      };
+    }
+
+    private static Connection timed(Connection real) {
+      InvocationHandler handler =
+          (proxy, method, given) -> {
+            long began = System.nanoTime();
+            try {
+              return method.invoke(real, given);
+            } catch (InvocationTargetException e) {
+              throw e.getCause();
+            } finally {
+              if (method.getName().equals("commit")) {
+                MILLIS.add((System.nanoTime() - began) / 1e6);
+              }
+            }
+          };
+      return (Connection) Proxy.newProxyInstance(Connection.class.getClassLoader(), new Class<?>[] {Connection.class}, handler);
     }
   }
 
