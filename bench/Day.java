@@ -114,10 +114,11 @@ public final class Day {
           some[some.length * 99 / 100],
           some[some.length - 1]);
     }
-    double[] commits = TimedCommits.MILLIS.stream().mapToDouble(each -> each).sorted().toArray();
+    int all = TimedCommits.MILLIS.size();
+    double[] commits = TimedCommits.MILLIS.stream().skip(all / 2).mapToDouble(each -> each).sorted().toArray();
     System.out.printf(
         Locale.ROOT,
-        "a commit by itself, %,d of them: median %.2f ms, p95 %.2f, p99 %.2f, longest %.0f%n",
+        "a commit by itself, the %,d of the second half: median %.2f ms, p95 %.2f, p99 %.2f, longest %.0f%n",
         commits.length,
         commits[commits.length / 2],
         commits[commits.length * 95 / 100],
