@@ -161,7 +161,7 @@ public final class Lists {
     return times;
   }
 
-  /** Thousands are late when the program starts, and somebody is alerted to each; that is no list's work. */
+  /** After the start the program makes alerts for thousands of late conversations; lists are measured when that is over. */
   private static void awaitQuiet(JdbcTemplate sql) throws InterruptedException {
     long before = -1;
     for (long alerts = 0; alerts != before; alerts = sql.queryForObject("select count(*) from escalation_step_taken", Long.class)) {

@@ -11,7 +11,7 @@ public final class SuggestKnown {
   public static void main(String[] arguments) throws Exception {
     Path file = Path.of(arguments[0]);
     Files.createDirectories(file.getParent());
-    FineMeaning model = (FineMeaning) new SentenceMeaning().fine();
+    FineMeaning model = new SentenceMeaning().fine();
     try (OutputStream to = new BufferedOutputStream(Files.newOutputStream(file))) {
       KnownPoints.write(Suggester.fixedTexts(), model::computed, to);
     }

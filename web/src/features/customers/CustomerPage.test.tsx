@@ -1,7 +1,7 @@
 // @vitest-environment happy-dom
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { Route, Routes } from 'react-router';
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { beforeEach, describe, expect, it } from 'vitest';
 import { customerTerms, dock, maren, session, vera, yard } from '../../testing/data';
 import { type Answers, No, show } from '../../testing/show';
 import { makeRoom } from '../../testing/room';
@@ -59,7 +59,6 @@ const put = async (name: string, words: string) => {
 };
 
 beforeEach(makeRoom);
-afterEach(() => vi.restoreAllMocks());
 
 describe('a customer’s page', () => {
   it('says each time where the story goes on', async () => {

@@ -1,6 +1,6 @@
 // @vitest-environment happy-dom
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { beforeEach, describe, expect, it } from 'vitest';
 import { customerTerms, dock, session } from '../../testing/data';
 import { type Answers, type Asked, show } from '../../testing/show';
 import { makeRoom } from '../../testing/room';
@@ -26,7 +26,6 @@ function open(answers: Answers = {}, at = '/customers') {
 }
 
 beforeEach(makeRoom);
-afterEach(() => vi.restoreAllMocks());
 
 describe('the customers’ place', () => {
   it('finds while one types, and counts', async () => {

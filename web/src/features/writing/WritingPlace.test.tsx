@@ -1,7 +1,7 @@
 // @vitest-environment happy-dom
 import { act, cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
 import { cloneElement, createRef } from 'react';
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { type Dossier, keys } from '../../shared/api';
 import { checked, conversation, dock, maren, priya, session } from '../../testing/data';
 import { lastOffer, withdrawOffer, WORDS_BACK, type WordsBack } from '../../shared/ui';
@@ -624,7 +624,6 @@ describe('the writing place', () => {
         });
       const paste = (types: string[]) => fireEvent.paste(paper(), { clipboardData: { files: [sketch], types } });
       beforeEach(() => vi.stubGlobal('XMLHttpRequest', Silent));
-      afterEach(() => vi.unstubAllGlobals());
 
       it('are added wherever they are let go in the writing place', async () => {
         lay();

@@ -1,5 +1,5 @@
 import { QueryClient } from '@tanstack/react-query';
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { type Choice, countsQuery, listQuery } from './queries';
 import { readListsAgain } from './refresh';
 import type { Conversation, Group } from './types';
@@ -37,8 +37,6 @@ beforeEach(() => {
     most: 99,
   });
 });
-
-afterEach(() => vi.useRealTimers());
 
 describe('after a change', () => {
   it.each([

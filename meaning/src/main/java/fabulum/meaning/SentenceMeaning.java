@@ -27,7 +27,7 @@ public final class SentenceMeaning implements Meaning {
   }
 
   @Override
-  public Meaning fine() {
+  public FineMeaning fine() {
     return new FineMeaning(this, known);
   }
 

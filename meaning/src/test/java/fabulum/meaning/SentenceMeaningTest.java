@@ -41,7 +41,7 @@ class SentenceMeaningTest {
   @Test
   void whatIsKnownBeforehandLiesWhereTheModelSays() {
     SentenceMeaning model = new SentenceMeaning();
-    FineMeaning fine = (FineMeaning) model.fine();
+    FineMeaning fine = model.fine();
     List<String> texts = Suggester.fixedTexts();
     KnownPoints known = KnownPoints.of(texts);
     assertThat(texts).hasSizeGreaterThan(2_000).allMatch(text -> known.find(text).isPresent());

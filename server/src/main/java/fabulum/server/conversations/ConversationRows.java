@@ -11,7 +11,7 @@ import org.apache.ibatis.type.MappedTypes;
 import org.springframework.stereotype.Component;
 
 /**
- * Reads conversations in the order of the columns that {@code select} in ConversationMapper.xml
+ * Reads conversations in the order of the columns that {@code columns} in ConversationMapper.xml
  * gives.
  */
 @Component
