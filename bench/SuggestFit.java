@@ -23,7 +23,7 @@ import tools.jackson.databind.json.JsonMapper;
 public final class SuggestFit {
   private static final int STEPS = 1_500;
   private static final double RATE = 0.03;
-  private static final double DECAY = 1e-3;
+  private static final double DECAY = 3e-4;
 
   private record Case(double[][] of, double[] none, boolean[] right) {}
 

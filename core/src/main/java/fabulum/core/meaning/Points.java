@@ -31,6 +31,13 @@ public final class Points {
     return sum;
   }
 
+  /** Adds a point to a sum of points. */
+  public static void add(float[] sum, float[] point) {
+    for (int i = 0; i < sum.length; i++) {
+      sum[i] += point[i];
+    }
+  }
+
   /** The direction in which a point lies from a middle, at length 1. */
   public static float[] from(float[] middle, float[] point) {
     float[] moved = point.clone();

@@ -1,5 +1,6 @@
 package fabulum.core.suggest;
 
+import fabulum.core.meaning.Points;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
@@ -18,6 +19,9 @@ final class Compared {
   private static final double SIMILAR_MEANING = 0.45;
   private static final long NO_TEMPLATE = 0;
 
+  /** With more words than these a question is as long as any. */
+  private static final int LONG = 8;
+
   private final float[] byLetters;
   private final Optional<ByMeaning> byMeaning;
   private final Map<Long, Nearest> nearLetters = new HashMap<>();
@@ -25,8 +29,17 @@ final class Compared {
   private final Map<Long, Integer> similar = new HashMap<>();
   private final Map<Long, double[]> own = new HashMap<>();
   private final Map<Long, float[]> about = new HashMap<>();
+  private final Map<Long, float[]> sums = new HashMap<>();
+  private final int words;
 
-  Compared(float[] byLetters, Optional<ByMeaning> byMeaning) {
+  /**
+   * Begins with nothing known of any template.
+   *
+   * @param words how many words the question has
+   * @param byLetters how like it is to each text that is known
+   */
+  Compared(int words, float[] byLetters, Optional<ByMeaning> byMeaning) {
+    this.words = words;
     this.byLetters = byLetters;
     this.byMeaning = byMeaning;
   }
@@ -34,12 +47,14 @@ final class Compared {
   /**
    * What a question means.
    *
+   * @param point where it lies
    * @param likeness how like it is to each text that is known
    * @param everyday how like it is to each piece of everyday talk
    * @param asks how near it is to each common ask
    * @param about how far each of them stands out in it
    */
-  record ByMeaning(float[] likeness, float[] everyday, float[] asks, float[] about) {}
+  record ByMeaning(
+      float[] point, float[] likeness, float[] everyday, float[] asks, float[] about) {}
 
   /** Whether meanings are compared, or letters alone. */
   boolean isByMeaning() {
@@ -69,6 +84,11 @@ final class Compared {
     } else {
       Asks.raise(known, standing);
     }
+  }
+
+  /** Takes in where a text of a template, or a question of it, lies. */
+  void lies(long template, float[] point) {
+    Points.add(sums.computeIfAbsent(template, none -> new float[point.length]), point);
   }
 
   /** Takes in what a template itself says. */
@@ -103,13 +123,20 @@ final class Compared {
       letters.mean(),
       itself[2],
       aboutTheSame(template, Asks::alike),
-      aboutTheSame(template, Asks::nearest)
+      aboutTheSame(template, Asks::nearest),
+      inItsDirection(template)
     };
   }
 
   private double aboutTheSame(long template, BiFunction<float[], float[], Double> how) {
     float[] of = about.get(template);
     return of == null ? 0 : how.apply(byMeaning.orElseThrow().about(), of);
+  }
+
+  /** How far the question lies where all that is known of a template lies in the mean. */
+  private double inItsDirection(long template) {
+    float[] sum = sums.get(template);
+    return sum == null ? 0 : Points.likeness(byMeaning.orElseThrow().point(), Points.unit(sum));
   }
 
   /** What is known of "none of them", as {@link Scores} weighs it. */
@@ -126,7 +153,8 @@ final class Compared {
       nearMeaning.getOrDefault(NO_TEMPLATE, new Nearest()).first(),
       letters,
       nearest(asked, 1),
-      nearest(asked, ASKS_NEAREST)
+      nearest(asked, ASKS_NEAREST),
+      Math.log(1 + Math.min(words, LONG))
     };
   }
 

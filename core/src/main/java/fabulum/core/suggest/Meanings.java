@@ -101,12 +101,21 @@ final class Meanings {
     float[] point = fromMiddle(Points.unit(question));
     float[] nearness = view().asks().nearness(point);
     return new Compared.ByMeaning(
-        likeness(point, seen), likeness(point, view().talk()), nearness, Asks.standing(nearness));
+        point,
+        likeness(point, seen),
+        likeness(point, view().talk()),
+        nearness,
+        Asks.standing(nearness));
   }
 
   /** What a text that is here is about, of what is commonly asked. */
   float[] about(int text) {
     return about.get(text);
+  }
+
+  /** Where a text that is here lies. */
+  float[] point(int text) {
+    return seen.get(text);
   }
 
   private static float[] likeness(float[] point, List<float[]> others) {

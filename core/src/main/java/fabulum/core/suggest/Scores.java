@@ -11,15 +11,16 @@ package fabulum.core.suggest;
 record Scores(double[] of, double[] none) {
   /**
    * Of a template: nearest question, nearest three, title, words by meaning; nearest question,
-   * nearest three, title and words by letters; how far it is about the same common asks, and how
-   * near both are to one of them. Of none: nearest everyday talk, nearest five of it, nearest
-   * question without a template by meaning, and by letters; nearest common ask, nearest three of
-   * them.
+   * nearest three, title and words by letters; how far it is about the same common asks, how near
+   * both are to one of them, and how far the question lies in the mean direction of all that is
+   * known of the template. Of none: nearest everyday talk, nearest five of it, nearest question
+   * without a template by meaning, and by letters; nearest common ask, nearest three of them; how
+   * many words the question has, up to eight (the logarithm).
    */
   static final Scores MEANING =
       new Scores(
-          new double[] {4.61, 4.14, 1.18, 2.81, 1.19, 0.44, 0.25, 4.95, 5.54},
-          new double[] {5.5, 5.0, 3.34, 0.85, 0.4, -1.99, -1.43});
+          new double[] {4.59, 3.90, -0.31, 0.34, 1.14, 0.56, 1.29, 3.80, 6.60, 3.80},
+          new double[] {8.36, 8.01, 6.05, 0.75, -0.37, -2.69, -2.18, -2.17});
 
   /** The same by letters alone. */
   static final Scores LETTERS =

@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.LongPredicate;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
 /**
@@ -27,6 +28,7 @@ public final class Suggester {
   private static final int WEIGHED = 5;
 
   private static final int LONGEST = 1_000;
+  private static final Pattern WORD = Pattern.compile("[\\p{L}']+");
 
   private final Optional<Meaning> meaning;
   private final LetterIndex letters =
@@ -47,7 +49,7 @@ public final class Suggester {
    */
   private record Limits(double none, double first, double least) {
     static Limits of(boolean byMeaning) {
-      return new Limits(byMeaning ? 0.45 : 0.35, 0.12, 0.03);
+      return new Limits(0.35, 0.12, byMeaning ? 0.01 : 0.03);
     }
   }
 
@@ -112,6 +114,10 @@ public final class Suggester {
       }
       return first;
     }
+  }
+
+  private static int words(String said) {
+    return (int) WORD.matcher(said).results().count();
   }
 
   private static String cut(String words) {
@@ -181,7 +187,7 @@ public final class Suggester {
     synchronized (this) {
       float[] byLetters = letters.likeness(groups);
       Optional<Compared.ByMeaning> byMeaning = point.map(meanings::of);
-      Compared compared = new Compared(byLetters, byMeaning);
+      Compared compared = new Compared(words(words), byLetters, byMeaning);
       for (int i = 0; i < said.size(); i++) {
         Said one = said.get(i);
         boolean told = one.isQuestion() && mayTell.test(one.lesson().id());
@@ -190,6 +196,7 @@ public final class Suggester {
         }
         if (byMeaning.isPresent() && (told || !one.isQuestion())) {
           compared.isAbout(one.lesson().template(), meanings.about(i));
+          compared.lies(one.lesson().template(), meanings.point(i));
         }
       }
       templates.forEach(compared::own);

@@ -3,10 +3,12 @@ package fabulum.core.suggest;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fabulum.core.meaning.Meaning;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -127,7 +129,7 @@ class SuggesterTest {
     Suggester suggester = taught(Optional.of(BY_ASK));
     suggester.know(5, "Way", "Left at the mill.");
     Compared compared = suggester.compare("led me to a barn", answer -> true);
-    int about = compared.of(5).length - 2;
+    int about = compared.of(5).length - 3;
     int near = about + 1;
     assertThat(compared.of(5)[near]).isPositive();
     assertThat(compared.of(5)[about]).isGreaterThan(0.4);
@@ -137,6 +139,41 @@ class SuggesterTest {
         .isGreaterThan(0.4);
     assertThat(suggester.compare("led me to a barn", answer -> false).of(6)[about]).isZero();
     assertThat(suggester.compare("led me to a barn", answer -> false).of(6)[near]).isZero();
+  }
+
+  /** Half of what is known of template 6 lies in each of two directions; of 5, all in one. */
+  @Test
+  void aTemplateLiesWhereAllThatMayBeToldOfItLiesInTheMean() {
+    Map<String, float[]> at =
+        Map.of(
+            "one way", new float[] {9, 0, 0},
+            "the same way", new float[] {9, 0, 0},
+            "quite another way", new float[] {0, 9, 0},
+            "asked", new float[] {9, 0, 0});
+    Meaning meaning = words -> at.getOrDefault(words, new float[] {0, 0, 9});
+    Suggester suggester = new Suggester(Optional.of(meaning));
+    suggester.learn(new Lesson(30, 5, "one way"));
+    suggester.learn(new Lesson(31, 5, "the same way"));
+    suggester.learn(new Lesson(32, 6, "one way"));
+    suggester.learn(new Lesson(33, 6, "quite another way"));
+    Compared all = suggester.compare("asked", answer -> true);
+    int mean = all.of(5).length - 1;
+    assertThat(all.of(5)[mean]).isGreaterThan(0.99);
+    assertThat(all.of(6)[mean]).isBetween(0.3, 0.9);
+    assertThat(suggester.compare("asked", answer -> answer != 33).of(6)[mean]).isGreaterThan(0.99);
+    assertThat(suggester.compare("asked", answer -> answer < 32).of(6)[mean]).isZero();
+  }
+
+  /** What a template answers takes more words to ask for than small talk needs. */
+  @Test
+  void theLongerAQuestionTheLessProbablyNothingFits() {
+    Suggester suggester = new Suggester(Optional.of(words -> X));
+    suggester.learn(new Lesson(30, 5, "one way"));
+    List<Double> none =
+        Stream.of("hi", "hi, don't go", "hi, don't go there by the same way as before")
+            .map(asked -> Scores.MEANING.none(suggester.compare(asked, answer -> true).none()))
+            .toList();
+    assertThat(none).isSortedAccordingTo(Comparator.reverseOrder()).doesNotHaveDuplicates();
   }
 
   @Test
