@@ -394,7 +394,7 @@ class InboxLawsTest {
   private void compare(String when) {
     // A text on its way may be sent between two looks at it.
     assertThat(fabulum.comesTo("select count(*) from outbox", "0")).isTrue();
-    said.compare(when, 160, 4, (conversation, who) -> sees(one(conversation), who));
+    said.compare(when, 80, 4, (conversation, who) -> sees(one(conversation), who));
     for (int i = 0; i < 4; i++) {
       Sentence sentence = sentence();
       StaffId me = anybody();

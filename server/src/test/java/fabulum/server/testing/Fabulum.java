@@ -37,15 +37,11 @@ import java.util.concurrent.atomic.AtomicLong;
 import java.util.concurrent.locks.LockSupport;
 import java.util.function.BooleanSupplier;
 import java.util.stream.Stream;
-import org.springframework.beans.factory.support.BeanDefinitionBuilder;
-import org.springframework.beans.factory.support.BeanDefinitionRegistry;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.context.annotation.Primary;
-import org.springframework.core.type.classreading.CachingMetadataReaderFactory;
-import org.springframework.core.type.classreading.MetadataReaderFactory;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.support.GeneratedKeyHolder;
 import org.springframework.jdbc.support.KeyHolder;
@@ -65,8 +61,6 @@ public final class Fabulum implements AutoCloseable {
   public static final String SECRET = "a secret for tests";
   public static final Instant NOW = Instant.parse("2026-06-09T19:05:00Z");
 
-  private static final int MOST_CLASS_FILES = 20_000;
-  private static final CachingMetadataReaderFactory CLASS_FILES = classFiles();
   private static final long PATIENCE_NANOS = 180_000_000_000L;
   private static final long FIRST_PAUSE_NANOS = 5_000_000L;
   private static final long LONGEST_PAUSE_NANOS = 100_000_000L;
@@ -133,32 +127,20 @@ public final class Fabulum implements AutoCloseable {
   public static Fabulum start(Path folder, String... more) {
     SpringApplication application =
         new SpringApplication(FabulumApplication.class, Inside.class, ApiText.class);
-    application.setApplicationContextFactory(type -> new RememberingContext());
-    application.addInitializers(Fabulum::remembersClassFiles);
-    return new Fabulum(application.run(arguments(folder, more)));
+    List<String> arguments = arguments(folder, more);
+    application.setApplicationContextFactory(
+        type -> new RememberingContext(othersThanOurs(arguments)));
+    return new Fabulum(application.run(arguments.toArray(String[]::new)));
   }
 
-  /** Registers one reader of class files for all programs, under the bean name Spring Boot uses. */
-  private static void remembersClassFiles(ConfigurableApplicationContext context) {
-    ((BeanDefinitionRegistry) context.getBeanFactory())
-        .registerBeanDefinition(
-            "org.springframework.boot.autoconfigure.internalCachingMetadataReaderFactory",
-            BeanDefinitionBuilder.rootBeanDefinition(MetadataReaderFactory.class, () -> CLASS_FILES)
-                .getBeanDefinition());
+  /** Fabulum's own settings decide over no bean, nor does where the database lies. */
+  private static List<String> othersThanOurs(List<String> arguments) {
+    return arguments.stream()
+        .filter(one -> !one.startsWith("--fabulum.") && !one.startsWith("--spring.datasource."))
+        .toList();
   }
 
-  private static CachingMetadataReaderFactory classFiles() {
-    CachingMetadataReaderFactory files =
-        new CachingMetadataReaderFactory() {
-          /** Each program would have it forgotten, and the next one read every class file anew. */
-          @Override
-          public void clearCache() {}
-        };
-    files.setCacheLimit(MOST_CLASS_FILES);
-    return files;
-  }
-
-  private static String[] arguments(Path folder, String... more) {
+  private static List<String> arguments(Path folder, String... more) {
     List<String> arguments =
         new ArrayList<>(
             Stream.of(
@@ -180,7 +162,7 @@ public final class Fabulum implements AutoCloseable {
       EmptyDatabase.putInto(folder);
     }
     arguments.addAll(List.of(more));
-    return arguments.toArray(String[]::new);
+    return List.copyOf(arguments);
   }
 
   private static boolean isSaidIn(String usual, String... more) {

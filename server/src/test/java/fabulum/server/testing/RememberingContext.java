@@ -1,22 +1,38 @@
 package fabulum.server.testing;
 
 import java.io.IOException;
+import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
+import org.springframework.beans.factory.config.ConfigurableListableBeanFactory;
+import org.springframework.beans.factory.support.DefaultListableBeanFactory;
 import org.springframework.boot.web.server.servlet.context.AnnotationConfigServletWebServerApplicationContext;
 import org.springframework.core.io.Resource;
 
 /**
- * The application's context, which remembers for all programs of a test run which class files there
- * are and what was read of them while looking for components: they do not change meanwhile.
+ * The application's context, which remembers for all programs of a test run which beans there are,
+ * which class files, and what was read of them while looking for mappers: they do not change
+ * meanwhile.
  */
 final class RememberingContext extends AnnotationConfigServletWebServerApplicationContext {
   private static final Map<Class<?>, Map<Resource, Object>> READ = new ConcurrentHashMap<>();
 
   private static final Map<String, Resource[]> CLASS_FILES = new ConcurrentHashMap<>();
 
-  RememberingContext() {
+  private final List<String> settings;
+
+  /** Begins; what the conditions of Spring Boot can depend on is told. */
+  RememberingContext(List<String> settings) {
     super(new RememberedBeans());
+    this.settings = settings;
+  }
+
+  @Override
+  protected void invokeBeanFactoryPostProcessors(ConfigurableListableBeanFactory beans) {
+    RememberedDefinitions.use(
+        settings,
+        (DefaultListableBeanFactory) beans,
+        () -> super.invokeBeanFactoryPostProcessors(beans));
   }
 
   @Override
