@@ -45,6 +45,7 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.stream.DoubleStream;
 import java.util.stream.Stream;
 import javax.sql.DataSource;
 import org.springframework.beans.factory.config.BeanPostProcessor;
@@ -104,30 +105,30 @@ public final class Day {
     // The program has just been started: what it learns in the first quarter is not what a text costs.
     for (int quarter = 0; quarter < 4; quarter++) {
       double[] some = Arrays.copyOfRange(kept, texts * quarter / 4, texts * (quarter + 1) / 4);
-      Arrays.sort(some);
-      System.out.printf(
-          Locale.ROOT,
-          "to keep a text, quarter %d: median %.1f ms, p95 %.1f, p99 %.1f, longest %.0f%n",
-          quarter + 1,
-          some[some.length / 2],
-          some[some.length * 95 / 100],
-          some[some.length * 99 / 100],
-          some[some.length - 1]);
+      System.out.printf("to keep a text, quarter %d: %s%n", quarter + 1, spread(Arrays.stream(some)));
     }
     int all = TimedCommits.MILLIS.size();
-    double[] commits = TimedCommits.MILLIS.stream().skip(all / 2).mapToDouble(each -> each).sorted().toArray();
     System.out.printf(
         Locale.ROOT,
-        "a commit by itself, the %,d of the second half: median %.2f ms, p95 %.2f, p99 %.2f, longest %.0f%n",
-        commits.length,
-        commits[commits.length / 2],
-        commits[commits.length * 95 / 100],
-        commits[commits.length * 99 / 100],
-        commits[commits.length - 1]);
+        "a commit by itself, the %,d of the second half: %s%n",
+        all - all / 2,
+        spread(TimedCommits.MILLIS.stream().skip(all / 2).mapToDouble(each -> each)));
     System.out.printf(Locale.ROOT, "database file %,d kB at the end of the day, %,d kB in the quiet after it, compacted %,d kB: %.1f x%n", busy / 1000, open / 1000, compacted / 1000, open / (double) compacted);
     try (Stream<Path> files = Files.walk(folder)) {
       files.sorted((a, b) -> b.compareTo(a)).forEach(each -> each.toFile().delete());
     }
+  }
+
+  private static String spread(DoubleStream times) {
+    double[] sorted = times.sorted().toArray();
+    int n = sorted.length;
+    return String.format(
+        Locale.ROOT,
+        "median %.2f ms, p95 %.2f, p99 %.2f, longest %.0f",
+        sorted[n / 2],
+        sorted[n * 95 / 100],
+        sorted[n * 99 / 100],
+        sorted[n - 1]);
   }
 
   /** Notes how long each commit takes, from the call until it is on the disk. */
