@@ -2,13 +2,14 @@ import { Box, Button } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { Answered } from '../../shared/ui';
+import { Appointments } from './Appointments';
+import { Jobs } from './Jobs';
 import { Lists } from './Lists';
 import { Notes } from './Notes';
 import { Numbers } from './Numbers';
 import { OnFile } from './OnFile';
 import { customerQuery } from './queries';
 import { Twins } from './Twins';
-import { Appointments, Jobs } from './Work';
 
 /** A customer beside a script: the same as on their page, but for the story. */
 export function CustomerInSheet({ id, conversation, zone }: { id: number; conversation: number; zone: string }) {

@@ -4,8 +4,10 @@ import { Suspense, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { ApiProblem, ask, type CustomerPageData, linesQuery } from '../../shared/api';
 import { BlankText, Moment, part, ProblemNote, useRefusal, useTitle } from '../../shared/ui';
+import { Appointments } from './Appointments';
 import { Changes } from './Changes';
 import { Section } from './Fact';
+import { Jobs } from './Jobs';
 import { Lists } from './Lists';
 import { Notes } from './Notes';
 import { Numbers } from './Numbers';
@@ -14,7 +16,6 @@ import { customerQuery, storyQuery, useCustomerChange } from './queries';
 import { RemoveForGood } from './RemoveForGood';
 import { Story } from './Story';
 import { Twins } from './Twins';
-import { Appointments, Jobs } from './Work';
 import { useWriteTo, WriteBar } from './WriteBar';
 
 /** Fetched with the first customer's page. */
