@@ -1,7 +1,8 @@
 import { type RefObject, Suspense } from 'react';
-import type { Attachment, Dossier, Line, OfferedTemplate } from '../../shared/api';
+import { ApiProblem, type Attachment, type Dossier, type Line, type OfferedTemplate } from '../../shared/api';
 import { part, ProblemNote } from '../../shared/ui';
 import { StopWish } from '../agreement';
+import { standsAlready } from './model/objections';
 import { Objections } from './Objections';
 import type { useAttaching } from './useAttaching';
 import type { Going } from './useGoing';
@@ -15,6 +16,8 @@ const ToDoChoice = part(() => import('../to-do').then((part) => part.ToDoChoice)
 const OnPaper = part(() => import('../attachments').then((part) => part.OnPaper));
 /** Fetched with the first writing place. */
 const Inserting = part(() => import('./Inserting').then((part) => part.Inserting));
+
+const NOTHING_SENT = 'Nothing was sent; your words are kept.';
 
 interface Props {
   dossier: Dossier;
@@ -80,6 +83,9 @@ export function Below({
           problem={error}
           retry={answeredMeanwhile(error) ? 'Send mine too' : toConfirm(error).length > 0 ? 'Send anyway' : undefined}
           onRetry={going.again}
+          brief={
+            !isNote && error instanceof ApiProblem && standsAlready(error.fields, check) ? NOTHING_SENT : undefined
+          }
         />
       )}
       {!isNote && attaching.refused !== undefined && <ProblemNote problem={attaching.refused} />}

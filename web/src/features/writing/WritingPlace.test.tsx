@@ -412,6 +412,18 @@ describe('the writing place', () => {
     expect(page.told('POST', '/api/conversations/7/texts')).toHaveLength(2);
   });
 
+  it('a reason that stands below the paper already is not said again when the server stops the text for it', async () => {
+    const stopped = new No(409, 'needs-confirmation', 'It is 23:40. Nothing was sent; your words are kept.', [
+      { field: 'night', why: 'It is 23:40.' },
+    ]);
+    lay({ ...against('night', 'ASK', 'It is 23:40.'), [TEXTS]: stopped });
+    write('Yes.');
+    await screen.findByText('It is 23:40.');
+    fireEvent.click(screen.getByRole('button', { name: 'Send anyway' }));
+    expect(await screen.findByText('Nothing was sent; your words are kept.')).toBeTruthy();
+    expect(screen.getAllByText(/It is 23:40/)).toHaveLength(1);
+  });
+
   it('sends what is on the paper under one reference, against the newest line that stood there, and is empty then', async () => {
     const page = lay({ [TEXTS]: {} });
     write('Yes, berth 12.');

@@ -6,10 +6,12 @@ interface Props {
   onRetry?: (() => void) | undefined;
   /** What the way to go on is called. */
   retry?: string | undefined;
+  /** Said instead, where the server's own words stand beside it already. */
+  brief?: string | undefined;
 }
 
 /** What went wrong, in the server's own words, and a way to go on. */
-export function ProblemNote({ problem, onRetry, retry = 'Try again' }: Props) {
+export function ProblemNote({ problem, onRetry, retry = 'Try again', brief }: Props) {
   const words =
     problem instanceof ApiProblem
       ? problem.message
@@ -28,7 +30,7 @@ export function ProblemNote({ problem, onRetry, retry = 'Try again' }: Props) {
         alignItems: 'center',
       }}
     >
-      <span>{words}</span>
+      <span>{brief ?? words}</span>
       {onRetry && (
         <Button onClick={onRetry} color="error">
           {retry}

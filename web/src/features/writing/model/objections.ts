@@ -21,3 +21,9 @@ export function asking(check: Check | undefined): string[] {
     .filter((each) => each.severity === 'ASK')
     .map((each) => each.code);
 }
+
+/** Whether all for which the server stopped the words stands beside the button already. */
+export function standsAlready(fields: { field: string }[], check: Check | undefined): boolean {
+  const codes = standing(check).map((each) => each.code);
+  return fields.length > 0 && fields.every(({ field }) => codes.includes(field));
+}
