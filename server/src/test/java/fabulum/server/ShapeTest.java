@@ -25,6 +25,9 @@ import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.context.annotation.Condition;
+import org.springframework.context.annotation.Conditional;
+import org.springframework.context.annotation.Profile;
 import org.springframework.modulith.core.ApplicationModules;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -123,6 +126,22 @@ class ShapeTest {
           .should()
           .dependOnClassesThat()
           .haveSimpleNameEndingWith("Row");
+
+  /**
+   * So the programs of a test run can take over the beans of the first one, however they are set.
+   */
+  @ArchTest
+  static final ArchRule whichBeansThereAreDependsOnNoSetting =
+      noClasses()
+          .should()
+          .dependOnClassesThat()
+          .resideInAnyPackage("org.springframework.boot.autoconfigure.condition..")
+          .orShould()
+          .dependOnClassesThat()
+          .areAssignableTo(Condition.class)
+          .orShould()
+          .dependOnClassesThat()
+          .belongToAnyOf(Conditional.class, Profile.class);
 
   @ArchTest
   static final ArchRule nothingIsInjectedIntoFields =
