@@ -103,11 +103,11 @@ export function useGoing({ dossier, papers, attached, attaching, refusal, onFini
     check,
     attachments,
     empty,
-    /** Whether it cannot go now, whoever asks. */
+    /** Nothing can be sent now. */
     cannot,
     /** What a person looks at before it goes; nothing while they write. */
     looking: looking && check,
-    /** Something asks to be confirmed. */
+    /** A reason has to be confirmed before it goes. */
     asks: confirm.length > 0,
     /** Sending was pressed by keys, and waits until that is confirmed by pressing again. */
     pressed: pressedFor !== '',
