@@ -76,19 +76,15 @@ final class Compared {
     }
   }
 
-  /** Takes in what a text of a template, or a question of it, is about. */
-  void isAbout(long template, float[] standing) {
-    float[] known = about.get(template);
-    if (known == null) {
-      about.put(template, standing.clone());
-    } else {
-      Asks.raise(known, standing);
+  /**
+   * Takes in where a text of a template, or a question of it, lies, and what it is about; nothing
+   * of questions without a template.
+   */
+  void knows(long template, float[] point, float[] standing) {
+    if (template != NO_TEMPLATE) {
+      Points.add(sums.computeIfAbsent(template, none -> new float[point.length]), point);
+      Asks.raise(about.computeIfAbsent(template, none -> new float[standing.length]), standing);
     }
-  }
-
-  /** Takes in where a text of a template, or a question of it, lies. */
-  void lies(long template, float[] point) {
-    Points.add(sums.computeIfAbsent(template, none -> new float[point.length]), point);
   }
 
   /** Takes in what a template itself says. */

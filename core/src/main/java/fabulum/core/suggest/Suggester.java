@@ -27,6 +27,17 @@ public final class Suggester {
   /** More templates than these would outweigh "nothing" by their number alone. */
   private static final int WEIGHED = 5;
 
+  /** From this likelihood on that nothing fits, nothing is shown. */
+  private static final double NONE = 0.35;
+
+  /** The likelihood that the first must have. */
+  private static final double FIRST = 0.12;
+
+  /** Below this likelihood a template is not shown; and where letters alone are compared. */
+  private static final double LEAST = 0.01;
+
+  private static final double LEAST_BY_LETTERS = 0.03;
+
   private static final int LONGEST = 1_000;
   private static final Pattern WORD = Pattern.compile("[\\p{L}']+");
 
@@ -39,19 +50,6 @@ public final class Suggester {
 
   /** A text that is compared with: a question, or what a template itself says. */
   private record Said(Lesson lesson, boolean isQuestion) {}
-
-  /**
-   * When something is suggested.
-   *
-   * @param none the likelihood that nothing fits from which nothing is shown
-   * @param first the likelihood that the first must have
-   * @param least the likelihood below which a template is not shown
-   */
-  private record Limits(double none, double first, double least) {
-    static Limits of(boolean byMeaning) {
-      return new Limits(0.35, 0.12, byMeaning ? 0.01 : 0.03);
-    }
-  }
 
   /** Begins with nothing learned. */
   public Suggester(Optional<Meaning> meaning) {
@@ -116,7 +114,7 @@ public final class Suggester {
     }
   }
 
-  private static int words(String said) {
+  private static int wordsIn(String said) {
     return (int) WORD.matcher(said).results().count();
   }
 
@@ -160,15 +158,15 @@ public final class Suggester {
     for (Scored one : scored.subList(0, Math.min(WEIGHED, scored.size()))) {
       all += Math.exp(one.score() - best);
     }
-    Limits limits = Limits.of(compared.isByMeaning());
     double first = Math.exp(scored.get(0).score() - best) / all;
-    if (nothing / all >= limits.none() || first < limits.first()) {
+    if (nothing / all >= NONE || first < FIRST) {
       return List.of();
     }
+    double least = compared.isByMeaning() ? LEAST : LEAST_BY_LETTERS;
     List<Suggestion> shown = new ArrayList<>();
     for (Scored one : scored.subList(0, Math.min(MOST, scored.size()))) {
       double likelihood = Math.exp(one.score() - best) / all;
-      if (likelihood >= limits.least()) {
+      if (likelihood >= least) {
         shown.add(new Suggestion(one.template(), likelihood, compared.similar(one.template())));
       }
     }
@@ -187,7 +185,7 @@ public final class Suggester {
     synchronized (this) {
       float[] byLetters = letters.likeness(groups);
       Optional<Compared.ByMeaning> byMeaning = point.map(meanings::of);
-      Compared compared = new Compared(words(words), byLetters, byMeaning);
+      Compared compared = new Compared(wordsIn(words), byLetters, byMeaning);
       for (int i = 0; i < said.size(); i++) {
         Said one = said.get(i);
         boolean told = one.isQuestion() && mayTell.test(one.lesson().id());
@@ -195,8 +193,7 @@ public final class Suggester {
           compared.near(one.lesson().template(), i);
         }
         if (byMeaning.isPresent() && (told || !one.isQuestion())) {
-          compared.isAbout(one.lesson().template(), meanings.about(i));
-          compared.lies(one.lesson().template(), meanings.point(i));
+          compared.knows(one.lesson().template(), meanings.point(i), meanings.about(i));
         }
       }
       templates.forEach(compared::own);
