@@ -160,6 +160,9 @@ class CrashTest {
       startFabulum("server");
     }
     waitFor("some traffic after the last kill", progress(10));
+    // However few of a kind a slow machine has got through so far.
+    most = next.get() + MOST_TEXTS;
+    waitFor("enough of each kind", this::enoughOfEachKind);
     going = false;
     people.shutdown();
     assertThat(people.awaitTermination(30, TimeUnit.SECONDS)).isTrue();
@@ -170,6 +173,13 @@ class CrashTest {
     waitFor("every file to be fetched", this::nothingIsOnItsWay);
     end();
     compare();
+  }
+
+  private boolean enoughOfEachKind() {
+    return textedByHandsets.size() > 20 * KILLS
+        && acknowledgedAnswers.size() > 5 * KILLS
+        && acknowledgedPlans.size() > 5 * KILLS
+        && acknowledgedFiles.size() > 2 * KILLS;
   }
 
   private void compare() throws Exception {
@@ -191,7 +201,6 @@ class CrashTest {
     assertThat(planned)
         .doesNotHaveDuplicates()
         .containsExactlyInAnyOrderElementsOf(acknowledgedPlans);
-    assertThat(planned.size()).isGreaterThan(5 * KILLS);
     List<String> withFiles =
         query("select words from entry where kind = 'OUT' and words regexp '^with [0-9]+$'");
     compareFiles(withFiles);
@@ -204,8 +213,6 @@ class CrashTest {
         .doesNotHaveDuplicates()
         .containsExactlyInAnyOrderElementsOf(
             Stream.of(written, planned, withFiles, confirmed).flatMap(List::stream).toList());
-    assertThat(received.size()).isGreaterThan(20 * KILLS);
-    assertThat(written.size()).isGreaterThan(5 * KILLS);
     System.out.printf(
         "%d texts in, %d out, %d planned, %d with a file, %d kills: none missing, none twice%n",
         received.size(), written.size(), planned.size(), withFiles.size(), KILLS);
@@ -214,7 +221,6 @@ class CrashTest {
   /** Each text has its one file, whole; and whatever lies among the files is whole. */
   private void compareFiles(List<String> withFiles) throws Exception {
     assertThat(withFiles).doesNotHaveDuplicates().containsAll(acknowledgedFiles.keySet());
-    assertThat(withFiles.size()).isGreaterThan(2 * KILLS);
     List<String> kept =
         query(
             "select e.words || ' ' || a.hash from entry e join attachment a on a.entry_id = e.id where e.words regexp '^with [0-9]+$'");
@@ -311,12 +317,17 @@ class CrashTest {
     }
   }
 
-  /** Plans texts that fall due after a second or two, while the program runs or does not. */
+  /**
+   * Plans texts that fall due after a second or two, while the program runs or does not. Where it
+   * runs so slowly that their time has passed when they arrive, the next ones are planned for
+   * later.
+   */
   private void planAsStaff() {
     int n = 0;
+    int refused = 0;
     while (going) {
       String words = "later " + ++n;
-      String at = Instant.now().plusMillis(700 + 37 * (n % 40)).toString();
+      String at = Instant.now().plusMillis(700 + 37 * (n % 40) + 500 * refused).toString();
       String text =
           "{\"words\":\"%s\",\"at\":\"%s\",\"whenClosed\":\"SEND\",\"unlessWritten\":false,"
               + "\"comesToMe\":false,\"confirmed\":[\"night\",\"day-off\"]}";
@@ -338,6 +349,9 @@ class CrashTest {
       }
       if (answer.startsWith("200")) {
         acknowledgedPlans.add(words);
+        refused = 0;
+      } else {
+        refused++;
       }
     }
   }
