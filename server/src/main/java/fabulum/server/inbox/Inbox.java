@@ -14,6 +14,7 @@ import fabulum.server.inbox.store.ChoiceRow;
 import fabulum.server.inbox.store.InboxMapper;
 import fabulum.server.inbox.store.InboxRow;
 import fabulum.server.inbox.store.SortRow;
+import fabulum.server.inbox.store.Stretch;
 import fabulum.server.lines.Sights;
 import fabulum.server.platform.LikePattern;
 import java.util.ArrayList;
@@ -109,14 +110,9 @@ public class Inbox {
 
   private List<InboxRow> rows(
       InboxQuery query, ChoiceRow choice, @Nullable Place after, int limit) {
-    return InboxRow.together(
-        lists.listRows(
-            query.group(),
-            query.order().column(query.group()),
-            choice,
-            after == null ? null : after.at(),
-            after == null ? null : after.id(),
-            limit));
+    Stretch first = Stretch.first(query.group(), query.order().column(query.group()), limit);
+    Stretch asked = after == null ? first : first.after(after.at(), after.id());
+    return InboxRow.together(lists.listRows(choice, asked));
   }
 
   private ChoiceRow choice(InboxQuery query) {
@@ -136,7 +132,7 @@ public class Inbox {
   /** Those that a sentence means in a group, in its order; at most this number. */
   public List<ConversationId> ids(InboxQuery query, int limit) {
     SortRow order = query.order().column(query.group());
-    return lists.listIds(query.group(), order, choice(query), null, null, limit).stream()
+    return lists.listIds(choice(query), Stretch.first(query.group(), order, limit)).stream()
         .map(ConversationId::new)
         .toList();
   }

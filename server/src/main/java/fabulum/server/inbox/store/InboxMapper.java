@@ -12,23 +12,11 @@ import org.jspecify.annotations.Nullable;
 /** Lists, counts and searches over conversations. */
 @Mapper
 public interface InboxMapper {
-  /** The conversations of a group that a choice leaves, in an order. */
-  List<Long> listIds(
-      Group box,
-      SortRow order,
-      ChoiceRow choice,
-      @Nullable Instant afterAt,
-      @Nullable Long afterId,
-      int limit);
+  /** The conversations of a stretch of a list that a choice leaves, in its order. */
+  List<Long> listIds(ChoiceRow choice, Stretch stretch);
 
   /** The same, with what a list shows of each; a row for each of its topics. */
-  List<InboxRow> listRows(
-      Group box,
-      SortRow order,
-      ChoiceRow choice,
-      @Nullable Instant afterAt,
-      @Nullable Long afterId,
-      int limit);
+  List<InboxRow> listRows(ChoiceRow choice, Stretch stretch);
 
   /** How many there are, but no more than the limit. */
   int countUpTo(Group box, ChoiceRow choice, int limit);
