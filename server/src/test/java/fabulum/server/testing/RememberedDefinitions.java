@@ -5,6 +5,8 @@ import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.mybatis.spring.mapper.MapperScannerConfigurer;
+import org.springframework.beans.factory.config.BeanDefinition;
 import org.springframework.beans.factory.support.AbstractBeanDefinition;
 import org.springframework.beans.factory.support.DefaultListableBeanFactory;
 import org.springframework.boot.context.properties.ConfigurationProperties;
@@ -30,6 +32,7 @@ final class RememberedDefinitions {
   private RememberedDefinitions(DefaultListableBeanFactory beans) {
     this.all =
         Stream.of(beans.getBeanDefinitionNames())
+            .filter(name -> !looksForMappers(beans.getBeanDefinition(name)))
             .map(name ->
                 new Defined(
                     name,
@@ -55,6 +58,11 @@ final class RememberedDefinitions {
     if (known == null) {
       KNOWN.put(settings, new RememberedDefinitions(beans));
     }
+  }
+
+  /** The mappers that it has found are among the definitions; it would look for them again. */
+  private static boolean looksForMappers(BeanDefinition definition) {
+    return MapperScannerConfigurer.class.getName().equals(definition.getBeanClassName());
   }
 
   private void putInto(DefaultListableBeanFactory beans) {
