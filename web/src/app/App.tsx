@@ -4,6 +4,7 @@ import { useMatch, useNavigate } from 'react-router';
 import { ChangePassword, Invitation, SignIn, useOnePerson } from '../features/session';
 import { sessionQuery } from '../shared/api';
 import { MeContext, NowProvider, ProblemNote } from '../shared/ui';
+import { useFocusBack } from './useFocusBack';
 
 /** Who has still to sign in waits for nothing of it. */
 const Frame = lazy(() => import('./Frame').then((part) => ({ default: part.Frame })));
@@ -13,6 +14,7 @@ export function App() {
   const navigate = useNavigate();
   const session = useQuery(sessionQuery);
   useOnePerson(session.data);
+  useFocusBack();
   const secret = useMatch('/invitation/:secret')?.params.secret;
   if (secret !== undefined && !session.isPending) {
     return <Invitation secret={secret} onIn={() => void navigate('/inbox', { replace: true })} />;

@@ -51,7 +51,11 @@ export function CandidateRow({ candidate, hint, refusal, busy, onIsIt }: Props) 
           {hint && ` (${hint})`}
         </ActButton>
         {!holds && numbers.length > 0 && (
-          <Button aria-expanded={more} onClick={() => setMore(!more)} sx={{ display: 'block', ml: 'auto', p: 0 }}>
+          <Button
+            aria-expanded={more}
+            onClick={() => setMore(!more)}
+            sx={{ display: 'block', ml: 'auto', px: 0, py: 0.375 }}
+          >
             old number is gone…
           </Button>
         )}

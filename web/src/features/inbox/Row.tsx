@@ -62,11 +62,11 @@ export function Row(props: Props) {
         sx={{
           position: 'absolute',
           zIndex: 1,
-          left: 18,
-          top: 46,
+          left: 15,
+          top: 43,
           m: 0,
-          width: 18,
-          height: 18,
+          width: 24,
+          height: 24,
           accentColor: 'var(--mui-palette-primary-main)',
           opacity: choosing ? 1 : 0,
         }}
