@@ -131,21 +131,49 @@ class SuggestionsTest {
     answer(priya, asked, "Tokens.", "Pump-out");
     long again = office.text(Fabulum.DOCK, "wobbly narwhal figurehead polish please");
     assertThat(comesFirst(maren, again, "Pump-out")).isTrue();
-    fabulum.tables.update(
-        "insert into staff_permission (staff_id, permission) values (?, 'REMOVE_FOR_GOOD')",
-        office.id("maren"));
-    assertThat(
-            fabulum.becomes(() ->
-                maren
-                        .post(
-                            "/api/customers/" + customer + "/removal", Map.of("name", "Nadia Kerr"))
-                        .status()
-                    < 300))
-        .isTrue();
+    removeForGood(customer, "Nadia Kerr");
     assertThat(fabulum.becomes(() -> titles(maren, again).isEmpty())).isTrue();
     long fuel = office.text(Fabulum.DOCK, "when does the fuel dock close?");
     assertThat(comesFirst(maren, fuel, "Fuel hours")).isTrue();
     assertThat(titles(maren, again)).isEmpty();
+  }
+
+  @Test
+  void whatWasAnsweredBeforeSomethingThatIsRemovedTeachesOn() {
+    answer(priya, office.text(Fabulum.DOCK, "creaking bowsprit lantern"), "Tokens.", "Pump-out");
+    long removed = office.text(Fabulum.DOCK, "are you there?");
+    long customer = fabulum.customer("Odo Fane", office.numberOf(removed));
+    answer(priya, removed, "We are.", null);
+    removeForGood(customer, "Odo Fane");
+    long again = office.text(Fabulum.DOCK, "creaking bowsprit lantern, please");
+    assertThat(comesFirst(maren, again, "Pump-out")).isTrue();
+    maren
+        .post(
+            "/api/templates",
+            Map.of(
+                "title",
+                "Spinnaker loft",
+                "words",
+                "The spinnaker loft mends sails.",
+                "guarded",
+                false,
+                "retired",
+                false))
+        .require(200);
+    long sails = office.text(Fabulum.DOCK, "does the spinnaker loft mend sails?");
+    assertThat(comesFirst(maren, sails, "Spinnaker loft")).isTrue();
+    assertThat(comesFirst(maren, again, "Pump-out")).isTrue();
+  }
+
+  private void removeForGood(long customer, String name) {
+    fabulum.tables.update(
+        "insert into staff_permission (staff_id, permission) select s.id, 'REMOVE_FOR_GOOD' from staff s"
+            + " where s.id = ? and not exists (select 1 from staff_permission p"
+            + " where p.staff_id = s.id and p.permission = 'REMOVE_FOR_GOOD')",
+        office.id("maren"));
+    String address = "/api/customers/" + customer + "/removal";
+    assertThat(fabulum.becomes(() -> maren.post(address, Map.of("name", name)).status() < 300))
+        .isTrue();
   }
 
   @Test
