@@ -16,13 +16,13 @@ beforeEach(() => {
 
 afterEach(() => document.body.replaceChildren());
 
-/** As Chromium does with the keys on what is disabled. */
+/** A disabled button loses the focus, as in Chromium. */
 function disable() {
   save.blur();
   save.disabled = true;
 }
 
-/** Until all who watch were told. */
+/** Ends when all observers were told. */
 function set(button: HTMLButtonElement, disabled: boolean) {
   return new Promise<void>((told) => {
     new MutationObserver(() => told()).observe(button, { attributes: true });
@@ -30,21 +30,21 @@ function set(button: HTMLButtonElement, disabled: boolean) {
   });
 }
 
-it('has the keys on a button again that could not be pressed for a moment', async () => {
+it('gives the focus back to a button that was disabled for a moment', async () => {
   disable();
   expect(document.activeElement).not.toBe(save);
   await set(save, false);
   expect(document.activeElement).toBe(save);
 });
 
-it('leaves the keys where they have gone meanwhile', async () => {
+it('leaves the focus where it has moved meanwhile', async () => {
   disable();
   other.focus();
   await set(save, false);
   expect(document.activeElement).toBe(other);
 });
 
-it('does not fetch the keys because of another button', async () => {
+it('does not take the focus because of another button', async () => {
   save.blur();
   await set(other, true);
   await set(other, false);

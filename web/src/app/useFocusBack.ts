@@ -1,8 +1,8 @@
 import { useEffect } from 'react';
 
 /**
- * A button that cannot be pressed while what it does is on its way loses the keys to the page. Whoever works by keyboard has them on it
- * again once it can be pressed, unless they are elsewhere by then.
+ * A button that is disabled while its request is on its way loses the focus to the page. It gets the focus back when it is enabled again,
+ * if it was reached by keyboard and nothing else has been focused since.
  */
 export function useFocusBack(): void {
   useEffect(() => {
