@@ -13,7 +13,6 @@ import fabulum.server.inbox.InboxPage.InOrder;
 import fabulum.server.inbox.store.ChoiceRow;
 import fabulum.server.inbox.store.InboxMapper;
 import fabulum.server.inbox.store.InboxRow;
-import fabulum.server.inbox.store.SortRow;
 import fabulum.server.inbox.store.Stretch;
 import fabulum.server.lines.Sights;
 import fabulum.server.platform.LikePattern;
@@ -110,9 +109,13 @@ public class Inbox {
 
   private List<InboxRow> rows(
       InboxQuery query, ChoiceRow choice, @Nullable Place after, int limit) {
-    Stretch first = Stretch.first(query.group(), query.order().column(query.group()), limit);
+    Stretch first = first(query, limit);
     Stretch asked = after == null ? first : first.after(after.at(), after.id());
     return InboxRow.together(lists.listRows(choice, asked));
+  }
+
+  private static Stretch first(InboxQuery query, int limit) {
+    return Stretch.first(query.group(), query.order().column(query.group()), limit);
   }
 
   private ChoiceRow choice(InboxQuery query) {
@@ -131,8 +134,7 @@ public class Inbox {
 
   /** Those that a sentence means in a group, in its order; at most this number. */
   public List<ConversationId> ids(InboxQuery query, int limit) {
-    SortRow order = query.order().column(query.group());
-    return lists.listIds(choice(query), Stretch.first(query.group(), order, limit)).stream()
+    return lists.listIds(choice(query), first(query, limit)).stream()
         .map(ConversationId::new)
         .toList();
   }

@@ -28,6 +28,9 @@ class SuggestionsTest {
 
   @BeforeAll
   void begin() {
+    fabulum.tables.update(
+        "insert into staff_permission (staff_id, permission) values (?, 'REMOVE_FOR_GOOD')",
+        office.id("maren"));
     template("Fuel hours", "The fuel dock is open from 7 in the morning to 6 in the evening.");
     template("Pump-out", "The pump-out works. Tokens are at the harbour office.");
     template("Winter quote", "For indoor storage this winter we send you a quote by mail.");
@@ -147,30 +150,13 @@ class SuggestionsTest {
     removeForGood(customer, "Odo Fane");
     long again = office.text(Fabulum.DOCK, "creaking bowsprit lantern, please");
     assertThat(comesFirst(maren, again, "Pump-out")).isTrue();
-    maren
-        .post(
-            "/api/templates",
-            Map.of(
-                "title",
-                "Spinnaker loft",
-                "words",
-                "The spinnaker loft mends sails.",
-                "guarded",
-                false,
-                "retired",
-                false))
-        .require(200);
+    template("Spinnaker loft", "The spinnaker loft mends sails.");
     long sails = office.text(Fabulum.DOCK, "does the spinnaker loft mend sails?");
     assertThat(comesFirst(maren, sails, "Spinnaker loft")).isTrue();
     assertThat(comesFirst(maren, again, "Pump-out")).isTrue();
   }
 
   private void removeForGood(long customer, String name) {
-    fabulum.tables.update(
-        "insert into staff_permission (staff_id, permission) select s.id, 'REMOVE_FOR_GOOD' from staff s"
-            + " where s.id = ? and not exists (select 1 from staff_permission p"
-            + " where p.staff_id = s.id and p.permission = 'REMOVE_FOR_GOOD')",
-        office.id("maren"));
     String address = "/api/customers/" + customer + "/removal";
     assertThat(fabulum.becomes(() -> maren.post(address, Map.of("name", name)).status() < 300))
         .isTrue();
