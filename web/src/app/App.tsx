@@ -4,10 +4,14 @@ import { useMatch, useNavigate } from 'react-router';
 import { ChangePassword, Invitation, SignIn, useOnePerson } from '../features/session';
 import { sessionQuery } from '../shared/api';
 import { MeContext, NowProvider, ProblemNote } from '../shared/ui';
+import { fetchPlace } from './places';
 import { useFocusBack } from './useFocusBack';
 
 /** Who has still to sign in waits for nothing of it. */
-const Frame = lazy(() => import('./Frame').then((part) => ({ default: part.Frame })));
+const Frame = lazy(() => {
+  fetchPlace(window.location.pathname);
+  return import('./Frame').then((part) => ({ default: part.Frame }));
+});
 
 /** Lets in the person who is signed in, or has an invitation. */
 export function App() {

@@ -3,26 +3,20 @@ import { Navigate, type RouteObject } from 'react-router';
 import { useMe } from '../shared/ui';
 import { App } from './App';
 import { NotHere, PageBroke, PlaceBroke } from './Broke';
+import { places } from './places';
 
-/** Each place is fetched when it is first opened; the person who signs in waits for none of them. */
-const Inbox = lazy(() => import('../features/inbox').then((feature) => ({ default: feature.Inbox })));
-const OfficePage = lazy(() => import('../features/office').then((feature) => ({ default: feature.OfficePage })));
-const OutagePage = lazy(() => import('../features/outage').then((feature) => ({ default: feature.OutagePage })));
-const ReportsPage = lazy(() => import('../features/reports').then((feature) => ({ default: feature.ReportsPage })));
-const SetUp = lazy(() => import('../features/setup').then((feature) => ({ default: feature.SetUp })));
-const CustomersPlace = lazy(() =>
-  import('../features/customers').then((feature) => ({ default: feature.CustomersPlace })),
-);
-const CustomerPage = lazy(() => import('../features/customers').then((feature) => ({ default: feature.CustomerPage })));
-const ImportPage = lazy(() =>
-  import('../features/customer-import').then((feature) => ({ default: feature.ImportPage })),
-);
-const TemplatesPlace = lazy(() =>
-  import('../features/templates').then((feature) => ({ default: feature.TemplatesPlace })),
-);
-const PlannedPlace = lazy(() => import('../features/later').then((feature) => ({ default: feature.PlannedPlace })));
-const HistoryPlace = lazy(() => import('../features/history').then((feature) => ({ default: feature.HistoryPlace })));
-const Me = lazy(() => import('../features/me').then((feature) => ({ default: feature.Me })));
+const Inbox = lazy(() => places.inbox().then((feature) => ({ default: feature.Inbox })));
+const OfficePage = lazy(() => places.office().then((feature) => ({ default: feature.OfficePage })));
+const OutagePage = lazy(() => places.outage().then((feature) => ({ default: feature.OutagePage })));
+const ReportsPage = lazy(() => places.reports().then((feature) => ({ default: feature.ReportsPage })));
+const SetUp = lazy(() => places.setup().then((feature) => ({ default: feature.SetUp })));
+const CustomersPlace = lazy(() => places.customers().then((feature) => ({ default: feature.CustomersPlace })));
+const CustomerPage = lazy(() => places.customers().then((feature) => ({ default: feature.CustomerPage })));
+const ImportPage = lazy(() => places.customerImport().then((feature) => ({ default: feature.ImportPage })));
+const TemplatesPlace = lazy(() => places.templates().then((feature) => ({ default: feature.TemplatesPlace })));
+const PlannedPlace = lazy(() => places.planned().then((feature) => ({ default: feature.PlannedPlace })));
+const HistoryPlace = lazy(() => places.history().then((feature) => ({ default: feature.HistoryPlace })));
+const Me = lazy(() => places.me().then((feature) => ({ default: feature.Me })));
 
 function InboxPlace({ toIdentify = false }: { toIdentify?: boolean }) {
   return <Inbox session={useMe()} toIdentify={toIdentify} />;

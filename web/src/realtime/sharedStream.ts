@@ -9,7 +9,8 @@ export interface Said {
 export type Hearing = 'open' | 'broken' | 'closed';
 
 interface Listener {
-  onSaid: (said: Said) => void;
+  /** `own` is false for what another tab passes on: what was said before this one listened may be missing. */
+  onSaid: (said: Said, own: boolean) => void;
   onHearing: (hearing: Hearing) => void;
 }
 
@@ -33,7 +34,7 @@ export class SharedStream {
     name: string,
     private readonly address: (after: string) => string,
     private readonly listener: Listener,
-    /** What was heard last, in this tab. */
+    /** After which position to listen: of what was heard last in this tab, or where it began to read. */
     private readonly heard: () => string,
   ) {
     const { locks } = navigator as { locks?: LockManager };
@@ -71,7 +72,7 @@ export class SharedStream {
   }
 
   private told(told: Told): void {
-    if (told.kind === 'said') this.listener.onSaid(told.said);
+    if (told.kind === 'said') this.listener.onSaid(told.said, false);
     else if (told.kind === 'hearing') this.listener.onHearing(told.hearing);
     else if (this.leads && this.source?.readyState === EventSource.OPEN) {
       this.tell({ kind: 'hearing', hearing: 'open' });
@@ -99,7 +100,7 @@ export class SharedStream {
     source.onmessage = ({ data, lastEventId }: MessageEvent<string>) => {
       const said = { data, position: lastEventId };
       this.tell({ kind: 'said', said });
-      this.listener.onSaid(said);
+      this.listener.onSaid(said, true);
     };
     source.onerror = () => this.hearing(source.readyState === EventSource.CLOSED ? 'closed' : 'broken');
   }

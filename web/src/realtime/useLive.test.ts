@@ -4,6 +4,7 @@ import { act, renderHook } from '@testing-library/react';
 import { createElement, type ReactNode } from 'react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { keys, type LiveMessage } from '../shared/api';
+import { session } from '../testing/data';
 import { useLive } from './useLive';
 
 /** The server's end of the line, in the test's hands. */
@@ -83,6 +84,44 @@ describe('the line to the server', () => {
     queries.setQueryData(keys.lists, 'read again');
     Line.last.says('a.2', { type: 'BEAT' });
     expect(queries.getQueryState(keys.lists)?.isInvalidated).toBe(false);
+  });
+
+  it('begins where the session was answered, and reads nothing twice', () => {
+    queries.setQueryData(keys.session, { ...session, live: 'a.5' });
+    listen();
+    expect(Line.last.url).toBe('/api/live?after=a.5');
+    queries.setQueryData(keys.lists, 'read meanwhile');
+    Line.last.says('a.5', { type: 'BEAT' });
+    expect(queries.getQueryState(keys.lists)?.isInvalidated).toBe(false);
+  });
+
+  it('reads all again all the same where something was read before the session was answered', () => {
+    queries.setQueryData(keys.session, { ...session, live: 'a.5' });
+    queries.setQueryData(keys.lists, 'read before');
+    listen();
+    expect(Line.last.url).toBe('/api/live');
+    Line.last.says('a.5', { type: 'BEAT' });
+    expect(queries.getQueryState(keys.lists)?.isInvalidated).toBe(true);
+  });
+
+  it('reads all again when another tab passes on the first message: what came before it may be missing', () => {
+    let passOn: ((event: { data: unknown }) => void) | undefined;
+    class Channel {
+      postMessage = () => undefined;
+      close = () => undefined;
+      set onmessage(heard: (event: { data: unknown }) => void) {
+        passOn = heard;
+      }
+    }
+    vi.stubGlobal('BroadcastChannel', Channel);
+    const taken = { request: () => Promise.resolve() };
+    Object.defineProperty(navigator, 'locks', { value: taken, configurable: true });
+    queries.setQueryData(keys.session, { ...session, live: 'a.5' });
+    listen();
+    expect(Line.opened).toHaveLength(0);
+    queries.setQueryData(keys.lists, 'read meanwhile');
+    act(() => passOn?.({ data: { kind: 'said', said: { data: '{"type":"BEAT"}', position: 'a.7' } } }));
+    expect(queries.getQueryState(keys.lists)?.isInvalidated).toBe(true);
   });
 
   it('says when it is lost, and goes on where it stopped', () => {

@@ -1,12 +1,24 @@
-import { useQueryClient } from '@tanstack/react-query';
+import { type QueryClient, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useEffectEvent, useState } from 'react';
-import { keys, type LiveMessage } from '../shared/api';
+import { keys, type LiveMessage, type Session } from '../shared/api';
 import { applyLive } from './apply';
 import { type Hearing, SharedStream } from './sharedStream';
 
 /** Without a sign of life for this long the line counts as dead: the server beats every 15 s. */
 const PATIENCE_MS = 40_000;
 const AGAIN_MS = 2_000;
+
+/**
+ * After which position to listen, so that it misses nothing of what is read from now on: where the stream stood when the session was
+ * answered. Empty where something was read before that.
+ */
+function start(queries: QueryClient): string {
+  const readBefore = queries
+    .getQueryCache()
+    .getAll()
+    .some(({ queryKey, state }) => queryKey[0] !== keys.session[0] && state.data !== undefined);
+  return readBefore ? '' : (queries.getQueryData<Session | null>(keys.session)?.live ?? '');
+}
 
 export type LineState = 'opening' | 'live' | 'lost';
 
@@ -23,6 +35,7 @@ export function useLive(staff: number, onMessage: (message: LiveMessage) => void
   const tell = useEffectEvent(onMessage);
 
   useEffect(() => {
+    const from = start(queries);
     let position = '';
     let watchdog: ReturnType<typeof setTimeout> | undefined;
     let again: ReturnType<typeof setTimeout> | undefined;
@@ -35,19 +48,19 @@ export function useLive(staff: number, onMessage: (message: LiveMessage) => void
       `fabulum.live.${staff}`,
       (after) => (after ? `/api/live?after=${encodeURIComponent(after)}` : '/api/live'),
       {
-        onSaid: ({ data, position: next }) => {
+        onSaid: ({ data, position: next }, own) => {
           alive();
           const message = JSON.parse(data) as LiveMessage;
           // The first message of a listener without a place only says where the stream stands: what was read before may be older.
-          const first = position === '';
+          const mayBeOlder = position === '' && !(own && from);
           position = next || position;
           setState('live');
-          applyLive(queries, first ? { type: 'READ_AGAIN', entries: [], by: [] } : message);
+          applyLive(queries, mayBeOlder ? { type: 'READ_AGAIN', entries: [], by: [] } : message);
           tell(message);
         },
         onHearing: hearing,
       },
-      () => position,
+      () => position || from,
     );
     function silent() {
       setState('lost');

@@ -63,6 +63,7 @@ export const session: Session = {
   why: 'ALWAYS',
   now: NOW,
   clockRuns: false,
+  live: '',
   leads: [maren.name],
   mustChangePassword: false,
   page: {

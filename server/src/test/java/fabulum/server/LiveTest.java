@@ -62,6 +62,25 @@ class LiveTest {
   }
 
   @Test
+  void whoBeginsWhereTheSessionSaidIsToldWhatHappenedSinceAndNothingElse() {
+    String number = fabulum.freshNumber();
+    try (LiveReader other = maren.live(null)) {
+      text(number, "before the session");
+      other.await(message -> isAbout(message, number, "before the session"));
+      String live = maren.get("/api/session").json().path("live").asString();
+      text(number, "after the session");
+      other.await(message -> isAbout(message, number, "after the session"));
+      try (LiveReader page = maren.live(live)) {
+        assertThat(page.next().type()).isEqualTo("BEAT");
+        page.await(message -> {
+          assertThat(isAbout(message, number, "before the session")).isFalse();
+          return isAbout(message, number, "after the session");
+        });
+      }
+    }
+  }
+
+  @Test
   void whoeverWasAwayIsToldExactlyWhatTheyMissed() {
     String number = fabulum.freshNumber();
     String position;

@@ -5,7 +5,8 @@ import fabulum.core.access.Spot;
 import fabulum.server.access.StaffId;
 import fabulum.server.accounts.SignIns;
 import fabulum.server.accounts.SignedIn;
-import fabulum.server.feed.ChangeFeed;
+import fabulum.server.feed.Position;
+import fabulum.server.feed.Positions;
 import fabulum.server.lines.Sights;
 import java.util.HashMap;
 import java.util.List;
@@ -13,7 +14,6 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
-import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.TimeUnit;
 import org.jspecify.annotations.Nullable;
@@ -32,23 +32,21 @@ import org.springframework.stereotype.Service;
 public class LiveStream implements SmartLifecycle {
   private final Sights sights;
   private final SignIns signIns;
-  private final ChangeFeed feed;
+  private final Positions positions;
   private final MissedChanges missedChanges;
-  private final String run = UUID.randomUUID().toString().substring(0, 8);
   private final Set<Subscription> subscriptions = ConcurrentHashMap.newKeySet();
   private final Recent recent = new Recent();
-  private long last;
   private volatile boolean open = true;
 
-  LiveStream(Sights sights, SignIns signIns, ChangeFeed feed, MissedChanges missedChanges) {
+  LiveStream(Sights sights, SignIns signIns, Positions positions, MissedChanges missedChanges) {
     this.sights = sights;
     this.signIns = signIns;
-    this.feed = feed;
+    this.positions = positions;
     this.missedChanges = missedChanges;
   }
 
-  private Told told(long number, LiveMessage message, Audience audience) {
-    return new Told(new Position(run, number, feed.settled()).text(), number, message, audience);
+  private static Told told(Position position, LiveMessage message, Audience audience) {
+    return new Told(position.text(), position.number(), message, audience);
   }
 
   /** Who is signed out hears nothing more, at once. */
@@ -59,7 +57,7 @@ public class LiveStream implements SmartLifecycle {
 
   /** Tells every open browser whose owner is meant, and remembers it for those who are away. */
   synchronized void broadcast(LiveMessage message, Audience audience) {
-    Told told = told(++last, message, audience);
+    Told told = told(positions.next(), message, audience);
     recent.add(told);
     Map<Long, Sight> seen = new HashMap<>();
     for (Subscription subscription : subscriptions) {
@@ -81,12 +79,13 @@ public class LiveStream implements SmartLifecycle {
   /**
    * Begins to listen.
    *
-   * @param after the position last heard; null for a browser that has only just read everything
+   * @param after the position last heard, or asked for before anything was read; null for a browser
+   *     that reads everything once it listens
    */
   public Subscription listen(SignedIn who, Listener listener, @Nullable String after) {
     Subscription subscription = new Subscription(who, listener, subscriptions::remove);
     Optional<Position> heard = Position.read(after);
-    boolean ofThisRun = heard.filter(position -> position.run().equals(run)).isPresent();
+    boolean ofThisRun = heard.filter(positions::has).isPresent();
     if (after == null || ofThisRun) {
       goOn(subscription, heard.map(Position::number).orElse(null));
       return subscription;
@@ -115,6 +114,7 @@ public class LiveStream implements SmartLifecycle {
 
   private synchronized void goOn(Subscription subscription, @Nullable Long heard) {
     subscriptions.add(subscription);
+    long last = positions.now().number();
     Optional<List<Told>> missed =
         heard == null ? Optional.of(List.of()) : recent.after(heard, last);
     if (missed.isEmpty()) {
@@ -124,13 +124,13 @@ public class LiveStream implements SmartLifecycle {
     List<Told> unheard = missed.get();
     // A browser that breaks off again right after this has heard nothing of what they missed.
     long before = unheard.isEmpty() ? last : unheard.get(0).number() - 1;
-    subscription.offer(told(before, LiveMessage.beat(), Audience.everybody()));
+    subscription.offer(told(positions.at(before), LiveMessage.beat(), Audience.everybody()));
     Map<Long, Sight> seen = new HashMap<>();
     unheard.forEach(told -> offer(subscription, told, seen));
   }
 
   private synchronized Told now(LiveMessage message) {
-    return told(last, message, Audience.everybody());
+    return told(positions.now(), message, Audience.everybody());
   }
 
   /** How many browsers listen. */

@@ -6,6 +6,7 @@ import fabulum.server.access.Permits;
 import fabulum.server.accounts.KnownBrowsers;
 import fabulum.server.accounts.SignIns;
 import fabulum.server.accounts.SignedIn;
+import fabulum.server.feed.Positions;
 import fabulum.server.people.Attendances;
 import fabulum.server.people.People;
 import fabulum.server.people.People.PageChoices;
@@ -44,6 +45,7 @@ class SessionDesk {
   private final Clock clock;
   private final ClockSettings clockSettings;
   private final PageSettings page;
+  private final Positions positions;
 
   SessionDesk(
       People people,
@@ -53,7 +55,8 @@ class SessionDesk {
       SecurityContextRepository contexts,
       Clock clock,
       ClockSettings clockSettings,
-      PageSettings page) {
+      PageSettings page,
+      Positions positions) {
     this.people = people;
     this.browsers = browsers;
     this.permits = permits;
@@ -62,6 +65,7 @@ class SessionDesk {
     this.clock = clock;
     this.clockSettings = clockSettings;
     this.page = page;
+    this.positions = positions;
   }
 
   /**
@@ -76,6 +80,8 @@ class SessionDesk {
    * @param now the server's time when it answered
    * @param clockRuns false while the server's clock stands still for a demonstration
    * @param handsets where the stand-in's handsets are, if there are any
+   * @param live where the live stream stands, at most 46 characters: begun <em>after</em> it, the
+   *     stream tells what has changed since this answer
    */
   record SessionResponse(
       StaffView staff,
@@ -88,7 +94,8 @@ class SessionDesk {
       PageChoices page,
       Instant now,
       boolean clockRuns,
-      @Nullable String handsets) {}
+      @Nullable String handsets,
+      String live) {}
 
   SignIns.From from(HttpServletRequest request) {
     String agent = request.getHeader("User-Agent");
@@ -134,6 +141,8 @@ class SessionDesk {
   }
 
   SessionResponse session(SignedIn signedIn) {
+    // Before anything is read: what changes meanwhile is told again rather than missed.
+    String live = positions.now().text();
     boolean runs = clockSettings.at() == null || clockSettings.runs();
     Presence presence = attendances.presence(signedIn.id());
     return new SessionResponse(
@@ -147,6 +156,7 @@ class SessionDesk {
         people.pageChoices(signedIn.id()),
         clock.instant(),
         runs,
-        page.handsets());
+        page.handsets(),
+        live);
   }
 }

@@ -1,4 +1,4 @@
-package fabulum.server.live;
+package fabulum.server.feed;
 
 import java.util.Optional;
 import java.util.regex.Matcher;
@@ -6,17 +6,17 @@ import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
 /**
- * How far a browser has heard.
+ * A place in what open browsers are told: how far one of them has heard.
  *
  * @param run of the program; numbers begin again with each
  * @param number of the last message heard in that run
  * @param settled up to which number it had surely heard the feed of changes
  */
-record Position(String run, long number, long settled) {
+public record Position(String run, long number, long settled) {
   private static final Pattern FORM = Pattern.compile("([0-9a-f]{8})-(\\d{1,18})-(\\d{1,18})");
 
   /** Reads a position; empty for what is none. */
-  static Optional<Position> read(@Nullable String text) {
+  public static Optional<Position> read(@Nullable String text) {
     if (text == null) {
       return Optional.empty();
     }
@@ -29,7 +29,7 @@ record Position(String run, long number, long settled) {
   }
 
   /** The position as a browser gives it back. */
-  String text() {
+  public String text() {
     return run + "-" + number + "-" + settled;
   }
 }
