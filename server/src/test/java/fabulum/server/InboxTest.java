@@ -19,6 +19,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -191,6 +192,35 @@ class InboxTest {
         assertThat(whole.size()).isEqualTo(count(group, choice));
       }
     }
+  }
+
+  /** Lines are read no further than the last page needed; what they hold changes meanwhile. */
+  @Test
+  void aPageIsWholeWhenOneLineHasSuddenlyAllOfIt() {
+    String newest = "/api/conversations?group=OUR_TURN&order=NEWEST&limit=40";
+    for (String line : List.of(Fabulum.DOCK, Fabulum.YARD)) {
+      arriving(line, 20);
+    }
+    assertThat(maren.get(newest).json().path("rows")).hasSize(40);
+
+    List<String> numbers = arriving(Fabulum.YARD, 50);
+    Collections.reverse(numbers);
+    List<String> latestFirst = numbers.subList(0, 40);
+    for (int again = 0; again < 2; again++) {
+      assertThat(maren.get(newest).json().path("rows"))
+          .extracting(row -> row.path("address").asString())
+          .isEqualTo(latestFirst);
+    }
+  }
+
+  private List<String> arriving(String line, int many) {
+    List<String> numbers = new ArrayList<>();
+    for (int i = 0; i < many; i++) {
+      numbers.add(fabulum.freshNumber());
+      fabulum.clock.advance(Duration.ofSeconds(1));
+      webhook.text(numbers.get(i), line, "one of many").require(200);
+    }
+    return numbers;
   }
 
   private List<Long> pages(String choice, int limit) {

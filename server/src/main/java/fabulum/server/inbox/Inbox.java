@@ -54,6 +54,7 @@ public class Inbox {
   private final Choices choices;
   private final Counters counters;
   private final Sights sights;
+  private final Depths depths = new Depths();
 
   Inbox(
       InboxMapper lists,
@@ -110,8 +111,14 @@ public class Inbox {
   private List<InboxRow> rows(
       InboxQuery query, ChoiceRow choice, @Nullable Place after, int limit) {
     Stretch first = first(query, limit);
-    Stretch asked = after == null ? first : first.after(after.at(), after.id());
-    return InboxRow.together(lists.listRows(choice, asked));
+    Stretch whole = after == null ? first : first.after(after.at(), after.id());
+    Stretch shallow = depths.shallow(choice, whole);
+    List<InboxRow> rows = InboxRow.together(lists.listRows(choice, shallow));
+    if (!Depths.suffices(choice, shallow, rows)) {
+      rows = InboxRow.together(lists.listRows(choice, whole));
+    }
+    depths.learn(choice, whole, rows);
+    return rows;
   }
 
   private static Stretch first(InboxQuery query, int limit) {

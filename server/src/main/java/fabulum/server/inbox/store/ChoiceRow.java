@@ -1,6 +1,7 @@
 package fabulum.server.inbox.store;
 
 import fabulum.server.conversations.SightColumns;
+import fabulum.server.platform.store.Shaped;
 import java.time.Instant;
 import java.util.List;
 import java.util.Objects;
@@ -41,7 +42,8 @@ public record ChoiceRow(
     @Nullable String saying,
     @Nullable List<Span> spans,
     @Nullable List<Long> ids,
-    @Nullable OnFile onFile) {
+    @Nullable OnFile onFile)
+    implements Shaped {
 
   /** Whether there is any condition beyond lines and sight. */
   public boolean narrows() {
@@ -52,6 +54,20 @@ public record ChoiceRow(
         || unread
         || Stream.of(colleague, team, topic, called, saying, spans, ids, onFile)
             .anyMatch(Objects::nonNull);
+  }
+
+  /** Of lists that are asked of most: how long they are, or -1 for none. */
+  private record Shape(int walked, boolean seesAllLines, int teams, int lines) {}
+
+  @Override
+  public @Nullable Object shape() {
+    return narrows() || sight.narrowed() != null || sight.guestOf() != null
+        ? null
+        : new Shape(walked.size(), sight.lines() == null, size(sight.teams()), size(lines));
+  }
+
+  private static int size(@Nullable List<Long> ids) {
+    return ids == null ? -1 : ids.size();
   }
 
   /** The same, only of these; of none when there are none. */
