@@ -10,6 +10,7 @@ import fabulum.server.inbox.store.Stretch;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Function;
 
 /**
  * How far each line is walked for a stretch of a list. A page of 50 of five lines has some ten of
@@ -36,25 +37,29 @@ final class Depths {
         stretch.afterAt() != null);
   }
 
-  /** The stretch, no deeper than it probably has to be. Of conditions nothing is remembered. */
-  Stretch shallow(ChoiceRow choice, Stretch whole) {
+  /**
+   * All that belongs to a stretch. Where conditions narrow it, nothing is remembered of it.
+   *
+   * @param read reads a stretch to its depth
+   */
+  List<InboxRow> read(ChoiceRow choice, Stretch whole, Function<Stretch, List<InboxRow>> read) {
     if (choice.narrows()) {
-      return whole;
+      return read.apply(whole);
     }
-    Integer last = needed.getIfPresent(walk(choice, whole));
-    return last == null ? whole : whole.to(Math.min(whole.limit(), last + MORE));
-  }
-
-  /** Whether what was read is all there is to it: of no line there can be more than were read. */
-  static boolean suffices(ChoiceRow choice, Stretch read, List<InboxRow> rows) {
-    return read.depth() >= read.limit() || most(choice, rows) < read.depth();
-  }
-
-  /** Remembers how deep a stretch had to be walked. */
-  void learn(ChoiceRow choice, Stretch read, List<InboxRow> all) {
-    if (!choice.narrows()) {
-      needed.put(walk(choice, read), most(choice, all));
+    Walk walk = walk(choice, whole);
+    Integer last = needed.getIfPresent(walk);
+    if (last != null && last + MORE < whole.limit()) {
+      List<InboxRow> rows = read.apply(whole.to(last + MORE));
+      int most = most(choice, rows);
+      // Of no line there can be more than were read.
+      if (most < last + MORE) {
+        needed.put(walk, most);
+        return rows;
+      }
     }
+    List<InboxRow> all = read.apply(whole);
+    needed.put(walk, most(choice, all));
+    return all;
   }
 
   /** How many of one line there are at most. */

@@ -112,13 +112,8 @@ public class Inbox {
       InboxQuery query, ChoiceRow choice, @Nullable Place after, int limit) {
     Stretch first = first(query, limit);
     Stretch whole = after == null ? first : first.after(after.at(), after.id());
-    Stretch shallow = depths.shallow(choice, whole);
-    List<InboxRow> rows = InboxRow.together(lists.listRows(choice, shallow));
-    if (!Depths.suffices(choice, shallow, rows)) {
-      rows = InboxRow.together(lists.listRows(choice, whole));
-    }
-    depths.learn(choice, whole, rows);
-    return rows;
+    return depths.read(
+        choice, whole, stretch -> InboxRow.together(lists.listRows(choice, stretch)));
   }
 
   private static Stretch first(InboxQuery query, int limit) {
