@@ -132,8 +132,21 @@ describe('live messages', () => {
     const queries = new QueryClient();
     queries.setQueryData(keys.session, { staff: wen });
     queries.setQueryData(keys.staff, [wen]);
+    queries.setQueryData(keys.teams, []);
+    queries.setQueryData(keys.counts, { ourTurn: 1 });
     applyLive(queries, message({ type: 'PEOPLE' }));
     expect(queries.getQueryState(keys.session)?.isInvalidated).toBe(true);
     expect(queries.getQueryState(keys.staff)?.isInvalidated).toBe(true);
+    expect(queries.getQueryState(keys.teams)?.isInvalidated).toBe(true);
+    expect(queries.getQueryState(keys.counts)?.isInvalidated).toBe(false);
+  });
+
+  it('a line of others is read again where the set-up is shown, and nowhere else', () => {
+    const queries = new QueryClient();
+    queries.setQueryData([...keys.setup, 'lines'], []);
+    queries.setQueryData(keys.counts, { ourTurn: 1 });
+    applyLive(queries, message({ type: 'SET_UP' }));
+    expect(queries.getQueryState([...keys.setup, 'lines'])?.isInvalidated).toBe(true);
+    expect(queries.getQueryState(keys.counts)?.isInvalidated).toBe(false);
   });
 });

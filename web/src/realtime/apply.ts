@@ -44,8 +44,11 @@ export function applyLive(queries: QueryClient, message: LiveMessage): void {
       void queries.invalidateQueries({ queryKey: keys.desk });
       return;
     case 'PEOPLE':
-      for (const queryKey of [keys.staff, keys.session, keys.office, keys.setup, keys.me])
+      for (const queryKey of [keys.staff, keys.teams, keys.session, keys.office, keys.setup, keys.me])
         void queries.invalidateQueries({ queryKey });
+      return;
+    case 'SET_UP':
+      void queries.invalidateQueries({ queryKey: keys.setup });
   }
 }
 

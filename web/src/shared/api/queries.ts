@@ -25,6 +25,7 @@ export const keys = {
   notices: ['notices'] as const,
   office: ['office'] as const,
   staff: ['staff'] as const,
+  teams: ['teams'] as const,
   me: ['me'] as const,
   dossier: (id: number) => ['dossier', id] as const,
   script: (id: number) => ['script', id] as const,
@@ -69,7 +70,7 @@ export const staffQuery = queryOptions({
 });
 
 export const teamsQuery = queryOptions({
-  queryKey: ['teams'] as const,
+  queryKey: keys.teams,
   queryFn: () => ask('GET', '/api/teams'),
   staleTime: Infinity,
 });

@@ -6,10 +6,15 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import fabulum.server.testing.Answer;
 import fabulum.server.testing.Browser;
 import fabulum.server.testing.Fabulum;
+import fabulum.server.testing.LiveReader;
 import fabulum.server.testing.TwoTeams;
 import java.time.Duration;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
@@ -260,5 +265,63 @@ class PeopleTest {
     assertThat(vera.get("/api/sentences").body()).contains("late ones");
     assertThat(maren.get("/api/sentences").body()).doesNotContain("late ones");
     vera.call("DELETE", "/api/sentences/" + id, null).require(204);
+  }
+
+  /** What is told of people and set-up until all have to read again so often. */
+  private static List<String> heard(LiveReader reader, int readAgain) {
+    List<String> types = new ArrayList<>();
+    while (Collections.frequency(types, "READ_AGAIN") < readAgain) {
+      String type = reader.next().type();
+      if (Set.of("PEOPLE", "SET_UP", "READ_AGAIN").contains(type)) {
+        types.add(type);
+      }
+    }
+    return types;
+  }
+
+  /** Listens once all that was done before has been told. */
+  private LiveReader listening(String name, String line) {
+    LiveReader reader = office.fabulum.signedIn(name).live(null);
+    long id = office.text(line, name + " listens");
+    reader.await(message -> message.path("conversation").path("id").asLong() == id);
+    return reader;
+  }
+
+  @Test
+  void onlyThoseWhomItConcernsReadEverythingAgain() {
+    try (LiveReader priya = listening("priya", Fabulum.DOCK);
+        LiveReader otto = listening("otto", TwoTeams.FAR)) {
+      maren
+          .put(
+              "/api/setup/people/" + office.id("otto"),
+              Map.of(
+                  "role",
+                  "STAFF",
+                  "permissions",
+                  List.of("TEXT", "EXPORT"),
+                  "teams",
+                  List.of(office.farTeam)))
+          .require(204);
+      maren.post("/api/setup/teams", Map.of("name", "Nobody yet")).require(200);
+      Map<String, Object> line = new HashMap<>();
+      line.put("name", "Farther line");
+      line.put("number", "(920) 555-0181");
+      line.put("region", "US");
+      line.put("siteId", 1);
+      line.put("teamId", office.farTeam);
+      line.put("zone", "America/Chicago");
+      line.put("inUse", true);
+      line.put("promiseMinutes", 60);
+      line.put("week", List.of());
+      line.put("closedDays", List.of());
+      line.put("openHolidays", List.of());
+      line.put("narrowed", false);
+      long id = maren.post("/api/setup/lines", line).require(200).json().path("id").asLong();
+      line.put("teamId", 1);
+      maren.put("/api/setup/lines/" + id, line).require(200);
+      assertThat(heard(priya, 1)).containsExactly("PEOPLE", "PEOPLE", "SET_UP", "READ_AGAIN");
+      assertThat(heard(otto, 3))
+          .containsExactly("PEOPLE", "READ_AGAIN", "PEOPLE", "SET_UP", "READ_AGAIN", "READ_AGAIN");
+    }
   }
 }

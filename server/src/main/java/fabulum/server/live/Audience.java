@@ -3,6 +3,7 @@ package fabulum.server.live;
 import fabulum.core.access.Sight;
 import fabulum.core.access.Spot;
 import fabulum.server.access.StaffId;
+import fabulum.server.lines.LineId;
 
 /** Who is told a message. */
 interface Audience {
@@ -22,6 +23,11 @@ interface Audience {
   /** Those who see what stands there. */
   static Audience seeing(Spot spot) {
     return sight -> sight.sees(spot);
+  }
+
+  /** Those who see a line. */
+  static Audience seeingLine(LineId line) {
+    return sight -> sight.seesLine(line.value());
   }
 
   /** Those who saw it where it stood before and do not where it stands now. */

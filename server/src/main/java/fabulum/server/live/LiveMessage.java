@@ -41,6 +41,8 @@ public record LiveMessage(
     NOTICE,
     /** Colleagues came in, left, or are called otherwise. */
     PEOPLE,
+    /** Something was set up that only set-up pages show the listener: a line they do not see. */
+    SET_UP,
     /** What keeps the program as a whole from its work is another than before; leads look. */
     TROUBLES,
     /** Templates, or the links they point to, were changed. */
@@ -67,6 +69,10 @@ public record LiveMessage(
 
   static LiveMessage people() {
     return of(Type.PEOPLE);
+  }
+
+  static LiveMessage setUp() {
+    return of(Type.SET_UP);
   }
 
   static LiveMessage troubles() {

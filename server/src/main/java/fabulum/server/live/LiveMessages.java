@@ -129,19 +129,29 @@ class LiveMessages implements DisposableBean {
     tellLater(() -> stream.broadcast(LiveMessage.people(), Audience.everybody()));
   }
 
-  /** Who may see or do what shows everywhere, so everyone reads again. */
+  /** What someone may see or do shows everywhere on their page, so they read again. */
   @EventListener
   void changed(PeopleChanged change) {
     tellLater(() -> {
       stream.broadcast(LiveMessage.people(), Audience.everybody());
-      stream.broadcast(LiveMessage.readAgain(), Audience.everybody());
+      stream.broadcast(LiveMessage.readAgain(), sight -> change.mayConcern(sight.who()));
     });
   }
 
-  /** Lines, topics and promises show everywhere, so everyone reads again. */
+  /**
+   * Lines, topics and promises show everywhere, so everyone reads again; a line that is new shows
+   * to those who see it.
+   */
   @EventListener
   void changed(SetUpChanged change) {
-    tellLater(() -> stream.broadcast(LiveMessage.readAgain(), Audience.everybody()));
+    tellLater(() -> {
+      if (change.added().isPresent()) {
+        stream.broadcast(LiveMessage.setUp(), Audience.everybody());
+      }
+      stream.broadcast(
+          LiveMessage.readAgain(),
+          change.added().map(Audience::seeingLine).orElseGet(Audience::everybody));
+    });
   }
 
   @TransactionalEventListener(phase = TransactionPhase.AFTER_COMMIT)

@@ -15,6 +15,7 @@ import fabulum.server.platform.Problem.Kind;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -74,25 +75,27 @@ public class Invitations {
     permits.require(by, Act.LEAD);
     String email = Accounts.normalised(wanted.email());
     requirePossible(wanted, email);
-    return changes.carryOut(() -> {
-      String name = wanted.name().strip();
-      long id =
-          staff.insert(
-              email,
-              name,
-              initials(name),
-              wanted.setup().role(),
-              "",
-              false,
-              AccountState.INVITED,
-              email);
-      staff.setProfile(id, name, initials(name), Mark.nth(id));
-      String what = wanted.setup().role().name().toLowerCase(Locale.ROOT) + ", " + email;
-      record.note(by, name, "invited", null, what);
-      StaffId invited = new StaffId(id);
-      setUp.change(invited, wanted.setup(), by);
-      return new Invited(invited, links.send(row(invited), by, page));
-    });
+    return changes.carryOut(
+        () -> {
+          String name = wanted.name().strip();
+          long id =
+              staff.insert(
+                  email,
+                  name,
+                  initials(name),
+                  wanted.setup().role(),
+                  "",
+                  false,
+                  AccountState.INVITED,
+                  email);
+          staff.setProfile(id, name, initials(name), Mark.nth(id));
+          String what = wanted.setup().role().name().toLowerCase(Locale.ROOT) + ", " + email;
+          record.note(by, name, "invited", null, what);
+          StaffId invited = new StaffId(id);
+          setUp.change(invited, wanted.setup(), by);
+          return new Invited(invited, links.send(row(invited), by, page));
+        },
+        Invitations::whose);
   }
 
   private void requirePossible(Invite wanted, String email) {
@@ -126,15 +129,21 @@ public class Invitations {
   /** Sends a new link; the old one ends. */
   public Invited again(StaffId id, StaffId by, String page) {
     permits.require(by, Act.LEAD);
-    return changes.carryOut(() -> {
-      StaffRow row = row(id);
-      if (row.standing() != AccountState.INVITED) {
-        throw Problem.conflict(
-            Kind.ENDED, row.fullName() + " has already joined. Nothing was sent.");
-      }
-      record.note(by, row.fullName(), "invited again", null, row.email());
-      return new Invited(id, links.send(row, by, page));
-    });
+    return changes.carryOut(
+        () -> {
+          StaffRow row = row(id);
+          if (row.standing() != AccountState.INVITED) {
+            throw Problem.conflict(
+                Kind.ENDED, row.fullName() + " has already joined. Nothing was sent.");
+          }
+          record.note(by, row.fullName(), "invited again", null, row.email());
+          return new Invited(id, links.send(row, by, page));
+        },
+        Invitations::whose);
+  }
+
+  private static Set<StaffId> whose(Invited invited) {
+    return Set.of(invited.id());
   }
 
   private StaffRow row(StaffId id) {

@@ -1,8 +1,12 @@
 package fabulum.server.people;
 
+import fabulum.server.access.StaffId;
 import fabulum.server.feed.Change;
 import fabulum.server.feed.ChangeFeed;
 import fabulum.server.feed.ChangeFound;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
 import java.util.function.Supplier;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.event.EventListener;
@@ -37,35 +41,55 @@ class PeopleChanges {
     this.events = events;
   }
 
-  void carryOut(Runnable change) {
-    carryOut(() -> {
-      change.run();
-      return true;
-    });
+  /** What decides over one person only. */
+  void carryOut(StaffId whose, Runnable change) {
+    carryOut(
+        () -> {
+          change.run();
+          return whose;
+        },
+        Set::of);
   }
 
-  <T> T carryOut(Supplier<T> change) {
-    T done =
-        transactions.execute(status -> {
-          T changed = change.get();
-          feed.append(Change.Kind.PEOPLE, 0, 0, null);
-          return changed;
-        });
-    changed();
+  /**
+   * The same where more is to be known of it.
+   *
+   * @param whose rights it may have changed
+   */
+  <T> T carryOut(Supplier<T> change, Function<T, Set<StaffId>> whose) {
+    T done = inFeed(change);
+    changed(new PeopleChanged(Optional.of(whose.apply(done))));
     return done;
   }
 
-  private void changed() {
+  /** What may concern everybody. */
+  void carryOutForAll(Runnable change) {
+    inFeed(() -> {
+      change.run();
+      return true;
+    });
+    changed(new PeopleChanged(Optional.empty()));
+  }
+
+  private <T> T inFeed(Supplier<T> change) {
+    return transactions.execute(status -> {
+      T changed = change.get();
+      feed.append(Change.Kind.PEOPLE, 0, 0, null);
+      return changed;
+    });
+  }
+
+  private void changed(PeopleChanged change) {
     people.forget();
     teams.forget();
     attendances.forget();
-    events.publishEvent(new PeopleChanged());
+    events.publishEvent(change);
   }
 
   @EventListener
   void found(ChangeFound found) {
     if (found.change().kind() == Change.Kind.PEOPLE) {
-      changed();
+      changed(new PeopleChanged(Optional.empty()));
     }
   }
 }

@@ -56,23 +56,25 @@ public class PeopleSetUp {
   /** Changes what someone may. The last lead stays one. */
   public void change(StaffId id, PersonSetup wanted, StaffId by) {
     permits.require(by, Act.LEAD);
-    changes.carryOut(() -> {
-      List<Long> leads = staff.lockLeads();
-      StaffRow row = row(id);
-      PersonSetup complete = wanted.completed(row.secondLook());
-      requirePossible(complete);
-      if (row.role() == Role.LEAD && wanted.role() != Role.LEAD) {
-        requireAnotherLead(row, leads);
-      }
-      Map<String, String> before = said(id);
-      staff.setRole(row.id(), wanted.role());
-      staff.setLimit(row.id(), wanted.limit());
-      staff.setSecondLook(row.id(), complete.needsSecondLook());
-      staff.deletePermissions(row.id());
-      wanted.permissions().forEach(given -> staff.insertPermission(row.id(), given));
-      teams.setTeams(id, wanted.teams());
-      record.noteAll(by, row.fullName(), before, said(id));
-    });
+    changes.carryOut(
+        id,
+        () -> {
+          List<Long> leads = staff.lockLeads();
+          StaffRow row = row(id);
+          PersonSetup complete = wanted.completed(row.secondLook());
+          requirePossible(complete);
+          if (row.role() == Role.LEAD && wanted.role() != Role.LEAD) {
+            requireAnotherLead(row, leads);
+          }
+          Map<String, String> before = said(id);
+          staff.setRole(row.id(), wanted.role());
+          staff.setLimit(row.id(), wanted.limit());
+          staff.setSecondLook(row.id(), complete.needsSecondLook());
+          staff.deletePermissions(row.id());
+          wanted.permissions().forEach(given -> staff.insertPermission(row.id(), given));
+          teams.setTeams(id, wanted.teams());
+          record.noteAll(by, row.fullName(), before, said(id));
+        });
   }
 
   private StaffRow row(StaffId id) {
@@ -158,45 +160,51 @@ public class PeopleSetUp {
    */
   public void switchOff(StaffId id, StaffId by) {
     permits.require(by, Act.LEAD);
-    changes.carryOut(() -> {
-      List<Long> leads = staff.lockLeads();
-      StaffRow row = row(id);
-      requireAnotherLead(row, leads);
-      if (row.standing() != AccountState.OFF) {
-        staff.setStanding(row.id(), AccountState.OFF);
-        record.note(by, row.fullName(), "switched off", null, null);
-      }
-    });
+    changes.carryOut(
+        id,
+        () -> {
+          List<Long> leads = staff.lockLeads();
+          StaffRow row = row(id);
+          requireAnotherLead(row, leads);
+          if (row.standing() != AccountState.OFF) {
+            staff.setStanding(row.id(), AccountState.OFF);
+            record.note(by, row.fullName(), "switched off", null, null);
+          }
+        });
     signIns.endAllBut(id, 0);
   }
 
   /** Lets someone in again. */
   public void switchOn(StaffId id, StaffId by) {
     permits.require(by, Act.LEAD);
-    changes.carryOut(() -> {
-      StaffRow row = row(id);
-      if (row.standing() == AccountState.OFF) {
-        boolean came = !row.passwordHash().isEmpty();
-        staff.setStanding(row.id(), came ? AccountState.ACTIVE : AccountState.INVITED);
-        record.note(by, row.fullName(), "switched on", null, null);
-      }
-    });
+    changes.carryOut(
+        id,
+        () -> {
+          StaffRow row = row(id);
+          if (row.standing() == AccountState.OFF) {
+            boolean came = !row.passwordHash().isEmpty();
+            staff.setStanding(row.id(), came ? AccountState.ACTIVE : AccountState.INVITED);
+            record.note(by, row.fullName(), "switched on", null, null);
+          }
+        });
   }
 
-  /** Adds a team. */
+  /** Adds a team. It has nobody yet, and no line. */
   public TeamId addTeam(String name, StaffId by) {
     permits.require(by, Act.LEAD);
-    return changes.carryOut(() -> {
-      TeamId id = teams.add(name);
-      record.note(by, "team " + name.strip(), "added", null, null);
-      return id;
-    });
+    return changes.carryOut(
+        () -> {
+          TeamId id = teams.add(name);
+          record.note(by, "team " + name.strip(), "added", null, null);
+          return id;
+        },
+        added -> Set.of());
   }
 
   /** Gives a team another name. */
   public void renameTeam(TeamId id, String name, StaffId by) {
     permits.require(by, Act.LEAD);
-    changes.carryOut(() -> {
+    changes.carryOutForAll(() -> {
       String before = teams.get(id).name();
       teams.rename(id, name);
       record.note(by, "team " + before, "name", before, name.strip());

@@ -31,7 +31,7 @@ public class LineSetUp {
 
   /** Sets up a new line. */
   public Outcome addLine(LineSetup wanted, StaffId by) {
-    return all.carryOut(
+    return all.carryOutForNewLine(
         by,
         () -> {
           LineId id = lines.add(wanted);

@@ -7,12 +7,15 @@ import fabulum.server.conversations.Reckoning;
 import fabulum.server.feed.Change;
 import fabulum.server.feed.ChangeFeed;
 import fabulum.server.feed.ChangeFound;
+import fabulum.server.lines.LineId;
 import fabulum.server.ownership.OwnedWork;
 import fabulum.server.platform.CachedSetUp;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.locks.ReentrantLock;
+import java.util.function.Function;
 import java.util.function.Supplier;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.event.EventListener;
@@ -60,10 +63,22 @@ class SetUpChanges {
 
   /** The change first, then the reckoning: others go on meanwhile. */
   Outcome carryOut(StaffId by, Supplier<Long> change) {
+    return carryOut(by, change, id -> Optional.empty());
+  }
+
+  /** The same with a line that is new, which only those who see it have to be told of. */
+  Outcome carryOutForNewLine(StaffId by, Supplier<Long> change) {
+    return carryOut(by, change, id -> Optional.of(new LineId(id)));
+  }
+
+  private Outcome carryOut(
+      StaffId by, Supplier<Long> change, Function<Long, Optional<LineId>> added) {
     permits.require(by, Act.LEAD);
     turn.lock();
     try {
-      return changeAndReckon(change);
+      Outcome outcome = changeAndReckon(change);
+      events.publishEvent(new SetUpChanged(added.apply(outcome.id())));
+      return outcome;
     } finally {
       turn.unlock();
     }
@@ -80,7 +95,6 @@ class SetUpChanges {
     int reckoned = reckoning.reckonDue();
     work.letGoUnseen();
     owed.set(AGAIN);
-    events.publishEvent(new SetUpChanged());
     return new Outcome(id, reckoned);
   }
 
@@ -105,7 +119,7 @@ class SetUpChanges {
   void found(ChangeFound found) {
     if (found.change().kind() == Change.Kind.SET_UP) {
       cached.forEach(CachedSetUp::forget);
-      events.publishEvent(new SetUpChanged());
+      events.publishEvent(new SetUpChanged(Optional.empty()));
     }
   }
 }
