@@ -1,6 +1,14 @@
 import { type InfiniteData, QueryClient, QueryObserver } from '@tanstack/react-query';
 import { describe, expect, it, onTestFinished, vi } from 'vitest';
-import { type Dossier, type Entry, type InboxPage, keys, type LiveMessage, type Watched } from '../shared/api';
+import {
+  type Conversation,
+  type Dossier,
+  type Entry,
+  type InboxPage,
+  keys,
+  type LiveMessage,
+  type Watched,
+} from '../shared/api';
 import { conversation } from '../testing/data';
 import { applyLive, withEntries, withRow } from './apply';
 
@@ -77,6 +85,64 @@ describe('live messages', () => {
     await vi.waitFor(() => expect(watching.getCurrentResult().fetchStatus).toBe('idle'));
     expect(watching.getCurrentResult().data?.conversation.version).toBe(2);
     stop();
+  });
+
+  describe('when a text of ours got further', () => {
+    const sent = (more: Partial<Entry> = {}): Entry => ({
+      ...entry(5, '2026-06-09T19:05:00Z', 'five'),
+      kind: 'OUT',
+      delivery: 'SENT',
+      ...more,
+    });
+
+    function shown() {
+      const queries = new QueryClient();
+      const list = { pages: [{ places: [], ascending: true, seen: [], rows: [row(1, 5)] }], pageParams: [''] };
+      queries.setQueryData([...keys.lists, { group: 'OUR_TURN' }], list);
+      queries.setQueryData(keys.dossier(1), { conversation: row(1, 5), drafts: [] });
+      queries.setQueryData(keys.script(1), { pages: [{ entries: [sent()] }], pageParams: [''] });
+      queries.setQueryData(keys.counts, { ourTurn: 1 });
+      return queries;
+    }
+
+    const now = (version: number, more: Partial<Conversation> = {}) => ({
+      ...row(1, version),
+      lastWords: 'version 5',
+      ...more,
+    });
+    const isRead = (queries: QueryClient, key: readonly unknown[]) => !queries.getQueryState(key)?.isInvalidated;
+
+    it('its script shows that, and nothing is read again', () => {
+      const queries = shown();
+      const entries = [sent({ delivery: 'DELIVERED' })];
+      applyLive(queries, message({ type: 'CONVERSATION', conversation: now(6, { secondsLeft: 7 }), entries }));
+      const script = queries.getQueryData<InfiniteData<{ entries: Entry[] }>>(keys.script(1));
+      expect(script?.pages[0]?.entries.map(({ delivery }) => delivery)).toEqual(['DELIVERED']);
+      expect(isRead(queries, keys.counts)).toBe(true);
+      expect(isRead(queries, keys.dossier(1))).toBe(true);
+      // What stands beside the script is asked for by the version of the conversation.
+      expect(queries.getQueryData<Dossier>(keys.dossier(1))?.conversation.version).toBe(5);
+    });
+
+    it.each([
+      ['it was not delivered', [sent({ delivery: 'NOT_DELIVERED' })], {}],
+      ['it needs a hand', [sent({ needsHand: true })], {}],
+      ['there is a note as well', [sent(), { ...entry(6, '2026-06-09T19:06:00Z', 'six'), kind: 'NOTE' as const }], {}],
+      ['the conversation is another than shown', [sent()], { group: 'DONE' as const }],
+      ['nothing is said of its texts', [], {}],
+    ])('all is read again when %s', (_, entries, more) => {
+      const queries = shown();
+      applyLive(queries, message({ type: 'CONVERSATION', conversation: now(6, more), entries }));
+      expect(isRead(queries, keys.counts)).toBe(false);
+      expect(queries.getQueryData<Dossier>(keys.dossier(1))?.conversation.version).toBe(6);
+    });
+
+    it('all is read again when no list shows its conversation', () => {
+      const queries = new QueryClient();
+      queries.setQueryData(keys.counts, { ourTurn: 1 });
+      applyLive(queries, message({ type: 'CONVERSATION', conversation: now(6), entries: [sent()] }));
+      expect(isRead(queries, keys.counts)).toBe(false);
+    });
   });
 
   it('what is no longer for us to see leaves every list, and its script is forgotten', () => {

@@ -1,4 +1,4 @@
-import type { InfiniteData, QueryClient, QueryKey } from '@tanstack/react-query';
+import { hashKey, type InfiniteData, type QueryClient, type QueryKey } from '@tanstack/react-query';
 import {
   type Conversation,
   type Dossier,
@@ -10,6 +10,7 @@ import {
   readAllAgain,
   readListsAgain,
   readNoticesAgain,
+  readPeopleAgain,
   type ScriptPage,
   type Watched,
 } from '../shared/api';
@@ -44,8 +45,7 @@ export function applyLive(queries: QueryClient, message: LiveMessage): void {
       void queries.invalidateQueries({ queryKey: keys.desk });
       return;
     case 'PEOPLE':
-      for (const queryKey of [keys.staff, keys.teams, keys.session, keys.office, keys.setup, keys.me])
-        void queries.invalidateQueries({ queryKey });
+      readPeopleAgain(queries);
       return;
     case 'SET_UP':
       void queries.invalidateQueries({ queryKey: keys.setup });
@@ -82,6 +82,8 @@ export function withoutRow(list: InfiniteData<InboxPage>, id: number): InfiniteD
 function applyConversation(queries: QueryClient, row: Conversation, entries: Entry[]): void {
   // What we are told of is ours to see, if not before.
   queries.removeQueries({ queryKey: keys.gone(row.id) });
+  applyEntries(queries, row.id, entries);
+  if (onlyGotFurther(queries, row, entries)) return;
   queries.setQueriesData<InfiniteData<InboxPage>>({ queryKey: keys.lists }, (list) => list && withRow(list, row));
   readListsAgain(queries, row);
   void queries.invalidateQueries({ queryKey: keys.jump });
@@ -93,15 +95,40 @@ function applyConversation(queries: QueryClient, row: Conversation, entries: Ent
   if (entries.some((entry) => entry.kind !== 'IN') || isBeingRead(queries, keys.dossier(row.id))) {
     void queries.invalidateQueries({ queryKey: keys.dossier(row.id) });
   }
-  if (isBeingRead(queries, keys.script(row.id))) {
-    void queries.invalidateQueries({ queryKey: keys.script(row.id) });
+}
+
+function applyEntries(queries: QueryClient, id: number, entries: Entry[]): void {
+  if (isBeingRead(queries, keys.script(id))) {
+    void queries.invalidateQueries({ queryKey: keys.script(id) });
   } else {
-    queries.setQueryData<InfiniteData<ScriptPage>>(
-      keys.script(row.id),
-      (pages) => pages && withEntries(pages, entries),
-    );
+    queries.setQueryData<InfiniteData<ScriptPage>>(keys.script(id), (pages) => pages && withEntries(pages, entries));
   }
 }
+
+/**
+ * Whether texts of ours got further and nothing else happened, as it does two or three times for each text: then nothing but the script
+ * shows it.
+ */
+function onlyGotFurther(queries: QueryClient, row: Conversation, entries: Entry[]): boolean {
+  const shown = rowsShown(queries, row.id);
+  return (
+    entries.length > 0 &&
+    entries.every(({ kind, delivery, needsHand }) => kind === 'OUT' && delivery !== 'NOT_DELIVERED' && !needsHand) &&
+    shown.length > 0 &&
+    shown.every((had) => had.version < row.version && asShown(had) === asShown(row))
+  );
+}
+
+/** A conversation wherever the page has it. */
+function rowsShown(queries: QueryClient, id: number): Conversation[] {
+  const lists = queries.getQueriesData<InfiniteData<InboxPage>>({ queryKey: keys.lists });
+  const rows = lists.flatMap(([, list]) => list?.pages.flatMap((page) => page.rows) ?? []);
+  const dossier = queries.getQueryData<Dossier>(keys.dossier(id));
+  return [...rows.filter((row) => row.id === id), ...(dossier ? [dossier.conversation] : [])];
+}
+
+/** All of a conversation but what is different at each asking. */
+const asShown = (row: Conversation) => hashKey([{ ...row, version: 0, secondsLeft: 0 }]);
 
 /** What is being read just now may be older than the message that comes in meanwhile, so it has to be read once more. */
 function isBeingRead(queries: QueryClient, key: QueryKey): boolean {

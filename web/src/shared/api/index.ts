@@ -6,5 +6,5 @@ export { beginSession, endSession, rescued } from './session';
 export * from './queries';
 export { upload } from './upload';
 export type * from './types';
-export { readAgain, readAllAgain, readListsAgain, readNoticesAgain } from './refresh';
+export { readAgain, readAllAgain, readListsAgain, readNoticesAgain, readPeopleAgain } from './refresh';
 export * from './readMarks';

@@ -81,6 +81,14 @@ export function readNoticesAgain(queries: QueryClient): void {
   atEase(queries, 'notices', () => void queries.invalidateQueries({ queryKey: keys.notices }));
 }
 
+/** Who colleagues are and what each may is read again. */
+export function readPeopleAgain(queries: QueryClient): void {
+  atEase(queries, 'people', () => {
+    for (const queryKey of [keys.staff, keys.teams, keys.session, keys.office, keys.setup, keys.me])
+      void queries.invalidateQueries({ queryKey });
+  });
+}
+
 /** Whether a list shows a conversation that changed, or may have to from now on. */
 function concerns(row: Changed, choice: Choice, list: InfiniteData<InboxPage> | undefined): boolean {
   return (

@@ -1,3 +1,4 @@
+export * from './formats';
 export * from './money';
 export * from './time';
 export * from './zoned';

@@ -1,17 +1,6 @@
 /** Times as people say them, in the zone of the line they belong to. */
 
-const made = new Map<string, Intl.DateTimeFormat>();
-
-/** Making a format takes a hundred times as long as using one. */
-function format(locale: string, zone: string, name: string, options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat {
-  const key = `${locale} ${zone} ${name}`;
-  let found = made.get(key);
-  if (!found) {
-    found = new Intl.DateTimeFormat(locale, { timeZone: zone, ...options });
-    made.set(key, found);
-  }
-  return found;
-}
+import { format } from './formats';
 
 function parts(at: Date, zone: string, options: Intl.DateTimeFormatOptions): string {
   return format('en-US', zone, JSON.stringify(options), options).format(at);

@@ -1,9 +1,10 @@
 /** Times of a place, as people type them, and instants. */
 
+import { format } from './formats';
+
 /** What the clocks of a place show at an instant, as if it were UTC. */
 function wall(at: Date, zone: string): number {
-  const parts = new Intl.DateTimeFormat('en-US', {
-    timeZone: zone,
+  const parts = format('en-US', zone, 'wall', {
     hourCycle: 'h23',
     year: 'numeric',
     month: 'numeric',

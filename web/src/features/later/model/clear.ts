@@ -1,8 +1,8 @@
-import { clock, day, moment } from '../../../shared/format';
+import { clock, day, format, moment } from '../../../shared/format';
 
 /** "Central": whose clocks a time is told by, as people call them. */
 export function zoneName(at: Date, zone: string): string {
-  const named = new Intl.DateTimeFormat('en-US', { timeZone: zone, timeZoneName: 'longGeneric' })
+  const named = format('en-US', zone, 'name of the zone', { timeZoneName: 'longGeneric' })
     .formatToParts(at)
     .find(({ type }) => type === 'timeZoneName')?.value;
   return (named ?? zone).replace(/ (Standard )?Time$/, '');
