@@ -87,27 +87,6 @@ test('the time ribbon has a mark for everyone who waits, and a span dragged on i
   await expect(mark).toHaveCount(0);
 });
 
-test('a draft survives moving about and a reload, and a note is another paper', async ({ office }) => {
-  const [one, two] = [await office.text('one'), await office.text('two')];
-  const page = await office.pageOf();
-  await open(page, one);
-  await reply(page).fill('half a thought');
-  await page.getByRole('button', { name: 'Note', exact: true }).click();
-  await page.getByLabel('Note for the team').fill('ask Eli first');
-  await open(page, two);
-  await expect(reply(page)).toHaveValue('');
-  await open(page, one);
-  await expect(reply(page)).toHaveValue('half a thought');
-  await page.reload();
-  await expect(reply(page)).toHaveValue('half a thought');
-  await page.getByRole('button', { name: /Note \(draft\)/ }).click();
-  await page.getByRole('button', { name: 'Add the note' }).click();
-  await expect(script(page)).toContainText('ask Eli first');
-  expect(await office.arrivedOn(one)).toEqual([]);
-  await page.getByRole('button', { name: /Reply \(draft\)/ }).click();
-  await expect(reply(page)).toHaveValue('half a thought');
-});
-
 test('a text that was not delivered comes back as our turn, is told, and is done with when it is sent again', async ({ office }) => {
   const page = await office.pageOf();
   const number = await office.text('are you there?');
@@ -132,39 +111,6 @@ test('a text that was not delivered comes back as our turn, is told, and is done
   expect(await office.arrivedOn(number)).toEqual(['We are.']);
   await group(page, 'Their turn').click();
   await expect(list(page).getByRole('link', { name: 'We are.' })).toBeVisible();
-});
-
-test('by keyboard alone: take, done, open again, let go', async ({ office }) => {
-  const number = await office.text('keys please');
-  const page = await office.pageOf();
-  const me = office.lead.name;
-  await open(page, number);
-  await script(page).focus();
-  for (const [key, said] of [
-    ['t', `(${me} takes it.)`],
-    ['d', `(Done without an answer, by ${me}.)`],
-    ['o', `(${me} reopens it.)`],
-    ['l', `(${me} lets it go; it is nobody’s.)`],
-  ] as const) {
-    await page.keyboard.press(key);
-    await expect(script(page)).toContainText(said);
-  }
-  await page.keyboard.press('r');
-  await page.keyboard.type('td ok');
-  await expect(reply(page)).toHaveValue('td ok');
-  await page.keyboard.press('Alt+Enter');
-  await expect(script(page)).toContainText(`(Done, by ${me}.)`);
-  await page.keyboard.press('Escape');
-  await page.keyboard.press('Shift+Tab');
-  await expect(page.locator(':focus')).toHaveCSS('outline-style', 'solid');
-  await page.keyboard.press('?');
-  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
-  await page.getByRole('dialog').getByRole('switch').click();
-  await expect(page.getByRole('dialog').getByRole('switch')).not.toBeChecked();
-  await page.keyboard.press('Escape');
-  await script(page).focus();
-  await page.keyboard.press('o');
-  await expect(page.getByRole('button', { name: 'Reopen' })).toBeVisible();
 });
 
 test('who signs in after somebody else starts from nothing, and the one before finds the draft again', async ({ office }) => {
@@ -231,26 +177,6 @@ test('tabs of a browser are all told at once by one stream, and another takes it
   await office.text('without the first', number);
   for (const tab of tabs.slice(1)) await expect(script(tab)).toContainText('without the first');
   expect(streams).toBe(2);
-});
-
-test('who loses sight of a conversation has it closed at once, with a sentence why', async ({ office }) => {
-  const ben = await office.person('Ben');
-  const number = await office.text('Not for everyone');
-  const page = await office.pageOf(ben);
-  await open(page, number);
-  await office.change(ben, { teams: [] });
-  await expect(page.getByText(/you do not see it any more: its line, your teams or your permissions have changed/)).toBeVisible();
-  await expect(page.getByText('Not for everyone')).toHaveCount(0);
-});
-
-test('a wrong password is said plainly, and nobody is let in', async ({ office }) => {
-  const page = await (await office.browserOf()).newPage();
-  await page.goto('/');
-  await page.getByLabel('Name').fill(office.lead.mail);
-  await page.getByLabel('Password').fill('not hers');
-  await page.getByRole('button', { name: 'Sign in' }).click();
-  await expect(page.getByRole('alert')).toHaveText('Wrong name or password.');
-  await expect(page.getByLabel('Password')).toHaveValue('');
 });
 
 test('the handsets page plays the customer, whose number is typed as one likes', async ({ office }) => {

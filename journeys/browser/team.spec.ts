@@ -33,31 +33,6 @@ test('who writes shows to the other, and an answer that crosses a colleague’s 
   await expect(here).toBeEmpty();
 });
 
-test('who writes at once, before the script is there, is not stopped by an answer of long ago', async ({ office }) => {
-  const ben = await office.person('Ben');
-  const number = await office.text('Anybody?');
-  const bens = await office.pageOf(ben);
-  await open(bens, number);
-  await reply(bens).fill('An answer of long ago');
-  await bens.keyboard.press('Control+Enter');
-  await expect(script(bens)).toContainText('An answer of long ago');
-  await office.text('And today?', number);
-
-  const page = await office.pageOf();
-  let letGo = () => {};
-  const held = new Promise<void>((resolve) => (letGo = resolve));
-  await page.route('**/script?**', async (route) => {
-    await held;
-    await route.continue();
-  });
-  await open(page, number);
-  await reply(page).fill('Today as well');
-  await page.keyboard.press('Control+Enter');
-  letGo();
-  await expect(script(page)).toContainText('Today as well');
-  await expect(page.getByRole('alert')).toHaveCount(0);
-});
-
 test('handing over by keyboard tells the other, who reads a summary and answers in place', async ({ office }) => {
   const ben = await office.person('Ben');
   const number = await office.text('Which pontoon is the pump-out on?');
@@ -97,22 +72,6 @@ test('handing over by keyboard tells the other, who reads a summary and answers 
   await reply(bens).fill('On the outer one.');
   await bens.keyboard.press('Control+Enter');
   await expect(script(page)).toContainText('On the outer one.');
-});
-
-test('taking what was taken a second ago says by whom', async ({ office }) => {
-  const ben = await office.person('Ben');
-  const number = await office.text('Who takes me?');
-  const context = await office.browserOf(ben);
-  // Nothing is told to this one any more.
-  await context.route('**/api/live**', (route) => route.abort());
-  const bens = await context.newPage();
-  await bens.goto('/');
-  await open(bens, number);
-  await expect(script(bens)).toContainText('Who takes me?');
-  await office.lead.ask('POST', `/api/conversations/${bens.url().split('/').pop()?.split('?')[0]}/take`, {});
-  await script(bens).focus();
-  await bens.keyboard.press('t');
-  await expect(bens.getByRole('alert').first()).toContainText(`${office.lead.name} took it a moment ago. Nothing was changed`);
 });
 
 test('a note names a colleague, is changed, and is withdrawn with its trace', async ({ office }) => {
@@ -220,7 +179,7 @@ test('a lead sees who has what, moves work by dragging and by key, and answers a
   await expect.poll(() => office.arrivedOn(number)).toEqual(['Given to me.']);
 });
 
-test('what one may not do is shown, with who can allow it; what one may not see is not there', async ({ office }) => {
+test('what one may not do or see is shown, and what changes of that holds at once on every page', async ({ office }) => {
   const noor = await office.person('Noor', 'VIEWER');
   await office.text('For everyone to read');
   const viewer = await office.pageOf(noor);
@@ -239,6 +198,10 @@ test('what one may not do is shown, with who can allow it; what one may not see 
   await page.getByRole('menuitem', { name: 'staff' }).click();
   await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(viewer.getByRole('button', { name: 'Take', exact: true })).toBeEnabled();
+
+  await office.change(noor, { teams: [] });
+  await expect(viewer.getByText(/you do not see it any more: its line, your teams or your permissions have changed/)).toBeVisible();
+  await expect(viewer.getByText('For everyone to read')).toHaveCount(0);
 });
 
 test('going away shows what one owns and hands over what is picked', async ({ office }) => {

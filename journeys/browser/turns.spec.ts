@@ -16,11 +16,14 @@ async function texts(office: Office, count: number, words: string): Promise<stri
   return numbers;
 }
 
-test('set aside until later today: out of sight, and where it went is shown', async ({ office }) => {
+test('by keyboard alone: taken, set aside, done, taken back, opened again and let go', async ({ office }) => {
   const number = await office.text('no hurry at all');
   const page = await office.pageOf();
+  const me = office.lead.name;
   await open(page, number);
   await script(page).focus();
+  await page.keyboard.press('t');
+  await expect(script(page)).toContainText(`(${me} takes it.)`);
   await page.keyboard.press('a');
   await expect(page.getByRole('menuitem', { name: /^Later today/ })).toContainText(/today \d\d:\d\d/);
   await page.keyboard.press('Enter');
@@ -32,25 +35,38 @@ test('set aside until later today: out of sight, and where it went is shown', as
   await expect(list(page).getByRole('link')).toHaveCount(0);
   await group(page, 'Our turn').click();
   await expect(list(page).getByRole('link', { name: 'or perhaps there is' })).toBeVisible();
-});
 
-test('done leaves the list, can be taken back, and opens again when the customer writes', async ({ office }) => {
-  const number = await office.text('is this settled?');
-  const page = await office.pageOf();
-  await open(page, number);
   await script(page).focus();
   await page.keyboard.press('d');
+  await expect(script(page)).toContainText(`(Done without an answer, by ${me}.)`);
   await expect(list(page).getByRole('link')).toHaveCount(0);
-  await expect(page.getByRole('status').filter({ hasText: 'Undo' })).toBeVisible();
   await page.keyboard.press('z');
-  await expect(script(page)).toContainText(`(${office.lead.name} undoes done.)`);
-  await expect(page.getByRole('button', { name: 'No answer needed' })).toBeVisible();
-  await script(page).focus();
+  await expect(script(page)).toContainText(`(${me} undoes done.)`);
   await page.keyboard.press('d');
   await expect(page.getByRole('button', { name: 'Reopen' })).toBeVisible();
   await office.text('one thing more', number);
   await expect(page.getByRole('button', { name: 'Done', exact: true })).toBeVisible();
-  await expect(script(page)).toContainText('one thing more');
+  await page.keyboard.press('l');
+  await expect(script(page)).toContainText(`(${me} lets it go; it is nobody’s.)`);
+  await page.keyboard.press('r');
+  await page.keyboard.type('td ok');
+  await expect(reply(page)).toHaveValue('td ok');
+  await page.keyboard.press('Alt+Enter');
+  await expect(script(page)).toContainText(`(Done, by ${me}.)`);
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Shift+Tab');
+  await expect(page.locator(':focus')).toHaveCSS('outline-style', 'solid');
+  await page.keyboard.press('o');
+  await expect(script(page)).toContainText(`(${me} reopens it.)`);
+
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+  await page.getByRole('dialog').getByRole('switch').click();
+  await expect(page.getByRole('dialog').getByRole('switch')).not.toBeChecked();
+  await page.keyboard.press('Escape');
+  await script(page).focus();
+  await page.keyboard.press('d');
+  await expect(page.getByRole('button', { name: 'Done', exact: true })).toBeVisible();
 });
 
 test('a sentence is saved for a team, and a colleague finds it with its count', async ({ office }) => {
@@ -76,7 +92,9 @@ test('a sentence is saved for a team, and a colleague finds it with its count', 
   await expect(other.getByRole('button', { name: 'Parcels 3' })).toBeVisible();
 });
 
-test('arrows pressed faster than scripts are drawn leave no conversation out', async ({ office }) => {
+test('keys and arrows faster than scripts are drawn leave no conversation out and mean the one that one has gone to', async ({
+  office,
+}) => {
   await texts(office, 12, 'one of a dozen, number');
   const page = await office.pageOf();
   const rows = list(page).getByRole('link');
@@ -90,18 +108,18 @@ test('arrows pressed faster than scripts are drawn leave no conversation out', a
   await expect(page.getByRole('toolbar')).toContainText('4 selected');
   await page.keyboard.press('ArrowUp');
   await expect(page).toHaveURL(eighth);
-});
-
-test('keys faster than scripts are drawn mean the conversation one has gone to', async ({ office }) => {
-  await texts(office, 3, 'there are terns');
-  const page = await office.pageOf();
-  const rows = list(page).getByRole('link');
-  await expect(rows).toHaveCount(3);
-  for (const key of ['ArrowDown', 't', 'ArrowDown', 't', 'ArrowDown', 'r']) await page.keyboard.press(key);
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('toolbar')).toHaveCount(0);
+  for (const key of ['ArrowUp', 't', 'ArrowUp', 't', 'ArrowUp', 'r']) await page.keyboard.press(key);
   await page.keyboard.type('Let them be.');
   await expect(reply(page)).toHaveValue('Let them be.');
-  await expect(list(page).getByRole('link', { name: /^mine/ })).toHaveCount(2);
-  await expect(rows.nth(2)).toHaveAccessibleName(/^nobody’s/);
+  for (const [row, whose] of [
+    [6, /^mine/],
+    [5, /^mine/],
+    [4, /^nobody’s/],
+  ] as const) {
+    await expect(rows.nth(row)).toHaveAccessibleName(whose);
+  }
 });
 
 test('several at once by keyboard alone: the skipped are named, the rest get the text', async ({ office }) => {
@@ -173,23 +191,7 @@ test('writing to a new number, and saying what it is about, by keyboard alone', 
   await expect(page.getByRole('menuitem')).toContainText('Open conversation');
 });
 
-test('an arriving text moves nothing under the pointer until a quiet moment', async ({ office }) => {
-  await texts(office, 4, 'there before, number');
-  const page = await office.pageOf();
-  await page.getByRole('button', { name: /^Order: / }).click();
-  await page.getByRole('menuitem', { name: 'newest first' }).click();
-  const first = list(page).getByRole('link').first();
-  await first.hover();
-  const before = await first.textContent();
-  await page.mouse.move(200, 420);
-  await office.text('in at the top');
-  await expect(page.getByRole('button', { name: /new changes?/ })).toBeVisible();
-  expect(await first.textContent()).toBe(before);
-  await page.getByRole('button', { name: /new changes?/ }).click();
-  await expect(first).toContainText('in at the top');
-});
-
-test('the list opens where it was, and what comes in above moves nothing one is looking at', async ({ office }) => {
+test('the list opens where it was, and what comes in moves nothing one looks at or points to', async ({ office }) => {
   await texts(office, 24, 'a long list, number');
   const { rows } = await office.lead.ask<{ rows: { id: number }[] }>('GET', '/api/conversations?group=OUR_TURN&limit=100');
   for (const { id } of rows) await office.lead.ask('POST', `/api/conversations/${id}/done`, {});
@@ -224,6 +226,20 @@ test('the list opens where it was, and what comes in above moves nothing one is 
   await expect.poll(async () => (await inView()).split(' ')[0]).toBe(looked.split(' ')[0]);
   await page.reload();
   await expect.poll(inView).toBe(looked);
+
+  await texts(office, 4, 'there before, number');
+  await group(page, 'Our turn').click();
+  await page.getByRole('button', { name: /^Order: / }).click();
+  await page.getByRole('menuitem', { name: 'newest first' }).click();
+  const first = list(page).getByRole('link').first();
+  await first.hover();
+  const before = await first.textContent();
+  await page.mouse.move(200, 420);
+  await office.text('in at the top');
+  await expect(page.getByRole('button', { name: /new changes?/ })).toBeVisible();
+  expect(await first.textContent()).toBe(before);
+  await page.getByRole('button', { name: /new changes?/ }).click();
+  await expect(first).toContainText('in at the top');
 });
 
 test('a promise is changed in the set-up, and what waits is due otherwise at once; what is not saved is asked about', async ({
