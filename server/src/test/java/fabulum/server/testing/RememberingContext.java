@@ -24,5 +24,12 @@ final class RememberingContext extends AnnotationConfigServletWebServerApplicati
         settings,
         (DefaultListableBeanFactory) beans,
         () -> super.invokeBeanFactoryPostProcessors(beans));
+    beans.addBeanPostProcessor(new RememberedStatements(settings));
+  }
+
+  @Override
+  protected void finishRefresh() {
+    super.finishRefresh();
+    RememberedStatements.of(settings, this);
   }
 }
