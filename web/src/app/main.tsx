@@ -2,18 +2,18 @@ import '@fontsource-variable/atkinson-hyperlegible-next/index.css';
 import '@fontsource-variable/literata/index.css';
 import '@fontsource-variable/literata/wght-italic.css';
 import { CssBaseline, ThemeProvider } from '@mui/material';
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, RouterProvider } from 'react-router';
-import { ApiProblem, endSession, onSignedOut } from '../shared/api';
+import { ApiProblem, endSession, onSignedOut, Readings } from '../shared/api';
 import { drawNow } from '../shared/ui';
 import { theme } from '../theme';
 import { routes } from './routes';
 
 const MOST_RETRIES = 2;
 
-const queries = new QueryClient({
+const queries = new Readings({
   defaultOptions: {
     queries: {
       // The live stream says what changed; nothing else makes what was read old.

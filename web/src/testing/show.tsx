@@ -1,12 +1,12 @@
 import createCache from '@emotion/cache';
 import { CacheProvider } from '@emotion/react';
 import { ThemeProvider } from '@mui/material';
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, configure, render } from '@testing-library/react';
 import type { ReactElement } from 'react';
 import { MemoryRouter, useLocation } from 'react-router';
 import { afterEach, expect, vi } from 'vitest';
-import type { Session } from '../shared/api';
+import { Readings, type Session } from '../shared/api';
 import { MeContext } from '../shared/ui';
 import { NowContext } from '../shared/ui/now';
 import { theme } from '../theme';
@@ -96,7 +96,7 @@ function Address({ onAddress }: { onAddress: (path: string) => void }) {
  */
 export function show(part: ReactElement, answers: Answers = {}, me: Session = session, at = '/') {
   const asked = serve(answers);
-  const queries = new QueryClient({ defaultOptions: { queries: { retry: false, staleTime: 60_000 } } });
+  const queries = new Readings({ defaultOptions: { queries: { retry: false, staleTime: 60_000 } } });
   let address = '';
   const page = (inside: ReactElement) => (
     <CacheProvider value={unstyled}>

@@ -4,6 +4,7 @@ export { isSending, sendingKey, sendScope, useOnline } from './sending';
 export { shownNow } from './shown';
 export { beginSession, endSession, rescued } from './session';
 export * from './queries';
+export { Readings } from './Readings';
 export { upload } from './upload';
 export type * from './types';
 export { readAgain, readAllAgain, readListsAgain, readNoticesAgain, readPeopleAgain } from './refresh';

@@ -1,15 +1,16 @@
-import { QueryClient } from '@tanstack/react-query';
+import { QueryObserver } from '@tanstack/react-query';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { Readings } from './Readings';
 import { type Choice, countsQuery, listQuery } from './queries';
 import { readListsAgain } from './refresh';
-import type { Conversation, Group } from './types';
+import type { Conversation, Group, InboxPage } from './types';
 
 const OURS: Choice = { group: 'OUR_TURN', order: 'TIME_LEFT', sentence: '' };
 const DONE: Choice = { ...OURS, group: 'DONE' };
 
 const changed = (id: number, group: Group) => ({ id, group }) as Conversation;
 
-let queries: QueryClient;
+let queries: Readings;
 
 /** A list as it was read, with these conversations in it. */
 function read(choice: Choice, ...ids: number[]) {
@@ -24,7 +25,7 @@ const isOld = (choice: Choice) => queries.getQueryState(listQuery(choice).queryK
 
 beforeEach(() => {
   vi.useFakeTimers();
-  queries = new QueryClient();
+  queries = new Readings();
   read(OURS, 1, 2);
   read(DONE, 8, 9);
   queries.setQueryData(countsQuery('').queryKey, {
@@ -59,5 +60,38 @@ describe('after a change', () => {
     expect([isOld(OURS), isOld(DONE)]).toEqual([false, false]);
     vi.advanceTimersByTime(400);
     expect([isOld(OURS), isOld(DONE)]).toEqual([true, true]);
+  });
+});
+
+describe('what is on its way when something changes', () => {
+  /** A list that is asked for, and answered when told to. */
+  function asked(choice: Choice) {
+    const answers: ((page: InboxPage) => void)[] = [];
+    const queryFn = () => new Promise<InboxPage>((answer) => answers.push(answer));
+    const options = { queryKey: listQuery(choice).queryKey, queryFn, staleTime: 60_000 };
+    const look = () => new QueryObserver(queries, options).subscribe(() => {});
+    return { answers, look };
+  }
+  const none = { places: [], ascending: true, seen: [], rows: [] };
+
+  it('does not count as new where nobody looks any more: who comes back reads again', async () => {
+    const { answers, look } = asked({ ...OURS, sentence: 'mine' });
+    look()();
+    readListsAgain(queries, changed(3, 'OUR_TURN'));
+    answers[0]?.(none);
+    await vi.advanceTimersByTimeAsync(0);
+    look();
+    expect(answers).toHaveLength(2);
+  });
+
+  it('is asked for once more where somebody looks, also if the list as it was has nothing to do with it', () => {
+    const choice = { ...OURS, sentence: 'mine' };
+    read(choice, 1);
+    const { answers, look } = asked(choice);
+    void queries.invalidateQueries({ queryKey: listQuery(choice).queryKey });
+    look();
+    expect(answers).toHaveLength(1);
+    readListsAgain(queries, changed(8, 'DONE'));
+    expect(answers).toHaveLength(2);
   });
 });

@@ -52,7 +52,10 @@ export function readListsAgain(queries: QueryClient, changed?: Changed): void {
     for (const query of queries.getQueryCache().findAll({ queryKey: keys.lists })) {
       const choice = query.queryKey[1] as Choice;
       const list = query.state.data as InfiniteData<InboxPage> | undefined;
-      if (since.some((row) => !row || concerns(row, choice, list))) readListAgain(queries, query.queryKey, since);
+      // What is being read just now may be older than the change.
+      const mayBeOlder = query.state.fetchStatus === 'fetching';
+      if (mayBeOlder || since.some((row) => !row || concerns(row, choice, list)))
+        readListAgain(queries, query.queryKey, since);
     }
     for (const queryKey of [keys.counts, keys.ribbon, keys.sentences, keys.office])
       void queries.invalidateQueries({ queryKey });

@@ -14,10 +14,16 @@ import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.List;
 import java.util.Map;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
@@ -49,6 +55,25 @@ class ShapeTest {
             .filter(one -> one.isTopLevelClass() && !one.getSimpleName().equals("package-info"))
             .collect(Collectors.groupingBy(JavaClass::getPackageName, Collectors.counting()));
     assertThat(sizes).allSatisfy((name, size) -> assertThat(size).isLessThanOrEqualTo(30));
+  }
+
+  /** Of all modules; what comes before the class is not counted. */
+  @Test
+  void aClassHasThreeHundredLinesAtMost() throws IOException {
+    Pattern begin =
+        Pattern.compile(
+            "(public |final |abstract |sealed |non-sealed )*(class|record|interface|enum) .*");
+    for (String module : List.of("core", "meaning", "server", "standins", "demo")) {
+      try (Stream<Path> all = Files.walk(Path.of("..", module, "src", "main", "java"))) {
+        for (Path file : all.filter(one -> one.toString().endsWith(".java")).toList()) {
+          assertThat(
+                  Files.readAllLines(file).stream()
+                      .dropWhile(line -> !begin.matcher(line).matches()))
+              .as(file.toString())
+              .hasSizeLessThanOrEqualTo(300);
+        }
+      }
+    }
   }
 
   @ArchTest

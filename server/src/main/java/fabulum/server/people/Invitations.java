@@ -92,7 +92,7 @@ public class Invitations {
           String what = wanted.setup().role().name().toLowerCase(Locale.ROOT) + ", " + email;
           record.note(by, name, "invited", null, what);
           StaffId invited = new StaffId(id);
-          setUp.change(invited, wanted.setup(), by);
+          setUp.set(invited, wanted.setup(), by);
           return new Invited(invited, links.send(row(invited), by, page));
         },
         Invitations::whose);

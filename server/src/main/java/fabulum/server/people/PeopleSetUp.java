@@ -56,25 +56,26 @@ public class PeopleSetUp {
   /** Changes what someone may. The last lead stays one. */
   public void change(StaffId id, PersonSetup wanted, StaffId by) {
     permits.require(by, Act.LEAD);
-    changes.carryOut(
-        id,
-        () -> {
-          List<Long> leads = staff.lockLeads();
-          StaffRow row = row(id);
-          PersonSetup complete = wanted.completed(row.secondLook());
-          requirePossible(complete);
-          if (row.role() == Role.LEAD && wanted.role() != Role.LEAD) {
-            requireAnotherLead(row, leads);
-          }
-          Map<String, String> before = said(id);
-          staff.setRole(row.id(), wanted.role());
-          staff.setLimit(row.id(), wanted.limit());
-          staff.setSecondLook(row.id(), complete.needsSecondLook());
-          staff.deletePermissions(row.id());
-          wanted.permissions().forEach(given -> staff.insertPermission(row.id(), given));
-          teams.setTeams(id, wanted.teams());
-          record.noteAll(by, row.fullName(), before, said(id));
-        });
+    changes.carryOut(id, () -> set(id, wanted, by));
+  }
+
+  /** The same within a change that is being carried out. */
+  void set(StaffId id, PersonSetup wanted, StaffId by) {
+    List<Long> leads = staff.lockLeads();
+    StaffRow row = row(id);
+    PersonSetup complete = wanted.completed(row.secondLook());
+    requirePossible(complete);
+    if (row.role() == Role.LEAD && wanted.role() != Role.LEAD) {
+      requireAnotherLead(row, leads);
+    }
+    Map<String, String> before = said(id);
+    staff.setRole(row.id(), wanted.role());
+    staff.setLimit(row.id(), wanted.limit());
+    staff.setSecondLook(row.id(), complete.needsSecondLook());
+    staff.deletePermissions(row.id());
+    wanted.permissions().forEach(given -> staff.insertPermission(row.id(), given));
+    teams.setTeams(id, wanted.teams());
+    record.noteAll(by, row.fullName(), before, said(id));
   }
 
   private StaffRow row(StaffId id) {

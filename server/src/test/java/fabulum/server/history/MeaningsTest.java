@@ -53,6 +53,14 @@ class MeaningsTest {
         .toList();
   }
 
+  /**
+   * A search does not wait long for what was said a moment ago; on a busy machine that is read
+   * later.
+   */
+  private void waitFor(Browser who, String sentence, String words) {
+    assertThat(fabulum.becomes(() -> found(who, sentence).contains(words))).isTrue();
+  }
+
   @Test
   void whatMeansTheSameIsFoundByWhoSeesItTheClosestFirst() {
     text(Fabulum.DOCK, "You charged my card twice for the winter storage.");
@@ -60,14 +68,17 @@ class MeaningsTest {
     text(Fabulum.DOCK, "The engine will not start, it only clicks.");
     text(Fabulum.DOCK, "There is a swan nesting on our stern.");
     text(TwoTeams.FAR, "I was billed two times for the same month.");
+    String paid = "alike; mention I paid two times";
+    waitFor(otto, paid, "I was billed two times for the same month.");
+    waitFor(priya, paid, "You charged my card twice for the winter storage.");
+    waitFor(priya, "alike; mention are pets allowed", "Is it okay to bring the dog?");
     assertThat(found(priya, "alike; mention are pets allowed"))
         .startsWith("Is it okay to bring the dog?");
-    assertThat(found(priya, "alike; mention I paid two times"))
+    assertThat(found(priya, paid))
         .startsWith("You charged my card twice for the winter storage.")
         .doesNotContain("I was billed two times for the same month.");
-    assertThat(found(otto, "alike; mention I paid two times"))
-        .containsExactly("I was billed two times for the same month.");
-    assertThat(found(priya, "sent; alike; mention I paid two times")).isEmpty();
+    assertThat(found(otto, paid)).containsExactly("I was billed two times for the same month.");
+    assertThat(found(priya, "sent; " + paid)).isEmpty();
     assertThat(history(priya, "alike; mention motor dead").path("hints").toString())
         .contains("the closest first");
   }
@@ -78,9 +89,9 @@ class MeaningsTest {
       text(Fabulum.DOCK, "The gate code does not work any more.");
     }
     text(Fabulum.DOCK, "The number for the gate is wrong.");
-    assertThat(found(priya, "alike; mention the entry numbers are rejected"))
-        .filteredOn(words -> words.contains("gate"))
-        .hasSize(4);
+    String numbers = "alike; mention the entry numbers are rejected";
+    waitFor(priya, numbers, "The number for the gate is wrong.");
+    assertThat(found(priya, numbers)).filteredOn(words -> words.contains("gate")).hasSize(4);
   }
 
   @Test
