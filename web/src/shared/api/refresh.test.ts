@@ -2,6 +2,7 @@ import { QueryObserver } from '@tanstack/react-query';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { Readings } from './Readings';
 import { type Choice, countsQuery, listQuery } from './queries';
+import { markRead } from './readMarks';
 import { readListsAgain } from './refresh';
 import type { Conversation, Group, InboxPage } from './types';
 
@@ -61,6 +62,15 @@ describe('after a change', () => {
     vi.advanceTimersByTime(400);
     expect([isOld(OURS), isOld(DONE)]).toEqual([true, true]);
   });
+});
+
+it('what is old stays old when a part of it is set, and who comes back to it reads again', () => {
+  readListsAgain(queries, changed(3, 'OUR_TURN'));
+  markRead(queries, 1);
+  expect(isOld(OURS)).toBe(true);
+  read(OURS, 1, 2, 3);
+  markRead(queries, 1);
+  expect(isOld(OURS)).toBe(false);
 });
 
 describe('what is on its way when something changes', () => {
