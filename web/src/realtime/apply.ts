@@ -1,5 +1,6 @@
 import { hashKey, type InfiniteData, type QueryClient, type QueryKey } from '@tanstack/react-query';
 import {
+  changeLists,
   type Conversation,
   type Dossier,
   type Entry,
@@ -13,6 +14,7 @@ import {
   readPeopleAgain,
   type ScriptPage,
   type Watched,
+  withPages,
 } from '../shared/api';
 
 /** Applies one live message to what the page has read. The only place where that is done. */
@@ -55,7 +57,7 @@ export function applyLive(queries: QueryClient, message: LiveMessage): void {
 /** What is no longer for us to see leaves the page at once, with a sentence why. */
 function applyGone(queries: QueryClient, id: number, why: string): void {
   queries.setQueryData(keys.gone(id), why);
-  queries.setQueriesData<InfiniteData<InboxPage>>({ queryKey: keys.lists }, (list) => list && withoutRow(list, id));
+  changeLists(queries, (list) => withoutRow(list, id));
   queries.removeQueries({ queryKey: keys.dossier(id) });
   queries.removeQueries({ queryKey: keys.script(id) });
   readNoticesAgain(queries);
@@ -76,7 +78,9 @@ export function withWatched(all: Watched[], watched: Watched): Watched[] {
 
 /** The list without a row. */
 export function withoutRow(list: InfiniteData<InboxPage>, id: number): InfiniteData<InboxPage> {
-  return { ...list, pages: list.pages.map((page) => ({ ...page, rows: page.rows.filter((row) => row.id !== id) })) };
+  return withPages(list, (page) =>
+    page.rows.some((row) => row.id === id) ? { ...page, rows: page.rows.filter((row) => row.id !== id) } : page,
+  );
 }
 
 function applyConversation(queries: QueryClient, row: Conversation, entries: Entry[]): void {
@@ -84,7 +88,7 @@ function applyConversation(queries: QueryClient, row: Conversation, entries: Ent
   queries.removeQueries({ queryKey: keys.gone(row.id) });
   applyEntries(queries, row.id, entries);
   if (onlyGotFurther(queries, row, entries)) return;
-  queries.setQueriesData<InfiniteData<InboxPage>>({ queryKey: keys.lists }, (list) => list && withRow(list, row));
+  changeLists(queries, (list) => withRow(list, row));
   readListsAgain(queries, row);
   void queries.invalidateQueries({ queryKey: keys.jump });
   const notices = queries.getQueryData<NoticePage>(keys.notices);
@@ -137,13 +141,10 @@ function isBeingRead(queries: QueryClient, key: QueryKey): boolean {
 
 /** The list with the row replaced where it stands; an older row never replaces a newer one. */
 export function withRow(list: InfiniteData<InboxPage>, row: Conversation): InfiniteData<InboxPage> {
-  return {
-    ...list,
-    pages: list.pages.map((page) => ({
-      ...page,
-      rows: page.rows.map((had) => (had.id === row.id && had.version < row.version ? row : had)),
-    })),
-  };
+  const isOlder = (had: Conversation) => had.id === row.id && had.version < row.version;
+  return withPages(list, (page) =>
+    page.rows.some(isOlder) ? { ...page, rows: page.rows.map((had) => (isOlder(had) ? row : had)) } : page,
+  );
 }
 
 /** The script with entries added or replaced, in order. The newest stretch is the first page. */

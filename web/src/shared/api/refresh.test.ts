@@ -9,7 +9,7 @@ import type { Conversation, Group, InboxPage } from './types';
 const OURS: Choice = { group: 'OUR_TURN', order: 'TIME_LEFT', sentence: '' };
 const DONE: Choice = { ...OURS, group: 'DONE' };
 
-const changed = (id: number, group: Group) => ({ id, group }) as Conversation;
+const changed = (id: number, group: Group) => ({ id, group, lastAt: '2026-06-09T19:05:00Z' }) as Conversation;
 
 let queries: Readings;
 
@@ -71,6 +71,14 @@ it('what is old stays old when a part of it is set, and who comes back to it rea
   read(OURS, 1, 2, 3);
   markRead(queries, 1);
   expect(isOld(OURS)).toBe(false);
+});
+
+it('a list that shows nothing of it is left alone, so that it is read again in time', () => {
+  const writtenTo = (choice: Choice) => queries.getQueryState(listQuery(choice).queryKey)?.dataUpdateCount;
+  markRead(queries, 1);
+  expect([writtenTo(OURS), writtenTo(DONE)]).toEqual([2, 1]);
+  markRead(queries, 1);
+  expect([writtenTo(OURS), writtenTo(DONE)]).toEqual([2, 1]);
 });
 
 describe('what is on its way when something changes', () => {
