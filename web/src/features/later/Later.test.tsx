@@ -217,6 +217,30 @@ describe('what is planned', () => {
     );
   });
 
+  it('keeps what is being changed when something else happens in the conversation', async () => {
+    const page = here([plan()], { 'GET /api/conversations/8/planned': [] });
+    fireEvent.click(await screen.findByRole('button', { name: 'Change…' }));
+    fireEvent.change(await screen.findByLabelText('Text'), { target: { value: 'See you then.' } });
+    page.answers[LIST] = () => new Promise(() => undefined);
+    page.again(<PlannedHere conversation={conversation(7, { version: 2 })} />);
+    await waitFor(() => expect(page.asked.filter(({ path }) => path === ADDRESS)).toHaveLength(2));
+    expect(screen.getByLabelText<HTMLTextAreaElement>('Text').value).toBe('See you then.');
+    page.again(<PlannedHere conversation={conversation(8)} />);
+    expect(screen.queryByLabelText('Text')).toBeNull();
+  });
+
+  it('does not say how other words than those that were looked at would read', async () => {
+    const page = here([plan()], {
+      [`POST ${ADDRESS}/check`]: ({ body }: Asked) => ({ ...preview, words: (body as { words: string }).words }),
+    });
+    fireEvent.click(await screen.findByRole('button', { name: 'Change…' }));
+    await screen.findByText(/for them/, { selector: '[role=status] *' });
+    page.answers[`POST ${ADDRESS}/check`] = () => new Promise(() => undefined);
+    fireEvent.change(screen.getByLabelText('Text'), { target: { value: 'See you then.' } });
+    await waitFor(() => expect(page.told('POST', `${ADDRESS}/check`)).toHaveLength(2));
+    expect(screen.queryByText(/^As it would read now/)).toBeNull();
+  });
+
   it('is listed for everyone, or by who planned it', async () => {
     const page = show(<PlannedPlace />, {
       ...ANSWERS,

@@ -103,7 +103,15 @@ export function LaterDialog({ conversation, zone, paper, plan, onClose, onPlanne
       : 'Send later';
   const wrong = check.error instanceof ApiProblem ? check.error : undefined;
   return (
-    <Dialog open onClose={onClose} aria-labelledby="later-title" fullWidth maxWidth="sm">
+    <Dialog
+      open
+      onClose={onClose}
+      aria-labelledby="later-title"
+      fullWidth
+      maxWidth="sm"
+      // What is said below grows and shrinks with each word: what one is about to press above does not move.
+      slotProps={{ container: { sx: { alignItems: 'flex-start' } } }}
+    >
       <form
         onSubmit={(event) => {
           event.preventDefault();
@@ -181,7 +189,7 @@ export function LaterDialog({ conversation, zone, paper, plan, onClose, onPlanne
                 {preview.repeats && (
                   <Box className="figures">{then(preview.repeats, preview.dates.slice(1), now, zone)}</Box>
                 )}
-                {preview.words !== words && (
+                {preview.words !== preview.of && (
                   <Box sx={{ typography: 'body2', color: 'text.secondary' }}>
                     As it would read now:{' '}
                     <Box component="span" sx={{ typography: 'words' }}>

@@ -1,13 +1,16 @@
 import { infiniteQueryOptions, queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
-import { ask, keys, type PlannedText, type PlanText, readAgain } from '../../shared/api';
+import { ask, keys, type PlannedText, type PlanText, readAgain, untilNewer } from '../../shared/api';
 
 /** What is planned in a conversation, as it is now. */
-export const plannedQuery = (id: number, version: number) =>
-  queryOptions({
-    queryKey: [...keys.planned, 'of', id, version],
+export function plannedQuery(id: number, version: number) {
+  const queryKey = [...keys.planned, 'of', id, version];
+  return queryOptions({
+    queryKey,
     queryFn: () => ask('GET', '/api/conversations/{id}/planned', { path: { id } }),
+    placeholderData: untilNewer(queryKey),
     staleTime: 30_000,
   });
+}
 
 /** A time as someone types it, by the line's clocks and hours and the customer's next appointment. */
 export const laterTimeQuery = (id: number, words: string) =>
@@ -26,7 +29,10 @@ export const laterCheckQuery = (id: number, text: PlanText | undefined) =>
     queryFn: () =>
       text === undefined
         ? Promise.reject(new Error('nothing to look at'))
-        : ask('POST', '/api/conversations/{id}/planned/check', { path: { id }, body: text }),
+        : ask('POST', '/api/conversations/{id}/planned/check', { path: { id }, body: text }).then((preview) => ({
+            ...preview,
+            of: text.words,
+          })),
     enabled: text !== undefined,
     staleTime: 20_000,
     retry: false,

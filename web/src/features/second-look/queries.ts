@@ -1,17 +1,19 @@
 import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
-import { ask, type Check, keys, readAgain, type WaitingText } from '../../shared/api';
+import { ask, type Check, keys, readAgain, untilNewer, type WaitingText } from '../../shared/api';
 
 const looks = (id: number) => [...keys.desk, 'looks', id] as const;
 
 /** The texts that wait for a second look in a conversation, as it is now. */
-export const looksQuery = (id: number, version: number) =>
-  queryOptions({
-    queryKey: [...looks(id), version] as const,
+export function looksQuery(id: number, version: number) {
+  const queryKey = [...looks(id), version];
+  return queryOptions({
+    queryKey,
     queryFn: () => ask('GET', '/api/conversations/{id}/second-looks', { path: { id } }),
-    // While they are read again after something happened in it, they stay, with the word that is being typed.
-    placeholderData: (before, query) => (query?.queryKey.at(-2) === id ? before : undefined),
+    // They stay, with the word that is being typed.
+    placeholderData: untilNewer(queryKey),
     staleTime: 30_000,
   });
+}
 
 /** What speaks against a waiting text with these words, and what it costs. */
 export const lookCheckQuery = (id: number, words: string, seen: number) =>

@@ -1,4 +1,4 @@
-import { infiniteQueryOptions, keepPreviousData, queryOptions } from '@tanstack/react-query';
+import { hashKey, infiniteQueryOptions, keepPreviousData, type QueryKey, queryOptions } from '@tanstack/react-query';
 import { ask } from './ask';
 import { ApiProblem } from './client';
 import type { Group, ListOrder, Session } from './types';
@@ -134,13 +134,26 @@ export const watchersQuery = queryOptions({
 export const goneQuery = (id: number) =>
   queryOptions({ queryKey: keys.gone(id), queryFn: (): string => '', enabled: false, staleTime: Infinity });
 
+/**
+ * For what is asked for by the version of something, which stands last in the key: what was read of an older one stands until the newer
+ * is there, so that nothing disappears under the hands of who works with it.
+ */
+export function untilNewer(key: QueryKey) {
+  const of = hashKey(key.slice(0, -1));
+  return <Data>(had: Data | undefined, query?: { queryKey: QueryKey }) =>
+    query && hashKey(query.queryKey.slice(0, -1)) === of ? had : undefined;
+}
+
 /** What is to be done in a conversation, as it is now. */
-export const toDosQuery = (id: number, version: number) =>
-  queryOptions({
-    queryKey: [...keys.desk, id, version],
+export function toDosQuery(id: number, version: number) {
+  const queryKey = [...keys.desk, id, version];
+  return queryOptions({
+    queryKey,
     queryFn: () => ask('GET', '/api/conversations/{id}/to-dos', { path: { id } }),
+    placeholderData: untilNewer(queryKey),
     staleTime: 30_000,
   });
+}
 
 /** Templates offered in a conversation, filled for it as it is now. */
 export const offeredQuery = (id: number, version: number, words: string) =>
