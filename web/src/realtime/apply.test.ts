@@ -120,7 +120,7 @@ describe('live messages', () => {
       expect(script?.pages[0]?.entries.map(({ delivery }) => delivery)).toEqual(['DELIVERED']);
       expect(isRead(queries, keys.counts)).toBe(true);
       expect(isRead(queries, keys.dossier(1))).toBe(true);
-      // What stands beside the script is asked for by the version of the conversation.
+      // Requests for what stands beside the script have the version in their key: the same version, no new request.
       expect(queries.getQueryData<Dossier>(keys.dossier(1))?.conversation.version).toBe(5);
     });
 

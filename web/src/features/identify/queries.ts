@@ -1,14 +1,16 @@
 import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
-import { ask, type Conversation, readAgain } from '../../shared/api';
+import { ask, type Conversation, readAgain, untilNewer } from '../../shared/api';
 import { offerUndo, readAgainAfterUndo, tellMovedOn, UNDOABLE } from '../../shared/ui';
 
 /** Who probably writes; read again when something happened in the conversation. */
-export const likelyQuery = ({ id, version }: Conversation) =>
-  queryOptions({
-    queryKey: ['likely', id, version] as const,
+export function likelyQuery({ id, version }: Conversation) {
+  const queryKey = ['likely', id, version];
+  return queryOptions({
+    queryKey,
     queryFn: () => ask('GET', '/api/conversations/{id}/likely', { path: { id } }),
-    placeholderData: (before, query) => (query?.queryKey[1] === id ? before : undefined),
+    placeholderData: untilNewer(queryKey),
   });
+}
 
 /** Customers by part of anything. */
 export const foundQuery = (words: string) =>

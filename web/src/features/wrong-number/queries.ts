@@ -1,13 +1,15 @@
 import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
-import { ask, type Conversation, readAgain } from '../../shared/api';
+import { ask, type Conversation, readAgain, untilNewer } from '../../shared/api';
 
 /** Whether the number of a conversation says that it is the wrong one; read again when something happened. */
-export const wrongNumberQuery = ({ id, version }: Conversation) =>
-  queryOptions({
-    queryKey: ['wrong-number', id, version] as const,
+export function wrongNumberQuery({ id, version }: Conversation) {
+  const queryKey = ['wrong-number', id, version];
+  return queryOptions({
+    queryKey,
     queryFn: () => ask('GET', '/api/conversations/{id}/wrong-number', { path: { id } }),
-    placeholderData: (before, query) => (query?.queryKey[1] === id ? before : undefined),
+    placeholderData: untilNewer(queryKey),
   });
+}
 
 /** No more texts to a number, and its customer is asked for the right one. */
 export function useStopTexting(id: number) {
