@@ -125,6 +125,7 @@ public final class Fabulum implements AutoCloseable {
 
   /** Starts on a folder. */
   public static Fabulum start(Path folder, String... more) {
+    FabulumApplication.provideCarriers();
     SpringApplication application =
         new SpringApplication(FabulumApplication.class, Inside.class, ApiText.class);
     List<String> arguments = arguments(folder, more);
