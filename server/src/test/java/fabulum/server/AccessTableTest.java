@@ -17,6 +17,7 @@ import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestInstance;
 import org.junit.jupiter.api.TestInstance.Lifecycle;
@@ -28,6 +29,8 @@ import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandl
  * another team's. An address that is not in the table fails the test.
  */
 @TestInstance(Lifecycle.PER_CLASS)
+// Begun first: it takes longest.
+@Order(1)
 class AccessTableTest {
   /** Who may use an address. */
   private enum Door {

@@ -31,6 +31,7 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestInstance;
@@ -39,6 +40,8 @@ import tools.jackson.databind.JsonNode;
 
 /** What waits to go: through refusals, a network that is closed, a restart, and a full disk. */
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
+// Begun first: it takes longest.
+@Order(1)
 class OutboxTest {
   @TempDir static Path folder;
   private Fabulum fabulum;

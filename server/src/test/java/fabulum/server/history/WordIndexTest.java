@@ -18,10 +18,13 @@ import java.util.stream.Stream;
 import org.apache.lucene.index.IndexWriter;
 import org.apache.lucene.store.FSDirectory;
 import org.apache.lucene.store.Lock;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** The folder of the index through restarts, damage and removal. */
+// Begun first: it takes longest.
+@Order(1)
 class WordIndexTest {
   /** After four bytes of magic and the name of the file's kind with its length. */
   private static final int VERSION_AT = 4 + 1 + "segments".length();

@@ -22,6 +22,7 @@ import java.util.Map;
 import java.util.Random;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestInstance;
 import tools.jackson.databind.JsonNode;
@@ -31,6 +32,8 @@ import tools.jackson.databind.JsonNode;
  * numbers and customers of its own, by the same two people at the same times.
  */
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
+// Begun first: it takes longest.
+@Order(1)
 class IdentifyLawsTest {
   private static final long SEED = 20261127;
   private static final int SEQUENCES = Integer.getInteger("identify.sequences", 120);

@@ -70,6 +70,7 @@ import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestInstance;
 
@@ -78,6 +79,8 @@ import org.junit.jupiter.api.TestInstance;
  * thousands of random acts.
  */
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
+// Begun first: it takes longest.
+@Order(1)
 class InboxLawsTest {
   private static final long SEED = 20261124;
   private static final int ACTS = 600;

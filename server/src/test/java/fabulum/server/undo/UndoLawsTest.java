@@ -46,6 +46,7 @@ import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestInstance;
 
@@ -54,6 +55,8 @@ import org.junit.jupiter.api.TestInstance;
  * the last act back leaves every table but the script as it was before it.
  */
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
+// Begun first: it takes longest.
+@Order(1)
 class UndoLawsTest {
   private static final long SEED = 20261126;
   private static final int SEQUENCES = 500;
