@@ -219,7 +219,7 @@ export const Script = memo(function Script({ id, session, at, marks, onBack }: P
       <Beside
         sheet={
           sheet.open && (
-            <Suspense fallback={null}>
+            <Suspense key={sheet.open} fallback={null}>
               {sheet.open === 'customer' ? (
                 <CustomerSheet dossier={dossier.data} zone={zone} asked={sheet.asked} onClose={sheet.close} />
               ) : (

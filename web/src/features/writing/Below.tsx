@@ -49,7 +49,8 @@ export function Below({
   const { tab, check, error } = going;
   return (
     <>
-      <Suspense fallback={null}>
+      {/* One for each paper: what belongs to a reply would stay, and answer Tab, until that for the first note is fetched. */}
+      <Suspense key={isNote ? 'note' : 'reply'} fallback={null}>
         {!isNote && (attached.length > 0 || attaching.going.uploads.length > 0) && (
           <OnPaper attached={attached} going={attaching.going} onRemove={attaching.remove} />
         )}
