@@ -6,6 +6,7 @@ import { type Conversation, linesQuery } from '../shared/api';
 import { JumpField } from './JumpField';
 import { jumpQuery } from './queries';
 import { EVERYTHING, writeSentence } from '../shared/sentence';
+import { useOpenConversation } from '../shared/ui';
 
 /** A conversation to go to, or all whose texts say the words. */
 type Choice = Conversation | { saying: string };
@@ -27,6 +28,7 @@ interface Props {
 /** Goes to any conversation by a piece of a name, a number or a detail such as the boat. */
 export function JumpBox({ words, onWords, field, typing }: Props) {
   const navigate = useNavigate();
+  const openConversation = useOpenConversation();
   const [open, setOpen] = useState(typing && words !== '');
   // Never what was found for other words: the person who types and presses Enter at once would land elsewhere.
   const found = useQuery(jumpQuery(words));
@@ -57,7 +59,7 @@ export function JumpBox({ words, onWords, field, typing }: Props) {
         if (choice && isWords(choice)) {
           const show = writeSentence({ ...EVERYTHING, saying: choice.saying });
           void navigate({ pathname: '/inbox', search: new URLSearchParams({ show }).toString() });
-        } else if (choice) void navigate(`/inbox/${choice.id}`);
+        } else if (choice) openConversation(choice.id);
         onWords('');
       }}
       renderOption={({ key, ...props }, choice) => (

@@ -1,7 +1,7 @@
 import { Box, Button } from '@mui/material';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useLocation, useNavigate } from 'react-router';
+import { useLocation } from 'react-router';
 import { ApiProblem, ask } from '../shared/api';
 import {
   lastOffer,
@@ -11,6 +11,7 @@ import {
   useOffer,
   useTakeBack,
   withdrawOffer,
+  useOpenConversation,
 } from '../shared/ui';
 
 const PROBLEM_SHOWN_MS = 6_000;
@@ -27,7 +28,7 @@ function names(all: string[]): string {
 export function UndoBar() {
   const queries = useQueryClient();
   const offer = useOffer();
-  const navigate = useNavigate();
+  const open = useOpenConversation();
   const { pathname } = useLocation();
   const [problem, setProblem] = useState('');
   const undo = useMutation({
@@ -43,7 +44,7 @@ export function UndoBar() {
     onSettled: () => readAgainAfterUndo(queries),
   });
   const back = useTakeBack((conversation) => {
-    if (pathname !== `/inbox/${conversation}`) void navigate(`/inbox/${conversation}`, { state: { write: true } });
+    if (pathname !== `/inbox/${conversation}`) open(conversation, { write: true });
   });
   function say(words: string) {
     setProblem(words);

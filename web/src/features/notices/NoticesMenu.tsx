@@ -4,7 +4,7 @@ import { Suspense, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { ask, keys } from '../../shared/api';
 import { noticesQuery } from './queries';
-import { part, ProblemNote, useKeys } from '../../shared/ui';
+import { part, ProblemNote, useKeys, useOpenConversation } from '../../shared/ui';
 
 /** Fetched when the list is first opened. */
 const NoticeLine = part(() => import('./NoticeLine').then((part) => part.NoticeLine));
@@ -16,6 +16,7 @@ const MOST_COUNTED = 100;
 export function NoticesMenu() {
   const queries = useQueryClient();
   const navigate = useNavigate();
+  const open = useOpenConversation();
   const query = useQuery(noticesQuery);
   const button = useRef<HTMLButtonElement>(null);
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
@@ -98,7 +99,7 @@ export function NoticesMenu() {
                   onOpen={() => {
                     seen.mutate([notice.id]);
                     setAnchor(null);
-                    void navigate(`/inbox/${notice.conversation.id}`);
+                    open(notice.conversation.id);
                   }}
                 />
               ))}

@@ -1,5 +1,5 @@
-import { useNavigate } from 'react-router';
 import type { LiveMessage } from '../../shared/api';
+import { useOpenConversation } from '../../shared/ui';
 import { firstToTell, kindWords, noticeName } from './model/tell';
 
 const TOLD = 'fabulum.notices-told';
@@ -27,7 +27,7 @@ function sound(): void {
 
 /** Tells of a notice as its receiver wants to be told; with several pages open, one of them does. */
 export function useTelling(): (message: LiveMessage) => void {
-  const navigate = useNavigate();
+  const open = useOpenConversation();
   return ({ type, notice, by }) => {
     if (type !== 'NOTICE' || !notice) return;
     const told = firstToTell(localStorage.getItem(TOLD), notice.id);
@@ -39,7 +39,7 @@ export function useTelling(): (message: LiveMessage) => void {
       const shown = new Notification(title, { body: notice.words, tag: `fabulum-${notice.id}` });
       shown.onclick = () => {
         window.focus();
-        void navigate(`/inbox/${notice.conversation.id}`);
+        open(notice.conversation.id);
         shown.close();
       };
     }

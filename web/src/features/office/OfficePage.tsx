@@ -5,6 +5,7 @@ import { ask, linesQuery, readListsAgain, type Session, teamsQuery } from '../..
 import { officeQuery } from './queries';
 import { OfficeTabs, offerUndo, ProblemNote, tellOwnAct, UNDOABLE, useTitle } from '../../shared/ui';
 import { OfficeRow } from './OfficeRow';
+import { useStillWhileDragging } from './useStillWhileDragging';
 import { WorkList } from './WorkList';
 
 /** Stands for the desk of what nobody owns. */
@@ -15,6 +16,7 @@ export function OfficePage({ session }: { session: Session }) {
   useTitle('Office');
   const queries = useQueryClient();
   const office = useQuery(officeQuery);
+  const { shown, hold } = useStillWhileDragging(office.data);
   const zone = useQuery(linesQuery).data?.[0]?.zone ?? 'UTC';
   const teams = useQuery(teamsQuery).data ?? [];
   const [desk, setDesk] = useState<number>(NOBODY);
@@ -42,7 +44,7 @@ export function OfficePage({ session }: { session: Session }) {
       </Box>
     );
   }
-  const { people, nobodys } = office.data ?? {
+  const { people, nobodys } = shown ?? {
     people: [],
     nobodys: { ourTurn: 0, late: 0, theirTurn: 0, setAside: 0 },
   };
@@ -117,6 +119,7 @@ export function OfficePage({ session }: { session: Session }) {
           title={desk === NOBODY ? 'Nobody’s' : `${names.get(desk) ?? ''}’s`}
           me={session.staff.id}
           people={people.map(({ staff, in: isIn }) => ({ id: staff.id, name: staff.name, in: isIn }))}
+          onDrag={hold}
           onGive={give}
         />
       </Box>

@@ -1,10 +1,9 @@
 import { Box, Button, Menu, MenuItem } from '@mui/material';
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
-import { useNavigate } from 'react-router';
 import { type Conversation, linesQuery, listQuery } from '../../shared/api';
 import { timeLeft, urgency } from '../../shared/format';
-import { OwnerMark, ProblemNote, useKeys } from '../../shared/ui';
+import { OwnerMark, ProblemNote, useKeys, useOpenConversation } from '../../shared/ui';
 import { hereEdge } from '../../theme';
 
 /** The type under which a dragged conversation travels. */
@@ -16,14 +15,16 @@ interface Props {
   title: string;
   me: number;
   people: { id: number; name: string; in: boolean }[];
+  /** A row begins to be dragged. */
+  onDrag: () => void;
   onGive: (person: number, conversation: number, name: string) => void;
 }
 
 const COLOURS = { late: 'error.main', soon: 'warning.main', fine: 'text.secondary' } as const;
 
 /** What lies on one desk and is our turn, the most urgent first. Arrows walk, H hands over, Enter opens; rows can be dragged. */
-export function WorkList({ whose, title, me, people, onGive }: Props) {
-  const navigate = useNavigate();
+export function WorkList({ whose, title, me, people, onDrag, onGive }: Props) {
+  const open = useOpenConversation();
   const lines = useQuery(linesQuery).data ?? [];
   const sentence = whose === 0 ? "nobody's" : whose === me ? 'mine' : `colleague ${whose}`;
   const list = useInfiniteQuery(listQuery({ group: 'OUR_TURN', order: 'TIME_LEFT', sentence }));
@@ -43,7 +44,7 @@ export function WorkList({ whose, title, me, people, onGive }: Props) {
     arrowdown: () => walk(1),
     arrowup: () => walk(-1),
     h: here ? () => setAnchor(shown.current?.querySelector<HTMLElement>('[data-here] button') ?? null) : undefined,
-    enter: here ? () => void navigate(`/inbox/${here.id}`) : undefined,
+    enter: here ? () => open(here.id) : undefined,
   });
   const name = (row: Conversation) => row.customerName ?? row.number;
   return (
@@ -81,6 +82,7 @@ export function WorkList({ whose, title, me, people, onGive }: Props) {
             onDragStart={(event: React.DragEvent) => {
               event.dataTransfer.setData(DRAGGED, JSON.stringify({ id: row.id, name: name(row) }));
               event.dataTransfer.effectAllowed = 'move';
+              onDrag();
             }}
             sx={{
               display: 'flex',
@@ -102,7 +104,7 @@ export function WorkList({ whose, title, me, people, onGive }: Props) {
                   href={`/inbox/${row.id}`}
                   onClick={(event: React.MouseEvent) => {
                     event.preventDefault();
-                    void navigate(`/inbox/${row.id}`);
+                    open(row.id);
                   }}
                   sx={{
                     fontWeight: 650,

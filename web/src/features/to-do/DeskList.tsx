@@ -1,9 +1,9 @@
 import { Box, ButtonBase, Link as MuiLink } from '@mui/material';
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { Link } from 'react-router';
 import { type Conversation, linesQuery, staffQuery } from '../../shared/api';
-import { Answered, Moment, useMe } from '../../shared/ui';
+import { Answered, Moment, useMe, useOpenConversation } from '../../shared/ui';
 import { allPlannedQuery } from '../later';
 import { deskQuery } from './queries';
 
@@ -60,7 +60,7 @@ function Line({ conversation, when, words, strong, onOpen }: LineProps) {
 export function DeskList({ onGo }: { onGo: () => void }) {
   const desk = useQuery({ ...deskQuery, staleTime: 0 });
   const lines = useQuery(linesQuery).data ?? [];
-  const navigate = useNavigate();
+  const openConversation = useOpenConversation();
   const me = useMe().staff.id;
   const planned = useInfiniteQuery(allPlannedQuery({ writer: me, team: undefined })).data?.pages[0];
   const colleagues = useQuery(staffQuery).data ?? [];
@@ -68,7 +68,7 @@ export function DeskList({ onGo }: { onGo: () => void }) {
   const zone = (conversation: Conversation) => lines.find(({ id }) => id === conversation.lineId)?.zone ?? 'UTC';
   const open = (id: number) => {
     onGo();
-    void navigate(`/inbox/${id}`);
+    openConversation(id);
   };
   return (
     <Answered query={desk}>

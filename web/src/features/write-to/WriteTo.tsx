@@ -11,11 +11,10 @@ import {
 } from '@mui/material';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
 import { ask } from '../../shared/api';
 import { writeLinesQuery } from './queries';
 import { type Chosen, GroupOf } from './GroupOf';
-import { Field, Blank, ProblemNote } from '../../shared/ui';
+import { Field, Blank, ProblemNote, useOpenConversation } from '../../shared/ui';
 
 /** As long as no line is chosen, each customer is written to from the line they last wrote to, or one of their site. */
 const USUAL = 0;
@@ -39,7 +38,7 @@ interface Props {
 
 /** Writes to someone unasked: a customer found by any part of name, number or detail, or a number that is typed. */
 export function WriteTo({ carry, onClose }: Props) {
-  const navigate = useNavigate();
+  const openConversation = useOpenConversation();
   const mine = useQuery(writeLinesQuery);
   const lines = mine.data ?? [];
   const [chosenLine, setLine] = useState<number>();
@@ -63,7 +62,7 @@ export function WriteTo({ carry, onClose }: Props) {
     mutationFn: (whom: Whom) => ask('POST', '/api/write-to', { body: whom }),
     onSuccess: ({ id }) => {
       onClose();
-      void navigate(`/inbox/${id}`, { state: { write: true, ...carry } });
+      openConversation(id, { write: true, ...carry });
     },
   });
   const people = words.trim() === '' ? [] : (found?.people ?? []);

@@ -1,6 +1,6 @@
 import { useMutation } from '@tanstack/react-query';
-import { useNavigate } from 'react-router';
 import { ask } from '../../shared/api';
+import { useOpenConversation } from '../../shared/ui';
 
 /**
  * Opens the conversation of a line with a number, a new one where there is none.
@@ -8,9 +8,9 @@ import { ask } from '../../shared/api';
  * @param carry what goes onto its paper; none to only look at it
  */
 export function useWriteTo(line: number, carry?: object) {
-  const navigate = useNavigate();
+  const open = useOpenConversation();
   return useMutation({
     mutationFn: (number: string) => ask('POST', '/api/write-to', { body: { line, number, makeCustomer: false } }),
-    onSuccess: ({ id }) => void navigate(`/inbox/${id}`, carry && { state: { write: true, ...carry } }),
+    onSuccess: ({ id }) => open(id, carry && { write: true, ...carry }),
   });
 }

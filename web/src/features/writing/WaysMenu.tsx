@@ -1,9 +1,8 @@
 import { Box, Menu, MenuItem } from '@mui/material';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import type { RefObject } from 'react';
-import { useNavigate } from 'react-router';
 import { ask, type WayToWrite } from '../../shared/api';
-import { ProblemNote, useNow } from '../../shared/ui';
+import { ProblemNote, useNow, useOpenConversation } from '../../shared/ui';
 import { wayWords } from './model/ways';
 
 interface Props {
@@ -18,7 +17,7 @@ interface Props {
 
 /** The other lines and numbers, each with what changes with it. Begun words go along. */
 export function WaysMenu({ id, zone, anchor, carry, onCarried, onClose }: Props) {
-  const navigate = useNavigate();
+  const open = useOpenConversation();
   const now = useNow();
   const ways = useQuery({
     queryKey: ['ways', id],
@@ -33,7 +32,7 @@ export function WaysMenu({ id, zone, anchor, carry, onCarried, onClose }: Props)
       if (there.id === id) return;
       onCarried();
       const words = carry.words === '' ? {} : carry;
-      void navigate(`/inbox/${there.id}`, { state: { write: true, ...words } });
+      open(there.id, { write: true, ...words });
     },
   });
   // The menu must know its rows when it opens, so that the first of them has the focus.

@@ -1,8 +1,8 @@
 // @vitest-environment happy-dom
 import { cleanup, render, screen } from '@testing-library/react';
-import { createMemoryRouter, RouterProvider, useNavigate } from 'react-router';
+import { createMemoryRouter, RouterProvider, useNavigate, useParams } from 'react-router';
 import { afterEach, beforeEach, expect, it, vi } from 'vitest';
-import { drawNow, useAddress } from './address';
+import { drawNow, useAddress, useOpenConversation } from './address';
 
 function Place() {
   const [params, setParams] = useAddress();
@@ -40,4 +40,17 @@ it('letters typed faster than the page is drawn are all there, also when somethi
   screen.getByRole('button', { name: 'Open' }).click();
   expect(field.value).toBe('rusty');
   expect(router.state.location).toMatchObject({ pathname: '/7', search: '?find=rusty' });
+});
+
+function Jump() {
+  const open = useOpenConversation();
+  return <button onClick={() => open(7)}>Conversation {useParams()['id']}</button>;
+}
+
+it('the conversation that was opened is the one that is meant before the next key is pressed', async () => {
+  const router = createMemoryRouter([{ path: '/inbox/:id', element: <Jump /> }], { initialEntries: ['/inbox/6'] });
+  render(<RouterProvider router={router} flushSync={drawNow} />);
+  const button = await screen.findByRole('button', { name: 'Conversation 6' });
+  button.click();
+  expect(button.textContent).toBe('Conversation 7');
 });

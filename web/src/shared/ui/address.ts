@@ -1,6 +1,6 @@
 import { flushSync } from 'react-dom';
 // eslint-disable-next-line no-restricted-imports -- the one place
-import { useSearchParams } from 'react-router';
+import { useNavigate, useSearchParams } from 'react-router';
 
 /** How the router draws what must be there at once. */
 export const drawNow = (draw: () => unknown): undefined => void flushSync(draw);
@@ -14,4 +14,13 @@ export function useAddress() {
   const change = (next: URLSearchParams | Record<string, string>, how: { replace?: boolean } = {}) =>
     setParams(next, { ...how, flushSync: true });
   return [params, change] as const;
+}
+
+/**
+ * Opens a conversation, with what is to happen there. Keys mean it from the next press on: drawn when there is time, it would be the one
+ * before that is taken or done by a person who is quick.
+ */
+export function useOpenConversation() {
+  const navigate = useNavigate();
+  return (id: number, state?: object) => void navigate(`/inbox/${id}`, { state, flushSync: true });
 }

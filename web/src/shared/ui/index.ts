@@ -1,6 +1,6 @@
 export { Answered } from './Answered';
 export { ActButton } from './ActButton';
-export { drawNow, useAddress } from './address';
+export { drawNow, useAddress, useOpenConversation } from './address';
 export { Blank } from './Blank';
 export { isAsked, isTyping, useKeys } from './keys';
 export { MeContext, refusal, useMe, useRefusal } from './me';
