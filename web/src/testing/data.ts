@@ -1,4 +1,14 @@
-import type { Check, Conversation, CustomerPageData, Line, Session, Staff, Team, Topic } from '../shared/api/types';
+import type {
+  Check,
+  Conversation,
+  CustomerPageData,
+  Dossier,
+  Line,
+  Session,
+  Staff,
+  Team,
+  Topic,
+} from '../shared/api/types';
 
 /** When it is in tests: a Tuesday in June, five past two in the afternoon in Chicago. */
 export const NOW = '2026-06-09T19:05:00.000Z';
@@ -101,6 +111,21 @@ export function conversation(id: number, more: Partial<Conversation> = {}): Conv
     ...more,
   };
 }
+
+/** Conversation 7 as one finds it: nothing begun, and nobody else there. */
+export const dossierWith = (more: Partial<Dossier> = {}): Dossier => ({
+  conversation: conversation(7, { number: '(312) 555-0107' }),
+  drafts: [],
+  attached: [],
+  holders: [],
+  members: [],
+  guests: [],
+  left: [],
+  lost: [],
+  newest: 40,
+  watchers: [],
+  ...more,
+});
 
 /** What the server says of a text that may go, of four letters. */
 export const checked: Check = {

@@ -4,12 +4,11 @@ import { useState } from 'react';
 import { expect, it } from 'vitest';
 import type { Dossier } from '../../shared/api';
 import { Beside } from '../../shared/sheet';
-import { conversation, customerTerms, dock, maren, vera, yard } from '../../testing/data';
+import { conversation, customerTerms, dock, dossierWith, maren, vera, yard } from '../../testing/data';
 import { type Answers, show } from '../../testing/show';
 import { CustomerSheet } from './CustomerSheet';
 
-const DOSSIER: Dossier = {
-  conversation: conversation(7, { number: '(312) 555-0107' }),
+const DOSSIER = dossierWith({
   customer: {
     id: 3,
     name: 'Vera Lund',
@@ -18,16 +17,8 @@ const DOSSIER: Dossier = {
     otherNumbers: ['(312) 555-0108'],
     openJobs: [{ what: 'bilge pump', standing: 'waiting for parts' }],
   },
-  drafts: [],
-  attached: [],
   holders: ['Vera Lund'],
-  members: [],
-  guests: [],
-  left: [],
-  lost: [],
-  newest: 40,
-  watchers: [],
-};
+});
 const ELSEWHERE = 'GET /api/conversations/7/elsewhere';
 const AGREEMENT = {
   number: 'GOOD',

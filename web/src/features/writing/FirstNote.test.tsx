@@ -1,7 +1,7 @@
 // @vitest-environment happy-dom
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { expect, it, vi } from 'vitest';
-import { checked, conversation, dock, maren, priya, session } from '../../testing/data';
+import { checked, dock, dossierWith, maren, priya, session } from '../../testing/data';
 
 // As when the page was just loaded: what is fetched with the first note is not there yet.
 vi.resetModules();
@@ -9,22 +9,17 @@ const { show } = await import('../../testing/show');
 const { WritingPlace } = await import('./WritingPlace');
 
 const said = { answer: 'NOT_SAID' };
-const dossier = {
-  conversation: conversation(7, { number: '(312) 555-0107' }),
-  drafts: [],
-  attached: [],
-  holders: [],
-  members: [],
-  guests: [],
-  left: [],
-  lost: [],
-  newest: 40,
-  watchers: [],
-};
 
 it('keeps a Tab in the first note until what completes names is there', async () => {
   show(
-    <WritingPlace ref={null} dossier={dossier} line={dock} me={maren.id} onFinish={vi.fn()} onWriting={vi.fn()} />,
+    <WritingPlace
+      ref={null}
+      dossier={dossierWith()}
+      line={dock}
+      me={maren.id}
+      onFinish={vi.fn()}
+      onWriting={vi.fn()}
+    />,
     {
       'POST /api/conversations/7/texts/check': checked,
       'GET /api/staff': [maren, priya],

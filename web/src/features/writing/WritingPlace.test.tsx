@@ -3,23 +3,12 @@ import { act, cleanup, fireEvent, screen, waitFor } from '@testing-library/react
 import { cloneElement, createRef } from 'react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { type Dossier, keys } from '../../shared/api';
-import { checked, conversation, dock, maren, priya, session } from '../../testing/data';
+import { checked, dock, dossierWith, maren, priya, session } from '../../testing/data';
 import { lastOffer, withdrawOffer, WORDS_BACK, type WordsBack } from '../../shared/ui';
 import { type Answers, type Asked, No, show } from '../../testing/show';
 import { type WritingHandle, WritingPlace } from './WritingPlace';
 
-const dossier: Dossier = {
-  conversation: conversation(7, { number: '(312) 555-0107' }),
-  drafts: [],
-  attached: [],
-  holders: [],
-  members: [],
-  guests: [],
-  left: [],
-  lost: [17],
-  newest: 40,
-  watchers: [],
-};
+const dossier = dossierWith({ lost: [17] });
 
 const CHECK = 'POST /api/conversations/7/texts/check';
 const ANSWERS: Answers = {
