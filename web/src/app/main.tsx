@@ -7,7 +7,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, RouterProvider } from 'react-router';
 import { ApiProblem, endSession, onSignedOut, Readings } from '../shared/api';
-import { drawNow } from '../shared/ui';
+import { drawNow, StandsAt } from '../shared/ui';
 import { theme } from '../theme';
 import { routes } from './routes';
 
@@ -28,6 +28,7 @@ const queries = new Readings({
 });
 onSignedOut(() => endSession(queries));
 
+const router = createBrowserRouter(routes);
 const root = document.getElementById('root');
 if (root) {
   createRoot(root).render(
@@ -35,7 +36,9 @@ if (root) {
       <ThemeProvider theme={theme} defaultMode="system" disableTransitionOnChange>
         <CssBaseline />
         <QueryClientProvider client={queries}>
-          <RouterProvider router={createBrowserRouter(routes)} flushSync={drawNow} />
+          <StandsAt.Provider value={() => router.state.location.pathname}>
+            <RouterProvider router={router} flushSync={drawNow} />
+          </StandsAt.Provider>
         </QueryClientProvider>
       </ThemeProvider>
     </StrictMode>,

@@ -1,8 +1,9 @@
 // @vitest-environment happy-dom
-import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { useState } from 'react';
+import { createMemoryRouter, Link, RouterProvider, useParams } from 'react-router';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import { useKeys } from '../../shared/ui';
+import { drawNow, MeContext, StandsAt, useKeys } from '../../shared/ui';
 import { session } from '../../testing/data';
 import { show } from '../../testing/show';
 import { useHeldKeys } from './useHeldKeys';
@@ -13,6 +14,7 @@ let done: string[] = [];
 function Desk({ several = false, paper = false }: { several?: boolean; paper?: boolean }) {
   const [here, setHere] = useState(1);
   const [drawn, setDrawn] = useState(0);
+  const [named, setNamed] = useState(false);
   useHeldKeys(here === drawn, several);
   useKeys({
     arrowdown: () => setHere(here + 1),
@@ -24,9 +26,16 @@ function Desk({ several = false, paper = false }: { several?: boolean; paper?: b
       document.querySelector('textarea')?.focus();
     },
     w: () => done.push('write to somebody'),
+    y: () => done.push(`writer of ${drawn}`),
+    j: () => done.push(`second writer of ${drawn}`),
+    p: () => {
+      done.push(`new customer ${drawn}`);
+      setNamed(true);
+    },
   });
   return (
     <>
+      {named && <input ref={(field) => field?.focus()} />}
       <button onClick={() => setDrawn(here)}>Draw</button>
       {paper && <textarea />}
     </>
@@ -98,6 +107,27 @@ describe('keys that mean a conversation', () => {
     vi.restoreAllMocks();
   });
 
+  it('never say that a customer is the writer who has not been seen yet', async () => {
+    show(<Desk />);
+    press('y');
+    drawIt();
+    press('y', 'ArrowDown', 'j', 't', 'y');
+    drawIt();
+    await waitFor(() => expect(done).toEqual(['writer of 1', 'take 2']));
+    press('j');
+    expect(done).toEqual(['writer of 1', 'take 2', 'second writer of 2']);
+  });
+
+  it('begin a new customer whose name can be typed on at once', async () => {
+    const typed: string[] = [];
+    document.execCommand = (_: string, __?: boolean, letter = '') => typed.push(letter) > 0;
+    show(<Desk />);
+    press('p', ...'Joy');
+    drawIt();
+    await waitFor(() => expect(typed.join('')).toBe('Joy'));
+    expect(done).toEqual(['new customer 1']);
+  });
+
   it('do nothing for who has switched single letters off', () => {
     show(<Desk />, {}, { ...session, page: { ...session.page, letterKeys: false } });
     press('t', 'd');
@@ -119,4 +149,32 @@ describe('keys that mean a conversation', () => {
     expect(done).toEqual(['write 1', 'take 1']);
     vi.restoreAllMocks();
   });
+});
+
+/** A script with a link to the next one, as a strip of drafts has it. */
+function Linked() {
+  const id = Number(useParams()['id']);
+  useHeldKeys(true, false);
+  useKeys({ t: () => done.push(`take ${id}`) });
+  return <Link to={`/inbox/${id + 1}`}>After {id}</Link>;
+}
+
+it('a key right after a link means the conversation it leads to', async () => {
+  // Drawn as in a browser: not all at once when a test has ended its step.
+  vi.stubGlobal('IS_REACT_ACT_ENVIRONMENT', false);
+  done = [];
+  const router = createMemoryRouter([{ path: '/inbox/:id', element: <Linked /> }], { initialEntries: ['/inbox/1'] });
+  render(
+    <MeContext.Provider value={session}>
+      <StandsAt.Provider value={() => router.state.location.pathname}>
+        <RouterProvider router={router} flushSync={drawNow} />
+      </StandsAt.Provider>
+    </MeContext.Provider>,
+  );
+  const link = await screen.findByRole('link', { name: 'After 1' });
+  press('t');
+  link.click();
+  document.body.dispatchEvent(new KeyboardEvent('keydown', { key: 't', bubbles: true, cancelable: true }));
+  expect(done).toEqual(['take 1']);
+  await vi.waitFor(() => expect(done).toEqual(['take 1', 'take 2']));
 });

@@ -1,12 +1,14 @@
 import { useEffect, useRef } from 'react';
-import { isAsked, isTyping, useMe } from '../../shared/ui';
+import { isAsked, isTyping, useMe, useShowsAddress } from '../../shared/ui';
 
 /** Keys that mean the conversation one stands at. */
-const MEANT = new Set(['t', 'l', 'h', 'd', 'o', 'a', 'x', 'b', 'r', 'n', 'i']);
+const MEANT = new Set(['t', 'l', 'h', '+', 'd', 'o', 'a', 'x', 'b', 'r', 'n', 'f', 'i', 'c', 'p', 'q', '-', '.']);
+/** Keys that say that a customer who is proposed is the writer. Nobody can mean a customer they have not seen. */
+const PROPOSED = new Set(['y', 'j', 'k']);
 /** While several are chosen these mean all of them, whatever is shown. */
 const MEANT_FOR_SEVERAL = new Set(['b', 'a', 'd', 'r']);
 /** After these one writes. */
-const BEGIN = new Set(['r', 'n']);
+const BEGIN = new Set(['r', 'n', 'p', 'q']);
 /** Who has waited this long for a script does not expect the key to act any more. What was to be written is kept however long. */
 const LONGEST_MS = 3_000;
 /** Words typed outside a field are not commands either: a person who types on meanwhile can finish. */
@@ -31,22 +33,26 @@ const begins = ({ key }: Press) => BEGIN.has(key.toLowerCase());
 
 /**
  * The person who knows what to do is faster than a script is drawn. A key that means the conversation one stands at waits until that one is
- * there, and so does all that is typed after it: it never acts on the one before, and is not lost. Escape takes it back.
+ * there, and so does all that is typed after it: it never acts on the one before, and is not lost. Escape takes it back. A link that was
+ * followed counts at once, although what it leads to is drawn when there is time.
  *
  * @param ready whether what one stands at is shown; nothing is held then
  * @param several whether several are chosen
  */
 export function useHeldKeys(ready: boolean, several: boolean): void {
-  const held = useRef<{ presses: Press[]; since: number; again: boolean; deafUntil: number }>({
+  const held = useRef<{ presses: Press[]; since: number; again: boolean; began: boolean; deafUntil: number }>({
     presses: [],
     since: 0,
     again: false,
+    began: false,
     deafUntil: 0,
   });
   const letters = useMe().page.letterKeys;
-  const latest = useRef({ ready, several, letters });
+  const showsAddress = useShowsAddress();
+  const isReady = () => ready && showsAddress();
+  const latest = useRef({ isReady, several, letters });
   useEffect(() => {
-    latest.current = { ready, several, letters };
+    latest.current = { isReady, several, letters };
   });
   useEffect(() => {
     const keys = held.current;
@@ -68,12 +74,13 @@ export function useHeldKeys(ready: boolean, several: boolean): void {
       if (!holds) {
         const key = event.key.toLowerCase();
         const now = latest.current;
-        if (!now.letters || now.ready || !MEANT.has(key) || (now.several && MEANT_FOR_SEVERAL.has(key))) return;
-        if (isTyping(event.target) || isAsked()) return;
+        if (!now.letters || now.isReady() || (now.several && MEANT_FOR_SEVERAL.has(key))) return;
+        if (!(MEANT.has(key) || PROPOSED.has(key)) || isTyping(event.target) || isAsked()) return;
         keys.since = Date.now();
       }
       event.preventDefault();
       event.stopImmediatePropagation();
+      if (PROPOSED.has(event.key.toLowerCase()) && !keys.presses.some(begins)) return;
       keys.presses.push({ key: event.key, shiftKey: event.shiftKey });
     };
     window.addEventListener('keydown', pressed, true);
@@ -83,22 +90,25 @@ export function useHeldKeys(ready: boolean, several: boolean): void {
     const keys = held.current;
     let timer: ReturnType<typeof setTimeout> | undefined;
     const goOn = () => {
-      const soon = Date.now() - keys.since <= LONGEST_MS || keys.presses.some(begins);
-      const next = latest.current.ready && soon ? keys.presses.shift() : undefined;
-      if (!next) return;
-      keys.again = true;
-      pressAgain(next);
-      keys.again = false;
       // What was to be written is no row of commands when there is no paper to write it on.
-      if (begins(next) && !isTyping(document.activeElement)) {
+      if (keys.began && !isTyping(document.activeElement)) {
         keys.presses = [];
         keys.deafUntil = Date.now() + PAUSE_MS;
       }
+      keys.began = false;
+      const soon = Date.now() - keys.since <= LONGEST_MS || keys.presses.some(begins);
+      const next = latest.current.isReady() && soon ? keys.presses.shift() : undefined;
+      if (!next) return;
+      const typing = isTyping(document.activeElement);
+      keys.again = true;
+      pressAgain(next);
+      keys.again = false;
       // The words that follow are as wanted as the key that began them, however long the paper took.
-      if (begins(next)) keys.since = Date.now();
+      keys.began = begins(next) && !typing;
+      if (keys.began) keys.since = Date.now();
       timer = setTimeout(goOn);
     };
-    if (ready) timer = setTimeout(goOn);
+    if (keys.presses.length > 0 || keys.began) timer = setTimeout(goOn);
     return () => clearTimeout(timer);
-  }, [ready]);
+  });
 }

@@ -1,6 +1,7 @@
+import { createContext, useContext } from 'react';
 import { flushSync } from 'react-dom';
 // eslint-disable-next-line no-restricted-imports -- the one place
-import { useNavigate, useSearchParams } from 'react-router';
+import { useLocation, useNavigate, useSearchParams } from 'react-router';
 
 /** How the router draws what must be there at once. */
 export const drawNow = (draw: () => unknown): undefined => void flushSync(draw);
@@ -23,4 +24,14 @@ export function useAddress() {
 export function useOpenConversation() {
   const navigate = useNavigate();
   return (id: number, state?: object) => void navigate(`/inbox/${id}`, { state, flushSync: true });
+}
+
+/** Says the path of the address; the page may still show what stood there before. */
+export const StandsAt = createContext<(() => string) | undefined>(undefined);
+
+/** A function that says whether the page shows what the address names by now. It does not while a link that was followed is being drawn. */
+export function useShowsAddress() {
+  const drawn = useLocation().pathname;
+  const standsAt = useContext(StandsAt);
+  return () => standsAt === undefined || standsAt() === drawn;
 }

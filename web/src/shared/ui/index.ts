@@ -1,6 +1,6 @@
 export { Answered } from './Answered';
 export { ActButton } from './ActButton';
-export { drawNow, useAddress, useOpenConversation } from './address';
+export { drawNow, StandsAt, useAddress, useOpenConversation, useShowsAddress } from './address';
 export { Blank } from './Blank';
 export { isAsked, isTyping, useKeys } from './keys';
 export { MeContext, refusal, useMe, useRefusal } from './me';
