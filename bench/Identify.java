@@ -1,6 +1,6 @@
 import fabulum.core.identify.Ranking;
 import fabulum.core.identify.Ranking.Likely;
-import fabulum.core.identify.Saying;
+import fabulum.core.identify.Spoken;
 import fabulum.core.hours.Hours;
 import fabulum.core.phone.PhoneNumber;
 import fabulum.core.phone.Region;
@@ -107,8 +107,8 @@ public final class Identify {
   }
 
   private static Ranking rank(WhoWrites who, JsonNode one) {
-    List<Saying> texts = new ArrayList<>();
-    one.path("texts").forEach(text -> texts.add(new Saying(at(text.path("at")).toInstant(), false, text.path("words").asString(""))));
+    List<Spoken> texts = new ArrayList<>();
+    one.path("texts").forEach(text -> texts.add(new Spoken(at(text.path("at")).toInstant(), false, text.path("words").asString(""))));
     return who.rank(number(one.path("number").asString("")), texts, zone);
   }
 

@@ -1,6 +1,6 @@
 package fabulum.demo;
 
-import fabulum.core.enquiry.Asks;
+import fabulum.core.enquiry.FormPurpose;
 import fabulum.server.access.StaffId;
 import fabulum.server.enquiries.Forms;
 import fabulum.server.enquiries.Forms.Wanted;
@@ -35,7 +35,7 @@ final class DemoForms {
             "Berths, lifts, repairs, storage: write what it is about, and we answer by text during our hours.",
             WORDING,
             COLOUR,
-            Asks.ENQUIRY,
+            FormPurpose.ENQUIRY,
             true,
             true,
             all),
@@ -48,7 +48,7 @@ final class DemoForms {
             "We text you when your boat is lifted, when a repair is done, and when the weather needs you here.",
             WORDING,
             COLOUR,
-            Asks.AGREEMENT,
+            FormPurpose.AGREEMENT,
             true,
             true,
             all.subList(0, 1)),

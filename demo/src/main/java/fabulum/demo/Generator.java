@@ -188,7 +188,7 @@ final class Generator {
     Customer who =
         customers.get(holders.isEmpty() ? random.nextInt(customers.size()) : holders.get(0));
     int colleague = colleague(situation.line());
-    Wording wording = new Wording(who, start.atZone(Quillhaven.ZONE).toLocalDate());
+    Blanks wording = new Blanks(who, start.atZone(Quillhaven.ZONE).toLocalDate());
     Instant at = start;
     for (int i = 0; i < situation.steps().size(); i++) {
       Step step = situation.steps().get(i);

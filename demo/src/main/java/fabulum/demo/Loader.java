@@ -162,7 +162,7 @@ final class Loader {
       for (String topic : conversation.topics()) {
         topicsOf.add(new Object[] {i + 1L, topicId(conversation.line(), topic)});
       }
-      Waits waited = new Waits(i + 1L, lineOf(conversation));
+      AnswerWaits waited = new AnswerWaits(i + 1L, lineOf(conversation));
       for (Entry entry : conversation.entries()) {
         entries.add(
             joined(Rows.entry(i + 1L, conversation, entry, entries.size()), waited.columns(entry)));

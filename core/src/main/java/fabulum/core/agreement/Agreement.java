@@ -27,7 +27,7 @@ public record Agreement(Said service, Said news) {
    *
    * @param by empty when nothing is known
    */
-  public record Said(Answer answer, Optional<Change> by) {
+  public record Said(Answer answer, Optional<AgreementChange> by) {
     static final Said NOTHING = new Said(Answer.NOT_SAID, Optional.empty());
   }
 
@@ -41,24 +41,24 @@ public record Agreement(Said service, Said news) {
    * @param history in the order in which it was noted
    * @param line the line that wants to text, by its id
    */
-  public static Agreement at(List<Change> history, long line, Instant now) {
+  public static Agreement at(List<AgreementChange> history, long line, Instant now) {
     return new Agreement(
         said(history, TextKind.SERVICE, line, now), said(history, TextKind.NEWS, line, now));
   }
 
-  private static Said said(List<Change> history, TextKind kind, long line, Instant now) {
+  private static Said said(List<AgreementChange> history, TextKind kind, long line, Instant now) {
     Said said = Said.NOTHING;
-    for (Change change : history) {
+    for (AgreementChange change : history) {
       if (change.concerns(line) && change.kinds().contains(kind) && !isLocked(said, change)) {
         said = new Said(change.given() ? Answer.AGREED : Answer.OPTED_OUT, Optional.of(change));
       }
     }
     boolean over =
-        said.by().flatMap(Change::until).filter(until -> !until.isAfter(now)).isPresent();
+        said.by().flatMap(AgreementChange::until).filter(until -> !until.isAfter(now)).isPresent();
     return over && said.answer() == Answer.AGREED ? new Said(Answer.NOT_SAID, said.by()) : said;
   }
 
-  private static boolean isLocked(Said said, Change change) {
+  private static boolean isLocked(Said said, AgreementChange change) {
     boolean byKeyword = said.by().filter(by -> by.ground() == Ground.KEYWORD).isPresent();
     return said.answer() == Answer.OPTED_OUT && byKeyword && change.ground() != Ground.KEYWORD;
   }

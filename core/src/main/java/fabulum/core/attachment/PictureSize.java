@@ -37,21 +37,21 @@ public record PictureSize(int width, int height) {
    * A way to make a picture smaller: the longer side in pixels, and the quality of its JPEG, 0 to
    * 1.
    */
-  public record Step(int longestSide, float quality) {}
+  public record Reduction(int longestSide, float quality) {}
 
   /**
    * What is tried one after the other until a picture is small enough; the last is as small as it
    * gets.
    */
-  public static List<Step> steps() {
+  public static List<Reduction> reductions() {
     return List.of(
-        new Step(LONGEST_SIDE, 0.88f),
-        new Step(LONGEST_SIDE, 0.78f),
-        new Step(2_048, 0.8f),
-        new Step(1_600, 0.78f),
-        new Step(1_280, 0.75f),
-        new Step(960, 0.7f),
-        new Step(640, 0.65f));
+        new Reduction(LONGEST_SIDE, 0.88f),
+        new Reduction(LONGEST_SIDE, 0.78f),
+        new Reduction(2_048, 0.8f),
+        new Reduction(1_600, 0.78f),
+        new Reduction(1_280, 0.75f),
+        new Reduction(960, 0.7f),
+        new Reduction(640, 0.65f));
   }
 
   /** Whether it is small enough to be read. */

@@ -35,7 +35,7 @@ public record FilledForm(String name, String number, String words, boolean agree
   }
 
   /** Everything that is wrong with it, each with a sentence; nothing where it can be handed in. */
-  public Map<Field, String> problems(Asks asks) {
+  public Map<Field, String> problems(FormPurpose asks) {
     Map<Field, String> wrong = new EnumMap<>(Field.class);
     if (name.isEmpty()) {
       wrong.put(Field.NAME, "Please enter your name.");
@@ -49,7 +49,7 @@ public record FilledForm(String name, String number, String words, boolean agree
     } else if (number.length() > LONGEST_NUMBER) {
       wrong.put(Field.NUMBER, "Not a valid phone number.");
     }
-    if (asks == Asks.ENQUIRY) {
+    if (asks == FormPurpose.ENQUIRY) {
       if (words.isEmpty()) {
         wrong.put(Field.WORDS, "Please write what it is about.");
       } else if (words.length() > LONGEST_WORDS) {

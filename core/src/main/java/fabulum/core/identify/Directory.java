@@ -35,7 +35,7 @@ public final class Directory implements Rarity {
   /** Adds a customer, or replaces what was known of them. */
   public void put(Profile profile) {
     remove(profile.id());
-    Set<String> terms = Terms.of(profile);
+    Set<String> terms = ClueTerms.of(profile);
     for (String term : terms) {
       holders.computeIfAbsent(term, none -> new HashSet<>(2)).add(profile.id());
       if (Vocabulary.isFuzzy(term)) {

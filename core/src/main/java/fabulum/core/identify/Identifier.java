@@ -62,7 +62,7 @@ public final class Identifier {
 
   static Reading read(Inquiry inquiry) {
     return Reading.of(
-        inquiry.texts().stream().filter(text -> !text.ours()).map(Saying::words).toList());
+        inquiry.texts().stream().filter(text -> !text.ours()).map(Spoken::words).toList());
   }
 
   /** A name by which the writer introduces themselves; empty for none. */
@@ -74,7 +74,7 @@ public final class Identifier {
       Inquiry inquiry, List<Profile> candidates, Rarity rarity, Optional<Sense> sense) {
     Reading reading = read(inquiry);
     Reading ours =
-        Reading.of(inquiry.texts().stream().filter(Saying::ours).map(Saying::words).toList());
+        Reading.of(inquiry.texts().stream().filter(Spoken::ours).map(Spoken::words).toList());
     NumberClues numbers = new NumberClues(inquiry, rarity);
     RegisteredClues registered = new RegisteredClues(inquiry, rarity);
     NameClues names = new NameClues(reading, rarity);

@@ -15,16 +15,16 @@ import java.util.Optional;
  * @param registeredTo the name the number is registered under; empty when that is not known
  */
 public record Inquiry(
-    Optional<PhoneNumber> number, List<Saying> texts, ZoneId zone, Optional<String> registeredTo) {
+    Optional<PhoneNumber> number, List<Spoken> texts, ZoneId zone, Optional<String> registeredTo) {
   public Inquiry {
     texts = List.copyOf(texts);
-    if (texts.stream().allMatch(Saying::ours)) {
+    if (texts.stream().allMatch(Spoken::ours)) {
       throw new IllegalArgumentException("Nobody wrote");
     }
   }
 
   /** Of a number of which nobody knows to whom it is registered. */
-  public Inquiry(Optional<PhoneNumber> number, List<Saying> texts, ZoneId zone) {
+  public Inquiry(Optional<PhoneNumber> number, List<Spoken> texts, ZoneId zone) {
     this(number, texts, zone, Optional.empty());
   }
 
@@ -32,7 +32,7 @@ public record Inquiry(
   public Instant asOf() {
     return texts.stream()
         .filter(text -> !text.ours())
-        .map(Saying::at)
+        .map(Spoken::at)
         .max(Instant::compareTo)
         .orElseThrow();
   }

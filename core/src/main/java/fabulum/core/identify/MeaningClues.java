@@ -122,7 +122,7 @@ final class MeaningClues {
     return cut(
         inquiry.texts().stream()
             .filter(text -> !text.ours())
-            .map(Saying::words)
+            .map(Spoken::words)
             .collect(Collectors.joining("\n")));
   }
 
@@ -131,8 +131,8 @@ final class MeaningClues {
   }
 
   private static List<String> matters(Profile profile, Instant asOf) {
-    Optional<Saying> question = TalkClues.openQuestion(profile, asOf);
-    List<Saying> said =
+    Optional<Spoken> question = TalkClues.openQuestion(profile, asOf);
+    List<Spoken> said =
         TalkClues.lately(profile, asOf).stream()
             .filter(text -> question.filter(text::equals).isEmpty())
             .toList();

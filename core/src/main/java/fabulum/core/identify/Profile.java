@@ -22,7 +22,7 @@ public record Profile(
     List<String> notes,
     List<Appointment> appointments,
     List<Job> jobs,
-    List<Saying> said) {
+    List<Spoken> said) {
 
   public Profile {
     contacts = List.copyOf(contacts);
@@ -35,7 +35,7 @@ public record Profile(
   }
 
   /** The same with what was said. */
-  public Profile saying(List<Saying> texts) {
+  public Profile saying(List<Spoken> texts) {
     return new Profile(
         id, name, contacts, email, site, numbers, details, notes, appointments, jobs, texts);
   }

@@ -62,7 +62,7 @@ final class TalkClues {
 
   List<Evidence> of(Profile profile) {
     List<Evidence> found = new ArrayList<>();
-    Optional<Saying> question = openQuestion(profile, asOf);
+    Optional<Spoken> question = openQuestion(profile, asOf);
     Set<String> names = names(profile);
     question.ifPresent(asked -> answers(asked, names, found));
     matter(profile, names, question, found);
@@ -72,25 +72,25 @@ final class TalkClues {
   }
 
   /** What we asked them in the last days, when that was the last that was said. */
-  static Optional<Saying> openQuestion(Profile profile, Instant asOf) {
-    List<Saying> said = profile.said().stream().filter(text -> !text.at().isAfter(asOf)).toList();
+  static Optional<Spoken> openQuestion(Profile profile, Instant asOf) {
+    List<Spoken> said = profile.said().stream().filter(text -> !text.at().isAfter(asOf)).toList();
     return question(said).filter(asked -> !asked.at().isBefore(asOf.minus(ASKED_LATELY)));
   }
 
   /** When we asked something that is not answered yet. */
-  static Optional<Instant> lastQuestion(List<Saying> said) {
-    return question(said).map(Saying::at);
+  static Optional<Instant> lastQuestion(List<Spoken> said) {
+    return question(said).map(Spoken::at);
   }
 
-  private static Optional<Saying> question(List<Saying> said) {
+  private static Optional<Spoken> question(List<Spoken> said) {
     if (said.isEmpty()) {
       return Optional.empty();
     }
-    Saying last = said.get(said.size() - 1);
+    Spoken last = said.get(said.size() - 1);
     return last.ours() && ASKS.matcher(last.words()).find() ? Optional.of(last) : Optional.empty();
   }
 
-  private void answers(Saying asked, Set<String> names, List<Evidence> found) {
+  private void answers(Spoken asked, Set<String> names, List<Evidence> found) {
     Shared shared = shared(Stems.of(Wording.words(asked.words())), names);
     if (shared.much() > 0) {
       found.add(
@@ -106,9 +106,9 @@ final class TalkClues {
   }
 
   private void matter(
-      Profile profile, Set<String> names, Optional<Saying> question, List<Evidence> found) {
+      Profile profile, Set<String> names, Optional<Spoken> question, List<Evidence> found) {
     List<String> matters = new ArrayList<>();
-    for (Saying text : lately(profile, asOf)) {
+    for (Spoken text : lately(profile, asOf)) {
       if (question.filter(text::equals).isEmpty()) {
         matters.addAll(Stems.of(Wording.words(text.words())));
       }
@@ -128,7 +128,7 @@ final class TalkClues {
     }
   }
 
-  static List<Saying> lately(Profile profile, Instant asOf) {
+  static List<Spoken> lately(Profile profile, Instant asOf) {
     return profile.said().stream()
         .filter(text -> !text.at().isBefore(asOf.minus(LATELY)) && !text.at().isAfter(asOf))
         .toList();

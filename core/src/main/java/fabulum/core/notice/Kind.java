@@ -32,11 +32,12 @@ public enum Kind {
   }
 
   /** How one is told of it who has chosen nothing. */
-  public Set<Channel> usual() {
+  public Set<NoticeChannel> usual() {
     return switch (this) {
-      case MINE, MENTION, UNDELIVERED -> EnumSet.of(Channel.HERE, Channel.DESKTOP, Channel.SOUND);
-      case LATE, TO_IDENTIFY -> EnumSet.of(Channel.HERE, Channel.DESKTOP);
-      case SOON, NOBODYS -> EnumSet.of(Channel.HERE);
+      case MINE, MENTION, UNDELIVERED ->
+          EnumSet.of(NoticeChannel.HERE, NoticeChannel.DESKTOP, NoticeChannel.SOUND);
+      case LATE, TO_IDENTIFY -> EnumSet.of(NoticeChannel.HERE, NoticeChannel.DESKTOP);
+      case SOON, NOBODYS -> EnumSet.of(NoticeChannel.HERE);
     };
   }
 }

@@ -105,7 +105,7 @@ public record CustomerSentence(
     list.ifPresent(id -> clauses.add("list " + id));
     detail.ifPresent(
         is -> clauses.add(("detail " + is.id() + " " + Clauses.quote(is.words())).strip()));
-    heard.ifPresent(days -> clauses.addAll(Draft.clauses(days)));
+    heard.ifPresent(days -> clauses.addAll(ReadClauses.clauses(days)));
     notHeard.ifPresent(days -> clauses.add("silent " + days));
     agreement.ifPresent(agreed -> clauses.add(agreed.clause));
     if (!called.isEmpty()) {
@@ -120,7 +120,7 @@ public record CustomerSentence(
    * @throws IllegalArgumentException with a sentence that names the part that cannot be read
    */
   public static CustomerSentence read(String text) {
-    Draft draft = Draft.read(text, PARTS, CustomerSentence::about);
+    ReadClauses draft = ReadClauses.read(text, PARTS, CustomerSentence::about);
     return new CustomerSentence(
         draft.id("site"),
         draft.part("kind", Clauses::words).orElse(""),
@@ -137,7 +137,7 @@ public record CustomerSentence(
           "site", "kind", "list", "detail", "last", "from", "to", "silent", "agreement", "called");
 
   private static String about(String clause) {
-    return agreed(clause).isPresent() ? "agreement" : Draft.firstWord(clause);
+    return agreed(clause).isPresent() ? "agreement" : ReadClauses.firstWord(clause);
   }
 
   private static Optional<Agreed> agreed(String clause) {

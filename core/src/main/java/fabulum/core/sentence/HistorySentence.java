@@ -173,7 +173,7 @@ public record HistorySentence(
     clauses.add(what.clause);
     line.ifPresent(id -> clauses.add("line " + id));
     clauses.add(when.ever() ? "ever" : "");
-    when.days().ifPresent(days -> clauses.addAll(Draft.clauses(days)));
+    when.days().ifPresent(days -> clauses.addAll(ReadClauses.clauses(days)));
     site.ifPresent(id -> clauses.add("site " + id));
     team.ifPresent(id -> clauses.add("team " + id));
     conversation.ifPresent(id -> clauses.add("conversation " + id));
@@ -202,7 +202,7 @@ public record HistorySentence(
    * @throws IllegalArgumentException with a sentence that names the part that cannot be read
    */
   public static HistorySentence read(String text) {
-    Draft draft = Draft.read(text, PARTS, HistorySentence::about);
+    ReadClauses draft = ReadClauses.read(text, PARTS, HistorySentence::about);
     return new HistorySentence(
         draft.part("what", clause -> what(clause).orElseThrow()).orElse(What.TEXTS),
         draft.id("line"),
@@ -234,7 +234,7 @@ public record HistorySentence(
     if (match(clause).isPresent()) {
       return "match";
     }
-    String word = Draft.firstWord(clause);
+    String word = ReadClauses.firstWord(clause);
     boolean bare = word.equals(clause);
     return word.equals("ever") == bare ? word : clause;
   }

@@ -158,7 +158,7 @@ public record ReportSentence(
       clauses.add(subject.clause);
     }
     line.ifPresent(id -> clauses.add("line " + id));
-    days.ifPresent(some -> clauses.addAll(Draft.clauses(some)));
+    days.ifPresent(some -> clauses.addAll(ReadClauses.clauses(some)));
     rows.ifPresent(by -> clauses.add("by " + by.clause));
     site.ifPresent(id -> clauses.add("site " + id));
     team.ifPresent(id -> clauses.add("team " + id));
@@ -173,7 +173,7 @@ public record ReportSentence(
    * @throws IllegalArgumentException with a sentence that names the part that cannot be read
    */
   public static ReportSentence read(String text) {
-    Draft draft = Draft.read(text, PARTS, ReportSentence::about);
+    ReadClauses draft = ReadClauses.read(text, PARTS, ReportSentence::about);
     Subject subject =
         draft.part("subject", clause -> subject(clause).orElseThrow()).orElse(Subject.ANSWERS);
     return new ReportSentence(
@@ -188,7 +188,7 @@ public record ReportSentence(
   }
 
   private static String about(String clause) {
-    return subject(clause).isPresent() ? "subject" : Draft.firstWord(clause);
+    return subject(clause).isPresent() ? "subject" : ReadClauses.firstWord(clause);
   }
 
   private static Optional<Subject> subject(String clause) {

@@ -64,7 +64,7 @@ public final class SentenceText {
     sentence
         .left()
         .ifPresent(left -> parts.add("left " + minutes(left.from()) + ".." + minutes(left.to())));
-    sentence.days().ifPresent(days -> parts.addAll(Draft.clauses(days)));
+    sentence.days().ifPresent(days -> parts.addAll(ReadClauses.clauses(days)));
     addWords(parts, "kind ", sentence.kind());
     sentence.list().ifPresent(id -> parts.add("list " + id));
     sentence.detail().ifPresent(is -> parts.add(is.clause()));
@@ -87,7 +87,7 @@ public final class SentenceText {
    * @throws IllegalArgumentException with a sentence that names the part that cannot be read
    */
   public static Sentence read(String text) {
-    Draft draft = Draft.read(text, PARTS, SentenceText::about);
+    ReadClauses draft = ReadClauses.read(text, PARTS, SentenceText::about);
     return new Sentence(
         draft.part("whose", SentenceText::whose).orElse(Whose.EVERYONE),
         draft.id("line"),
@@ -106,7 +106,7 @@ public final class SentenceText {
   }
 
   private static String about(String clause) {
-    String word = Draft.firstWord(clause);
+    String word = ReadClauses.firstWord(clause);
     return switch (word) {
       case "mine", "nobody's" -> word.equals(clause) ? "whose" : clause;
       case "team", "colleague" -> "whose";

@@ -9,16 +9,16 @@ import java.util.Optional;
 /** All placeholders of a business: those that everybody has, its own details and its own links. */
 public final class Catalog implements Known {
   /** Values that every business has, by what they are of. */
-  private static final Map<Whose, List<String>> EVERYWHERE =
+  private static final Map<ValueFrom, List<String>> EVERYWHERE =
       Map.of(
-          Whose.CUSTOMER, List.of("first name", "name", "e-mail", "site"),
-          Whose.STAFF, List.of("first name", "name"),
-          Whose.LINE, List.of("name", "number"),
-          Whose.SITE, List.of("name"),
-          Whose.APPOINTMENT, List.of("what", "when", "day", "time", "place"),
-          Whose.JOB, List.of("what", "number", "standing", "place"),
-          Whose.HOURS, List.of("today", "tomorrow"),
-          Whose.LINK, List.of());
+          ValueFrom.CUSTOMER, List.of("first name", "name", "e-mail", "site"),
+          ValueFrom.STAFF, List.of("first name", "name"),
+          ValueFrom.LINE, List.of("name", "number"),
+          ValueFrom.SITE, List.of("name"),
+          ValueFrom.APPOINTMENT, List.of("what", "when", "day", "time", "place"),
+          ValueFrom.JOB, List.of("what", "number", "standing", "place"),
+          ValueFrom.HOURS, List.of("today", "tomorrow"),
+          ValueFrom.LINK, List.of());
 
   private final List<Placeholder> all;
 
@@ -30,20 +30,20 @@ public final class Catalog implements Known {
    */
   public Catalog(Collection<String> details, Collection<String> links) {
     List<Placeholder> listed = new ArrayList<>();
-    for (Whose whose : Whose.values()) {
+    for (ValueFrom whose : ValueFrom.values()) {
       EVERYWHERE.getOrDefault(whose, List.of()).forEach(name -> listed.add(plain(whose, name)));
-      if (whose == Whose.CUSTOMER) {
+      if (whose == ValueFrom.CUSTOMER) {
         details.stream()
             .filter(Placeholder::isName)
             .forEach(name -> listed.add(plain(whose, name)));
-      } else if (whose == Whose.LINK) {
+      } else if (whose == ValueFrom.LINK) {
         links.stream().filter(Placeholder::isName).forEach(name -> listed.add(plain(whose, name)));
       }
     }
     this.all = List.copyOf(listed);
   }
 
-  private static Placeholder plain(Whose whose, String name) {
+  private static Placeholder plain(ValueFrom whose, String name) {
     return new Placeholder(whose, name, Optional.empty());
   }
 
@@ -53,7 +53,7 @@ public final class Catalog implements Known {
   }
 
   @Override
-  public Optional<String> find(Whose whose, String name) {
+  public Optional<String> find(ValueFrom whose, String name) {
     return all.stream()
         .filter(one -> one.whose() == whose && one.name().equalsIgnoreCase(name))
         .map(Placeholder::name)

@@ -11,5 +11,5 @@ public interface Known {
    * @param name in any case
    * @return the name as it is kept; empty when nobody knows such a value
    */
-  Optional<String> find(Whose whose, String name);
+  Optional<String> find(ValueFrom whose, String name);
 }

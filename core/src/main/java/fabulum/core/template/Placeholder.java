@@ -11,7 +11,8 @@ import java.util.regex.Pattern;
  *     #LONGEST_NAME} characters
  * @param fallback what is written when there is no value; without one the text has a gap
  */
-public record Placeholder(Whose whose, String name, Optional<String> fallback) implements Piece {
+public record Placeholder(ValueFrom whose, String name, Optional<String> fallback)
+    implements Piece {
   /** The most characters of a name. */
   public static final int LONGEST_NAME = 60;
 

@@ -114,9 +114,9 @@ public final class TemplateReader {
   /** Most stand for something of the customer, so that need not be said. */
   private Optional<Placeholder> named(String called) {
     int colon = called.indexOf(':');
-    String group = colon < 0 ? Whose.CUSTOMER.word() : called.substring(0, colon).strip();
+    String group = colon < 0 ? ValueFrom.CUSTOMER.word() : called.substring(0, colon).strip();
     String name = called.substring(colon + 1).strip();
-    return Whose.read(group)
+    return ValueFrom.read(group)
         .flatMap(whose ->
             known.find(whose, name).map(kept -> new Placeholder(whose, kept, Optional.empty())));
   }

@@ -27,9 +27,9 @@ public final class Unfilled {
     List<Value> sought =
         values.stream()
             .filter(value -> value.words().strip().length() >= SHORTEST)
-            .filter(value -> value.of().whose() != Whose.HOURS)
+            .filter(value -> value.of().whose() != ValueFrom.HOURS)
             .filter(value ->
-                value.of().whose() == Whose.CUSTOMER || !EVERYDAY.contains(value.of().name()))
+                value.of().whose() == ValueFrom.CUSTOMER || !EVERYDAY.contains(value.of().name()))
             .sorted(Comparator.comparingInt((Value value) -> value.words().length()).reversed())
             .toList();
     StringBuilder made = new StringBuilder();
@@ -49,7 +49,7 @@ public final class Unfilled {
   }
 
   private static String written(Placeholder one) {
-    return one.whose() == Whose.CUSTOMER && one.name().equals("first name")
+    return one.whose() == ValueFrom.CUSTOMER && one.name().equals("first name")
         ? one.with("there").written()
         : one.written();
   }

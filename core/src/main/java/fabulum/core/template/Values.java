@@ -6,5 +6,5 @@ import java.util.Optional;
 @FunctionalInterface
 public interface Values {
   /** A value; empty, or blank, when it is not known. */
-  Optional<String> find(Whose whose, String name);
+  Optional<String> find(ValueFrom whose, String name);
 }

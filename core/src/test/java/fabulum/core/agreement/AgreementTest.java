@@ -22,16 +22,16 @@ class AgreementTest {
   private static final Instant NOW = Instant.parse("2026-06-09T12:00:00Z");
   private static final Set<TextKind> BOTH = EnumSet.allOf(TextKind.class);
 
-  private static Change given(Ground ground, Set<TextKind> kinds) {
-    return new Change(NOW, true, kinds, ground, OptionalLong.empty(), Optional.empty());
+  private static AgreementChange given(Ground ground, Set<TextKind> kinds) {
+    return new AgreementChange(NOW, true, kinds, ground, OptionalLong.empty(), Optional.empty());
   }
 
-  private static Change withdrawn(Ground ground, Set<TextKind> kinds) {
-    return new Change(NOW, false, kinds, ground, OptionalLong.empty(), Optional.empty());
+  private static AgreementChange withdrawn(Ground ground, Set<TextKind> kinds) {
+    return new AgreementChange(NOW, false, kinds, ground, OptionalLong.empty(), Optional.empty());
   }
 
-  private static Change on(long line, Change change) {
-    return new Change(
+  private static AgreementChange on(long line, AgreementChange change) {
+    return new AgreementChange(
         change.at(),
         change.given(),
         change.kinds(),
@@ -40,7 +40,7 @@ class AgreementTest {
         change.until());
   }
 
-  private static Agreement.Answer service(Change... history) {
+  private static Agreement.Answer service(AgreementChange... history) {
     return Agreement.at(List.of(history), DOCK, NOW).service().answer();
   }
 
@@ -56,7 +56,7 @@ class AgreementTest {
 
   @Test
   void whoStoppedByKeywordStartsByKeywordOnly() {
-    Change stop = withdrawn(Ground.KEYWORD, BOTH);
+    AgreementChange stop = withdrawn(Ground.KEYWORD, BOTH);
     assertThat(service(stop, given(Ground.BY_WORD, BOTH))).isEqualTo(OPTED_OUT);
     assertThat(service(stop, given(Ground.WROTE_FIRST, BOTH))).isEqualTo(OPTED_OUT);
     assertThat(service(stop, given(Ground.IMPORT, BOTH))).isEqualTo(OPTED_OUT);
@@ -76,7 +76,7 @@ class AgreementTest {
 
   @Test
   void aChangeOfOneLineHoldsForThatLine() {
-    List<Change> history =
+    List<AgreementChange> history =
         List.of(given(Ground.FORM, BOTH), on(YARD, withdrawn(Ground.KEYWORD, BOTH)));
     assertThat(Agreement.at(history, DOCK, NOW).service().answer()).isEqualTo(AGREED);
     assertThat(Agreement.at(history, YARD, NOW).service().answer()).isEqualTo(OPTED_OUT);
@@ -87,8 +87,11 @@ class AgreementTest {
     Optional<Instant> past = Optional.of(NOW);
     Optional<Instant> ahead = Optional.of(NOW.plus(Duration.ofSeconds(1)));
     OptionalLong all = OptionalLong.empty();
-    assertThat(service(new Change(NOW, true, BOTH, Ground.FORM, all, ahead))).isEqualTo(AGREED);
-    assertThat(service(new Change(NOW, true, BOTH, Ground.FORM, all, past))).isEqualTo(NOT_SAID);
-    assertThat(service(new Change(NOW, false, BOTH, Ground.FORM, all, past))).isEqualTo(OPTED_OUT);
+    assertThat(service(new AgreementChange(NOW, true, BOTH, Ground.FORM, all, ahead)))
+        .isEqualTo(AGREED);
+    assertThat(service(new AgreementChange(NOW, true, BOTH, Ground.FORM, all, past)))
+        .isEqualTo(NOT_SAID);
+    assertThat(service(new AgreementChange(NOW, false, BOTH, Ground.FORM, all, past)))
+        .isEqualTo(OPTED_OUT);
   }
 }

@@ -54,10 +54,10 @@ class PictureTest {
 
   @Test
   void eachWayToMakeItSmallerIsNoLargerThanTheOneBefore() {
-    List<PictureSize.Step> steps = PictureSize.steps();
+    List<PictureSize.Reduction> steps = PictureSize.reductions();
     for (int i = 1; i < steps.size(); i++) {
-      PictureSize.Step before = steps.get(i - 1);
-      PictureSize.Step after = steps.get(i);
+      PictureSize.Reduction before = steps.get(i - 1);
+      PictureSize.Reduction after = steps.get(i);
       assertThat(after.longestSide()).isLessThanOrEqualTo(before.longestSide());
       assertThat(after.longestSide() * after.quality())
           .isLessThan(before.longestSide() * before.quality());
@@ -82,13 +82,13 @@ class PictureTest {
     "9, top, left",
   })
   void aPictureIsTurnedAsTheCameraNoted(int orientation, String firstRow, String firstColumn) {
-    Turn turn = Turn.ofExif(orientation);
+    Rotation turn = Rotation.ofExif(orientation);
     assertThat(turned("top", turn)).isEqualTo(firstRow);
     assertThat(turned("left", turn)).isEqualTo(firstColumn);
     assertThat(turn.isSideways()).isEqualTo(orientation >= 5 && orientation <= 8);
   }
 
-  private static String turned(String side, Turn turn) {
+  private static String turned(String side, Rotation turn) {
     List<String> clockwise = List.of("top", "right", "bottom", "left");
     String mirrored = turn.mirrored() && side.equals("left") ? "right" : side;
     return clockwise.get((clockwise.indexOf(mirrored) + turn.quarters()) % 4);

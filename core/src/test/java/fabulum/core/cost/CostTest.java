@@ -89,7 +89,8 @@ class CostTest {
     "MONTH, 2026-06-09, 2026-06-01, 2026-06-30",
     "MONTH, 2028-02-29, 2028-02-01, 2028-02-29",
   })
-  void aSpanHasAFirstAndALastDay(Span span, LocalDate day, LocalDate first, LocalDate last) {
+  void aSpanHasAFirstAndALastDay(
+      AllowanceSpan span, LocalDate day, LocalDate first, LocalDate last) {
     assertThat(span.first(day)).isEqualTo(first);
     assertThat(span.last(day)).isEqualTo(last);
   }
@@ -103,8 +104,9 @@ class CostTest {
   void aDayWithAClockChangeIsOneDay(Instant first, Instant last, Instant next) {
     ZoneId chicago = ZoneId.of("America/Chicago");
     LocalDate day = LocalDate.ofInstant(first, chicago);
-    assertThat(Span.DAY.first(LocalDate.ofInstant(last, chicago))).isEqualTo(day);
-    assertThat(Span.DAY.first(LocalDate.ofInstant(next, chicago))).isEqualTo(day.plusDays(1));
+    assertThat(AllowanceSpan.DAY.first(LocalDate.ofInstant(last, chicago))).isEqualTo(day);
+    assertThat(AllowanceSpan.DAY.first(LocalDate.ofInstant(next, chicago)))
+        .isEqualTo(day.plusDays(1));
   }
 
   @Test

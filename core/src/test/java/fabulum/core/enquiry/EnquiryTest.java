@@ -22,27 +22,29 @@ class EnquiryTest {
   @Test
   void aFormThatIsFilledInHasNothingWrong() {
     FilledForm filled = form(" Ada\t Pell ", " 414 555 0101", "Is C14 free?\r\nFrom Friday.", true);
-    assertThat(filled.problems(Asks.ENQUIRY)).isEmpty();
+    assertThat(filled.problems(FormPurpose.ENQUIRY)).isEmpty();
     assertThat(filled.line()).isEqualTo("Is C14 free?\nFrom Friday.\nAda Pell");
   }
 
   @Test
   void everythingThatIsWrongIsSaidAtOnce() {
-    assertThat(form("", "", " ", false).problems(Asks.ENQUIRY))
+    assertThat(form("", "", " ", false).problems(FormPurpose.ENQUIRY))
         .containsOnlyKeys(Field.NAME, Field.NUMBER, Field.WORDS, Field.AGREED);
-    assertThat(form("", "", " ", false).problems(Asks.AGREEMENT))
+    assertThat(form("", "", " ", false).problems(FormPurpose.AGREEMENT))
         .containsOnlyKeys(Field.NAME, Field.NUMBER, Field.AGREED);
   }
 
   @Test
   void nothingLongerThanItMayBeAndNoControlCharactersAreTaken() {
     Map<Field, String> atMost =
-        form("n".repeat(80), "1".repeat(40), "w".repeat(1_000), true).problems(Asks.ENQUIRY);
+        form("n".repeat(80), "1".repeat(40), "w".repeat(1_000), true).problems(FormPurpose.ENQUIRY);
     assertThat(atMost).isEmpty();
-    assertThat(form("n".repeat(81), "1".repeat(41), "w".repeat(1_001), true).problems(Asks.ENQUIRY))
+    assertThat(
+            form("n".repeat(81), "1".repeat(41), "w".repeat(1_001), true)
+                .problems(FormPurpose.ENQUIRY))
         .containsOnlyKeys(Field.NAME, Field.NUMBER, Field.WORDS)
         .containsEntry(Field.WORDS, "Use at most 1,000 characters; these are 1,001.");
-    assertThat(form("A\u0000da", "1", "a\u0007b", true).problems(Asks.ENQUIRY))
+    assertThat(form("A\u0000da", "1", "a\u0007b", true).problems(FormPurpose.ENQUIRY))
         .containsOnlyKeys(Field.NAME, Field.WORDS);
   }
 
@@ -77,9 +79,9 @@ class EnquiryTest {
   @Test
   void aPaceIsCountedAnewAfterItsSpan() {
     Duration hour = Duration.ofHours(1);
-    Pace two = new Pace(NOON, 1).next(NOON.plusSeconds(3_599), hour);
-    assertThat(two).isEqualTo(new Pace(NOON, 2));
+    Tally two = new Tally(NOON, 1).next(NOON.plusSeconds(3_599), hour);
+    assertThat(two).isEqualTo(new Tally(NOON, 2));
     Instant later = NOON.plusSeconds(3_600);
-    assertThat(two.next(later, hour)).isEqualTo(new Pace(later, 1));
+    assertThat(two.next(later, hour)).isEqualTo(new Tally(later, 1));
   }
 }

@@ -37,7 +37,7 @@ class IdentifierTest {
     private final List<String> notes = new ArrayList<>();
     private final List<Appointment> appointments = new ArrayList<>();
     private final List<Job> jobs = new ArrayList<>();
-    private final List<Saying> said = new ArrayList<>();
+    private final List<Spoken> said = new ArrayList<>();
 
     Made(long id, String name) {
       this.id = id;
@@ -71,9 +71,9 @@ class IdentifierTest {
   private final Made park = new Made(4, "Hyun-woo Park");
 
   private Ranking rank(String number, String... words) {
-    List<Saying> texts = new ArrayList<>();
+    List<Spoken> texts = new ArrayList<>();
     for (int i = 0; i < words.length; i++) {
-      texts.add(new Saying(NOW.plusSeconds(i), false, words[i]));
+      texts.add(new Spoken(NOW.plusSeconds(i), false, words[i]));
     }
     return rank(new Inquiry(Optional.of(new PhoneNumber(number)), texts, ZONE));
   }
@@ -130,7 +130,7 @@ class IdentifierTest {
         "Wes of Corn Belt, call me | Wes"
       })
   void aMeasureIsNoName(String words, String name) {
-    Saying text = new Saying(NOW, false, words);
+    Spoken text = new Spoken(NOW, false, words);
     Inquiry inquiry = new Inquiry(Optional.of(new PhoneNumber(STRANGE)), List.of(text), ZONE);
     assertThat(Identifier.nameIn(inquiry)).isEqualTo(name);
   }
@@ -166,7 +166,7 @@ class IdentifierTest {
   @Test
   void anAnswerToOurQuestionIsToldFromOneToNobody() {
     ines.said.add(
-        new Saying(
+        new Spoken(
             NOW.minus(Duration.ofHours(20)),
             true,
             "Shall we replace both spreaders or only the bent one?"));
@@ -190,7 +190,7 @@ class IdentifierTest {
 
   @Test
   void oneWhoWroteFromTheirOwnNumberAMomentAgoHasThatAgainstThem() {
-    dale.said.add(new Saying(NOW.minus(Duration.ofMinutes(30)), false, "thanks"));
+    dale.said.add(new Spoken(NOW.minus(Duration.ofMinutes(30)), false, "thanks"));
     assertThat(rank(STRANGE, "dale here").likely().get(0).evidence())
         .anyMatch(one -> one.evidence().clue() == Clue.JUST_WROTE);
   }
@@ -216,7 +216,7 @@ class IdentifierTest {
     Inquiry inquiry =
         new Inquiry(
             Optional.of(new PhoneNumber(STRANGE)),
-            List.of(new Saying(NOW, false, "we come on Friday")),
+            List.of(new Spoken(NOW, false, "we come on Friday")),
             ZONE);
     Ranking ranking = Identifier.rank(inquiry, all, LabelledSet.directory(all), Optional.empty());
     assertThat(ranking.likely().stream().limit(2).mapToDouble(Ranking.Likely::likelihood).sum())
@@ -243,7 +243,7 @@ class IdentifierTest {
   }
 
   private Ranking meant(String words, Optional<Meaning> meaning) {
-    Saying text = new Saying(NOW, false, words);
+    Spoken text = new Spoken(NOW, false, words);
     return rank(new Inquiry(Optional.of(new PhoneNumber(STRANGE)), List.of(text), ZONE), meaning);
   }
 
@@ -256,7 +256,7 @@ class IdentifierTest {
   }
 
   private void weAsked(Made customer, String words) {
-    customer.said.add(new Saying(NOW.minus(Duration.ofHours(20)), true, words));
+    customer.said.add(new Spoken(NOW.minus(Duration.ofHours(20)), true, words));
   }
 
   @Test
@@ -287,7 +287,7 @@ class IdentifierTest {
 
   @Test
   void ofAQuestionAndAMatterOnlyTheNearerCounts() {
-    dale.said.add(new Saying(NOW.minus(Duration.ofDays(2)), false, MATTER));
+    dale.said.add(new Spoken(NOW.minus(Duration.ofDays(2)), false, MATTER));
     String words = "There is water at the bow again";
     assertThat(evidence(meant(words, meaning(words, MATTER)), 1))
         .contains("MEANS_MATTER", "what is going on with them", MATTER);
@@ -298,7 +298,7 @@ class IdentifierTest {
 
   @Test
   void whatWeAskedOneIsNotWhatGoesOnWithThem() {
-    ines.said.add(new Saying(NOW.minus(Duration.ofDays(2)), false, MATTER));
+    ines.said.add(new Spoken(NOW.minus(Duration.ofDays(2)), false, MATTER));
     String words = "There is water at the bow again";
     double alone = points(meant(words, meaning(words, MATTER)), 2, Clue.MEANS_MATTER);
     weAsked(dale, ASKED);
@@ -335,7 +335,7 @@ class IdentifierTest {
     Inquiry inquiry =
         new Inquiry(
             Optional.of(new PhoneNumber(STRANGE)),
-            List.of(new Saying(NOW, false, "good morning")),
+            List.of(new Spoken(NOW, false, "good morning")),
             ZONE);
     List<Profile> all = List.of(dale.profile(), ines.profile(), park.profile());
     Set<String> named = Identifier.meant(inquiry, all);
@@ -377,7 +377,7 @@ class IdentifierTest {
     return rank(
         new Inquiry(
             Optional.of(new PhoneNumber(STRANGE)),
-            List.of(new Saying(NOW, false, words)),
+            List.of(new Spoken(NOW, false, words)),
             ZONE,
             Optional.of(name)));
   }
@@ -406,7 +406,7 @@ class IdentifierTest {
     Inquiry inquiry =
         new Inquiry(
             Optional.of(new PhoneNumber(STRANGE)),
-            List.of(new Saying(NOW, false, "kowalsky, second wnd")),
+            List.of(new Spoken(NOW, false, "kowalsky, second wnd")),
             ZONE);
     assertThat(directory.candidates(inquiry, CANDIDATES)).contains(1L);
     directory.remove(1);

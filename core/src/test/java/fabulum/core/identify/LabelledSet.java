@@ -33,12 +33,12 @@ record LabelledSet(
   static LabelledSet read(String name) {
     JsonNode world = JSON.readTree(resource(name + ".world.json"));
     ZoneId zone = ZoneId.of(world.path("zone").asString());
-    Map<String, List<Saying>> texts = new HashMap<>();
+    Map<String, List<Spoken>> texts = new HashMap<>();
     for (JsonNode text : world.path("texts")) {
       texts
           .computeIfAbsent(text.path("number").asString(), none -> new ArrayList<>())
           .add(
-              new Saying(
+              new Spoken(
                   at(text.path("at")),
                   text.path("direction").asString().equals("out"),
                   text.path("words").asString()));
@@ -60,12 +60,12 @@ record LabelledSet(
   }
 
   private static LabelledCase labelled(
-      JsonNode node, ZoneId zone, Map<String, List<Saying>> texts, Map<String, Long> ids) {
+      JsonNode node, ZoneId zone, Map<String, List<Spoken>> texts, Map<String, Long> ids) {
     String number = node.path("number").asString();
-    List<Saying> all = new ArrayList<>(texts.getOrDefault(number, List.of()));
+    List<Spoken> all = new ArrayList<>(texts.getOrDefault(number, List.of()));
     node.path("texts")
         .forEach(
-            text -> all.add(new Saying(at(text.path("at")), false, text.path("words").asString())));
+            text -> all.add(new Spoken(at(text.path("at")), false, text.path("words").asString())));
     List<String> tags = new ArrayList<>();
     node.path("tags").forEach(tag -> tags.add(tag.asString()));
     JsonNode truth = node.path("truth");
@@ -78,9 +78,9 @@ record LabelledSet(
         List.copyOf(tags));
   }
 
-  private static Profile profile(long id, JsonNode node, Map<String, List<Saying>> texts) {
+  private static Profile profile(long id, JsonNode node, Map<String, List<Spoken>> texts) {
     List<Profile.Held> numbers = new ArrayList<>();
-    List<Saying> said = new ArrayList<>();
+    List<Spoken> said = new ArrayList<>();
     for (JsonNode held : node.path("numbers")) {
       String e164 = held.path("number").asString();
       numbers.add(

@@ -56,7 +56,7 @@ class ReceiversTest {
   @Test
   void everyKindIsToldSomehowUnlessSomebodyChoosesOtherwise() {
     for (Kind kind : Kind.values()) {
-      assertThat(kind.usual()).contains(Channel.HERE);
+      assertThat(kind.usual()).contains(NoticeChannel.HERE);
     }
   }
 }

@@ -1,7 +1,7 @@
 package fabulum.core.sending;
 
 import fabulum.core.agreement.Agreement;
-import fabulum.core.agreement.Change;
+import fabulum.core.agreement.AgreementChange;
 import fabulum.core.agreement.Ground;
 import fabulum.core.agreement.TextKind;
 import fabulum.core.attachment.FileKind;
@@ -50,7 +50,7 @@ final class Asking {
   private Sender sender = new PhoneNumber("+13125550123");
   private Region country = new Region("US");
   private NumberState state = NumberState.GOOD;
-  private final List<Change> history = new ArrayList<>();
+  private final List<AgreementChange> history = new ArrayList<>();
   private boolean answering = true;
   private boolean dayOff;
   private @Nullable Sent same;
@@ -63,8 +63,8 @@ final class Asking {
     history.add(change(true));
   }
 
-  private static Change change(boolean given) {
-    return new Change(
+  private static AgreementChange change(boolean given) {
+    return new AgreementChange(
         NOON.minus(Duration.ofDays(400)),
         given,
         EnumSet.allOf(TextKind.class),

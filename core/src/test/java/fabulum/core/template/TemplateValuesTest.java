@@ -82,10 +82,10 @@ class TemplateValuesTest {
   @Test
   void placeholdersAreTheCommonOnesAndThoseOfTheBusiness() {
     Catalog catalog = new Catalog(List.of("Boat", "Odd {one}"), List.of("Booking"));
-    assertThat(catalog.find(Whose.CUSTOMER, "bOAT")).contains("Boat");
-    assertThat(catalog.find(Whose.LINK, "booking")).contains("Booking");
-    assertThat(catalog.find(Whose.STAFF, "Boat")).isEmpty();
-    assertThat(catalog.find(Whose.CUSTOMER, "Odd {one}")).isEmpty();
+    assertThat(catalog.find(ValueFrom.CUSTOMER, "bOAT")).contains("Boat");
+    assertThat(catalog.find(ValueFrom.LINK, "booking")).contains("Booking");
+    assertThat(catalog.find(ValueFrom.STAFF, "Boat")).isEmpty();
+    assertThat(catalog.find(ValueFrom.CUSTOMER, "Odd {one}")).isEmpty();
     TemplateReader reader = new TemplateReader(catalog);
     assertThat(catalog.list())
         .allSatisfy(

@@ -7,7 +7,7 @@ import com.drew.metadata.Metadata;
 import com.drew.metadata.MetadataException;
 import com.drew.metadata.exif.ExifIFD0Directory;
 import fabulum.core.attachment.PictureSize;
-import fabulum.core.attachment.Turn;
+import fabulum.core.attachment.Rotation;
 import java.awt.Color;
 import java.awt.Graphics2D;
 import java.awt.RenderingHints;
@@ -111,7 +111,7 @@ final class Pictures {
   }
 
   /** What a picture carries besides what it shows. */
-  record Carried(Turn turn, boolean more) {}
+  record Carried(Rotation turn, boolean more) {}
 
   /** How it has to be turned, and whether a camera or program has written more into it. */
   static Carried carried(Path file) throws IOException {
@@ -122,9 +122,9 @@ final class Pictures {
         more |= !PLAIN.contains(each.getName());
       }
       ExifIFD0Directory exif = metadata.getFirstDirectoryOfType(ExifIFD0Directory.class);
-      return new Carried(exif == null ? Turn.NONE : turn(exif), more);
+      return new Carried(exif == null ? Rotation.NONE : turn(exif), more);
     } catch (ImageProcessingException | RuntimeException unreadable) {
-      return new Carried(Turn.NONE, true);
+      return new Carried(Rotation.NONE, true);
     }
   }
 
@@ -143,22 +143,22 @@ final class Pictures {
           "PNG-pHYs",
           "PNG Chromaticities");
 
-  private static Turn turn(Path file) throws IOException {
+  private static Rotation turn(Path file) throws IOException {
     return carried(file).turn();
   }
 
-  private static Turn turn(ExifIFD0Directory exif) {
+  private static Rotation turn(ExifIFD0Directory exif) {
     try {
       return exif.containsTag(ExifIFD0Directory.TAG_ORIENTATION)
-          ? Turn.ofExif(exif.getInt(ExifIFD0Directory.TAG_ORIENTATION))
-          : Turn.NONE;
+          ? Rotation.ofExif(exif.getInt(ExifIFD0Directory.TAG_ORIENTATION))
+          : Rotation.NONE;
     } catch (MetadataException noNumber) {
-      return Turn.NONE;
+      return Rotation.NONE;
     }
   }
 
-  static BufferedImage turned(BufferedImage picture, Turn turn) {
-    if (turn.equals(Turn.NONE)) {
+  static BufferedImage turned(BufferedImage picture, Rotation turn) {
+    if (turn.equals(Rotation.NONE)) {
       return picture;
     }
     int width = turn.isSideways() ? picture.getHeight() : picture.getWidth();

@@ -3,7 +3,7 @@ package fabulum.server.attachments;
 import fabulum.core.attachment.FileKind;
 import fabulum.core.attachment.FileName;
 import fabulum.core.attachment.PictureSize;
-import fabulum.core.attachment.PictureSize.Step;
+import fabulum.core.attachment.PictureSize.Reduction;
 import fabulum.server.attachments.FileStore.Kept;
 import fabulum.server.attachments.FileStore.Part;
 import fabulum.server.attachments.Pictures.Carried;
@@ -154,7 +154,7 @@ class Preparation {
   private static BufferedImage fitting(BufferedImage picture, long most, Part to)
       throws IOException {
     BufferedImage now = picture;
-    for (Step step : PictureSize.steps()) {
+    for (Reduction step : PictureSize.reductions()) {
       now = Pictures.shrunk(now, step.longestSide());
       Pictures.writeJpeg(now, step.quality(), to.path());
       if (Files.size(to.path()) <= most) {

@@ -1,6 +1,6 @@
 package fabulum.server.cost;
 
-import fabulum.core.cost.Span;
+import fabulum.core.cost.AllowanceSpan;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -10,7 +10,8 @@ import org.jspecify.annotations.Nullable;
  * @param teamId from the lines of which team; null for all
  * @param parts 0 for none at all
  */
-public record AllowanceSetup(@Nullable Long staffId, @Nullable Long teamId, Span span, int parts) {
+public record AllowanceSetup(
+    @Nullable Long staffId, @Nullable Long teamId, AllowanceSpan span, int parts) {
 
   /** Whether a text is counted in it. */
   boolean counts(long writer, long team) {

@@ -1,6 +1,6 @@
 package fabulum.server.cost;
 
-import fabulum.core.cost.Span;
+import fabulum.core.cost.AllowanceSpan;
 import fabulum.core.sending.SendQuestion.Allowance;
 import fabulum.server.access.StaffId;
 import fabulum.server.cost.store.AllowanceRow;
@@ -62,7 +62,7 @@ class Allowances {
   }
 
   private int used(AllowanceRow row, LocalDate today) {
-    Span span = row.span();
+    AllowanceSpan span = row.span();
     return Math.toIntExact(
         rows.sumSentByPeople(row.staffId(), row.teamId(), span.first(today), span.last(today)));
   }

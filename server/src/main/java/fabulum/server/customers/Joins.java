@@ -1,6 +1,6 @@
 package fabulum.server.customers;
 
-import fabulum.server.customers.store.Filled;
+import fabulum.server.customers.store.FilledField;
 import fabulum.server.customers.store.JoinMapper;
 import fabulum.server.customers.store.Owned;
 import fabulum.server.customers.store.Single;
@@ -44,7 +44,7 @@ public class Joins {
       joins.rememberSingle(act, single, gone.value(), stays.value());
       joins.moveSingle(act, single, gone.value(), stays.value());
     }
-    for (Filled filled : Filled.values()) {
+    for (FilledField filled : FilledField.values()) {
       if (joins.fill(filled, gone.value(), stays.value()) > 0) {
         joins.rememberFilled(act, filled);
       }
@@ -71,7 +71,7 @@ public class Joins {
     for (Single single : Single.values()) {
       joins.moveSingleBack(act, single, gone.value(), stays.value());
     }
-    for (Filled filled : Filled.values()) {
+    for (FilledField filled : FilledField.values()) {
       joins.unfill(act, filled, gone.value(), stays.value());
     }
     joins.forget(act);

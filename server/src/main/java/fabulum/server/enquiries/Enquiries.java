@@ -1,10 +1,10 @@
 package fabulum.server.enquiries;
 
 import fabulum.core.conversation.Participants;
-import fabulum.core.enquiry.Asks;
 import fabulum.core.enquiry.ConfirmationCode;
 import fabulum.core.enquiry.FilledForm;
 import fabulum.core.enquiry.FilledForm.Field;
+import fabulum.core.enquiry.FormPurpose;
 import fabulum.core.phone.NumberReader;
 import fabulum.core.phone.NumberReader.Typed;
 import fabulum.core.phone.PhoneNumber;
@@ -164,7 +164,7 @@ public class Enquiries {
             line.id(),
             number.e164(),
             said.filled().name(),
-            form.asks() == Asks.ENQUIRY ? said.filled().words() : "",
+            form.asks() == FormPurpose.ENQUIRY ? said.filled().words() : "",
             form.wording(),
             clock.instant(),
             said.cameFrom(),

@@ -2,7 +2,7 @@ package fabulum.server.enquiries;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
-import fabulum.core.enquiry.Pace;
+import fabulum.core.enquiry.Tally;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -23,7 +23,7 @@ class EnquiryLimits {
   private static final int OF_FORM = 200;
 
   private final Clock clock;
-  private final Cache<String, Pace> paces =
+  private final Cache<String, Tally> paces =
       Caffeine.newBuilder().maximumSize(50_000).expireAfterWrite(SPAN.multipliedBy(2)).build();
 
   EnquiryLimits(Clock clock) {
@@ -44,6 +44,6 @@ class EnquiryLimits {
 
   private int count(String key) {
     Instant now = clock.instant();
-    return paces.asMap().merge(key, new Pace(now, 1), (had, one) -> had.next(now, SPAN)).count();
+    return paces.asMap().merge(key, new Tally(now, 1), (had, one) -> had.next(now, SPAN)).count();
   }
 }

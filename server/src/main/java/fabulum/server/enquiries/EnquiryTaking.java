@@ -4,8 +4,8 @@ import fabulum.core.agreement.Ground;
 import fabulum.core.agreement.TextKind;
 import fabulum.core.arrival.Arrival;
 import fabulum.core.conversation.Participants;
-import fabulum.core.enquiry.Asks;
 import fabulum.core.enquiry.FilledForm;
+import fabulum.core.enquiry.FormPurpose;
 import fabulum.core.phone.PhoneNumber;
 import fabulum.server.conversations.Bookkeeping;
 import fabulum.server.conversations.ConversationId;
@@ -70,7 +70,7 @@ class EnquiryTaking {
     agreements.hold(number);
     Instant now = books.now();
     ConversationId id =
-        form.asks() == Asks.ENQUIRY
+        form.asks() == FormPurpose.ENQUIRY
             ? arrivals
                 .receiveEnquiry(text(row, line, from, now, confirmed), form.name())
                 .orElseGet(() -> conversations.open(line, Participants.of(from)))

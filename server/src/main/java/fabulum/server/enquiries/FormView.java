@@ -1,6 +1,6 @@
 package fabulum.server.enquiries;
 
-import fabulum.core.enquiry.Asks;
+import fabulum.core.enquiry.FormPurpose;
 import java.util.List;
 
 /**
@@ -25,7 +25,7 @@ public record FormView(
     String intro,
     String wording,
     String colour,
-    Asks asks,
+    FormPurpose asks,
     boolean confirms,
     boolean inUse,
     List<Long> lines,

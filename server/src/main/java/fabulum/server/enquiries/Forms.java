@@ -1,7 +1,7 @@
 package fabulum.server.enquiries;
 
 import fabulum.core.access.Act;
-import fabulum.core.enquiry.Asks;
+import fabulum.core.enquiry.FormPurpose;
 import fabulum.core.phone.PhoneNumber;
 import fabulum.server.access.Permits;
 import fabulum.server.access.StaffId;
@@ -50,7 +50,7 @@ public class Forms {
       String intro,
       String wording,
       String colour,
-      Asks asks,
+      FormPurpose asks,
       boolean confirms,
       boolean inUse,
       List<Long> lines) {

@@ -3,7 +3,7 @@ package fabulum.server.figures;
 import fabulum.core.report.ByHour;
 import fabulum.core.report.Measure;
 import fabulum.core.report.Sum;
-import fabulum.server.figures.Columns.Sums;
+import fabulum.server.figures.ReportColumns.Sums;
 import fabulum.server.figures.store.FigureMapper;
 import fabulum.server.figures.store.HoursRow;
 import java.util.Collection;

@@ -1,6 +1,6 @@
 package fabulum.server.figures;
 
-import fabulum.core.cost.Span;
+import fabulum.core.cost.AllowanceSpan;
 import fabulum.core.sentence.ReportSentence.By;
 import fabulum.server.lines.LineView;
 import java.time.LocalDate;
@@ -43,7 +43,7 @@ final class Keys {
 
   static String time(By by, LocalDate day) {
     return switch (by) {
-      case WEEK -> Span.WEEK.first(day).toString();
+      case WEEK -> AllowanceSpan.WEEK.first(day).toString();
       case MONTH -> YearMonth.from(day).toString();
       default -> day.toString();
     };

@@ -7,7 +7,7 @@ import fabulum.core.sentence.ReportSentence;
 import fabulum.core.sentence.ReportSentence.By;
 import fabulum.core.sentence.ReportSentence.Subject;
 import fabulum.server.access.StaffId;
-import fabulum.server.figures.Columns.Sums;
+import fabulum.server.figures.ReportColumns.Sums;
 import fabulum.server.figures.ReportView.Column;
 import fabulum.server.figures.ReportView.FigureRow;
 import fabulum.server.figures.ReportView.Unit;
@@ -114,7 +114,7 @@ public class Reports {
   }
 
   private ReportView sums(ReportSentence sentence, Scope scope, Keys keys) {
-    Columns columns = Columns.of(sentence.subject());
+    ReportColumns columns = ReportColumns.of(sentence.subject());
     boolean byTopic = sentence.by() == By.TOPIC;
     List<SumRow> all = list(sentence, scope, columns, sentence.topic().orElse(DaySums.ALL_TOPICS));
     List<SumRow> split =
@@ -147,7 +147,7 @@ public class Reports {
   }
 
   private List<SumRow> list(
-      ReportSentence sentence, Scope scope, Columns columns, @Nullable Long topic) {
+      ReportSentence sentence, Scope scope, ReportColumns columns, @Nullable Long topic) {
     Long person = sentence.person().isPresent() ? sentence.person().getAsLong() : null;
     List<SumRow> found = new ArrayList<>();
     for (long line : scope.lineIds()) {
@@ -184,7 +184,7 @@ public class Reports {
   }
 
   private ReportView hours(ReportSentence sentence, Scope scope, Keys keys) {
-    Columns columns = Columns.of(Subject.TEXTS);
+    ReportColumns columns = ReportColumns.of(Subject.TEXTS);
     Map<String, Sums> byHour = DayHours.texts(rows, scope);
     Sums total = DayHours.total(byHour.values());
     return view(

@@ -18,7 +18,7 @@ final class EntryTokens extends TokenStream {
   private final List<Token> tokens = new ArrayList<>();
   private Iterator<Token> next = tokens.iterator();
 
-  EntryTokens(List<Term> terms, Stems stems) {
+  EntryTokens(List<Term> terms, LanguageStemmer stems) {
     int before = -1;
     for (Term term : terms) {
       tokens.add(new Token(cut(term.plain()), term.position() - before));

@@ -38,7 +38,7 @@ class FoundEntries {
 
   /** The rows of some places, in the same order. */
   List<HistoryRowView> of(
-      List<Place> places, Choice choice, WordQuery words, Stems stems, StaffId asking) {
+      List<Place> places, Choice choice, WordQuery words, LanguageStemmer stems, StaffId asking) {
     List<Entry> entries =
         books.listEntries(places.stream().map(place -> new EntryId(place.id())).toList());
     Map<Long, Conversation> seen = seen(entries, asking);

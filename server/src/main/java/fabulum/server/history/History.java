@@ -86,7 +86,7 @@ public class History {
   public void walk(HistorySentence sentence, StaffId asking, Walker walker) throws IOException {
     WordIndex index = keeper.upToDate().orElseThrow(History::cannotSearch);
     Choice choice = sentences.of(sentence, asking);
-    Stems stems = index.stems();
+    LanguageStemmer stems = index.stems();
     Query query = conditions.of(index, choice, choice.words());
     List<Place> places = new ArrayList<>();
     List<Place> some;
@@ -189,7 +189,7 @@ public class History {
     private final Choice choice;
     private final WordQuery words;
     private final StaffId asking;
-    private final Stems stems;
+    private final LanguageStemmer stems;
     private final Query query;
     private @Nullable Found first;
 

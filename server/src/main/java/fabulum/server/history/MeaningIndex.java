@@ -114,7 +114,7 @@ final class MeaningIndex implements Closeable {
     IndexSearcher searcher = searchers.acquire();
     try {
       searcher.search(
-          LongPoint.newRangeQuery(ID, from, before - 1), new Values(ID, WORDS, words::put));
+          LongPoint.newRangeQuery(ID, from, before - 1), new IndexedNumbers(ID, WORDS, words::put));
     } finally {
       searchers.release(searcher);
     }

@@ -71,15 +71,16 @@ class SentenceConditions {
     addKinds(all, sentence.what());
     addLines(all, sentence);
     addTime(all, sentence);
-    sentence.by().ifPresent(id -> all.add(fact(Fact.by(id)), Occur.FILTER));
+    sentence.by().ifPresent(id -> all.add(fact(EntryFacts.by(id)), Occur.FILTER));
     sentence
         .origin()
         .ifPresent(origin ->
             all.add(
-                fact(Fact.AUTOMATIC), origin == Origin.PROGRAM ? Occur.FILTER : Occur.MUST_NOT));
-    sentence.state().ifPresent(state -> all.add(fact(Fact.state(state)), Occur.FILTER));
+                fact(EntryFacts.AUTOMATIC),
+                origin == Origin.PROGRAM ? Occur.FILTER : Occur.MUST_NOT));
+    sentence.state().ifPresent(state -> all.add(fact(EntryFacts.state(state)), Occur.FILTER));
     if (sentence.attached()) {
-      all.add(fact(Fact.ATTACHED), Occur.FILTER);
+      all.add(fact(EntryFacts.ATTACHED), Occur.FILTER);
     }
     Optional<Theirs> customer = customer(sentence.customer(), asking);
     customer.ifPresent(one -> all.add(conversations(ids(one)), Occur.FILTER));
@@ -145,7 +146,7 @@ class SentenceConditions {
         };
     if (!kinds.isEmpty()) {
       BooleanQuery.Builder any = new BooleanQuery.Builder();
-      kinds.forEach(kind -> any.add(fact(Fact.kind(kind)), Occur.SHOULD));
+      kinds.forEach(kind -> any.add(fact(EntryFacts.kind(kind)), Occur.SHOULD));
       all.add(any.build(), Occur.FILTER);
     }
   }

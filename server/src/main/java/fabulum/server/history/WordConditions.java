@@ -14,9 +14,9 @@ import org.apache.lucene.search.TermQuery;
 
 /** Words as conditions on the index. */
 final class WordConditions {
-  private final Stems stems;
+  private final LanguageStemmer stems;
 
-  WordConditions(Stems stems) {
+  WordConditions(LanguageStemmer stems) {
     this.stems = stems;
   }
 

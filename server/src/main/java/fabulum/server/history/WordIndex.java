@@ -145,8 +145,8 @@ final class WordIndex implements Closeable {
     return languages.equals(List.copyOf(new TreeSet<>(wanted)));
   }
 
-  Stems stems() {
-    return new Stems(languages);
+  LanguageStemmer stems() {
+    return new LanguageStemmer(languages);
   }
 
   /** Makes everything durable that was put so far. */
@@ -168,7 +168,7 @@ final class WordIndex implements Closeable {
 
   /** Puts entries in place of what was known of them. */
   void put(List<IndexedEntry> entries) throws IOException {
-    Stems stems = stems();
+    LanguageStemmer stems = stems();
     for (IndexedEntry entry : entries) {
       writer.updateDocument(term(entry.row().id()), document(entry, stems));
     }
@@ -192,7 +192,7 @@ final class WordIndex implements Closeable {
     return new Term(ID + "s", String.valueOf(id));
   }
 
-  private static Document document(IndexedEntry entry, Stems stems) {
+  private static Document document(IndexedEntry entry, LanguageStemmer stems) {
     SaidRow row = entry.row();
     Document document = new Document();
     document.add(new StringField(ID + "s", String.valueOf(row.id()), Field.Store.NO));
@@ -201,7 +201,7 @@ final class WordIndex implements Closeable {
     document.add(new LongPoint(AT, row.at().toEpochMilli()));
     document.add(new LongPoint(LINE, row.lineId()));
     document.add(new LongPoint(CONVERSATION, row.conversationId()));
-    for (String fact : Fact.of(entry)) {
+    for (String fact : EntryFacts.of(entry)) {
       document.add(new StringField(FACT, fact, Field.Store.NO));
     }
     document.add(new Field(WORDS, new EntryTokens(Terms.of(entry.words()), stems), POSITIONS));
@@ -250,7 +250,8 @@ final class WordIndex implements Closeable {
     BitSet ids = new BitSet();
     IndexSearcher searcher = searchers.acquire();
     try {
-      searcher.search(wanted, new Values(ID, ID, (id, same) -> ids.set(Math.toIntExact(id))));
+      searcher.search(
+          wanted, new IndexedNumbers(ID, ID, (id, same) -> ids.set(Math.toIntExact(id))));
     } finally {
       searchers.release(searcher);
     }

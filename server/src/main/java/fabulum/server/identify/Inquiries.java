@@ -1,7 +1,7 @@
 package fabulum.server.identify;
 
 import fabulum.core.identify.Inquiry;
-import fabulum.core.identify.Saying;
+import fabulum.core.identify.Spoken;
 import fabulum.core.phone.Sender;
 import fabulum.server.conversations.Conversation;
 import fabulum.server.customers.NumberId;
@@ -31,7 +31,7 @@ class Inquiries {
     return Optional.ofNullable(checks.of(List.of(number)).get(row.numberId()));
   }
 
-  Inquiry of(Conversation row, List<Saying> said, Optional<NumberCheck> check) {
+  Inquiry of(Conversation row, List<Spoken> said, Optional<NumberCheck> check) {
     return new Inquiry(
         Sender.ofAddress(row.address()).answerable(),
         said,

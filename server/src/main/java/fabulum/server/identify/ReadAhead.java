@@ -1,7 +1,7 @@
 package fabulum.server.identify;
 
 import fabulum.core.identify.Inquiry;
-import fabulum.core.identify.Saying;
+import fabulum.core.identify.Spoken;
 import fabulum.server.conversations.Bookkeeping;
 import fabulum.server.conversations.Conversation;
 import fabulum.server.conversations.ConversationId;
@@ -89,8 +89,8 @@ class ReadAhead {
       return Set.of();
     }
     SightColumns sight = KnownCustomers.ALL_LINES;
-    List<Saying> said = talk.of(row.address(), known.since(row.lastAt()), sight);
-    if (said.stream().allMatch(Saying::ours)) {
+    List<Spoken> said = talk.of(row.address(), known.since(row.lastAt()), sight);
+    if (said.stream().allMatch(Spoken::ours)) {
       return Set.of();
     }
     Inquiry inquiry = inquiries.of(row, said, inquiries.check(row));

@@ -1,7 +1,7 @@
 package fabulum.server.identify;
 
 import fabulum.core.identify.Profile;
-import fabulum.core.identify.Saying;
+import fabulum.core.identify.Spoken;
 import fabulum.core.phone.PhoneNumber;
 import fabulum.core.phone.Sender;
 import fabulum.server.conversations.EntryKind;
@@ -52,8 +52,8 @@ class Talk {
     return profiles.stream().map(profile -> profile.saying(of(profile, byNumber))).toList();
   }
 
-  private static List<Saying> of(Profile profile, Map<String, List<TalkRow>> byNumber) {
-    List<Saying> said = new ArrayList<>();
+  private static List<Spoken> of(Profile profile, Map<String, List<TalkRow>> byNumber) {
+    List<Spoken> said = new ArrayList<>();
     for (String address :
         profile.numbers().stream().map(held -> held.number().e164()).distinct().toList()) {
       for (TalkRow row : byNumber.getOrDefault(address, List.of())) {
@@ -67,8 +67,8 @@ class Talk {
   }
 
   /** What a number and we said to each other, oldest first. */
-  List<Saying> of(String address, Instant since, SightColumns sight) {
-    List<Saying> said = new ArrayList<>();
+  List<Spoken> of(String address, Instant since, SightColumns sight) {
+    List<Spoken> said = new ArrayList<>();
     List<Long> number = talk.findNumber(address).map(List::of).orElse(List.of());
     for (long conversation :
         number.isEmpty() ? List.<Long>of() : talk.listConversations(number, sight)) {
@@ -90,13 +90,13 @@ class Talk {
   /**
    * Of each conversation the newest came first; what was said in the same moment keeps its order.
    */
-  private static List<Saying> oldestFirst(List<Saying> said) {
+  private static List<Spoken> oldestFirst(List<Spoken> said) {
     Collections.reverse(said);
-    said.sort(Comparator.comparing(Saying::at));
+    said.sort(Comparator.comparing(Spoken::at));
     return said;
   }
 
-  private static Saying saying(TalkRow row) {
-    return new Saying(row.at(), row.kind() == EntryKind.OUT, row.words());
+  private static Spoken saying(TalkRow row) {
+    return new Spoken(row.at(), row.kind() == EntryKind.OUT, row.words());
   }
 }

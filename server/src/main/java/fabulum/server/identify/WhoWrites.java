@@ -6,7 +6,7 @@ import fabulum.core.identify.Profile;
 import fabulum.core.identify.Ranking;
 import fabulum.core.identify.Ranking.Likely;
 import fabulum.core.identify.Ranking.Weighed;
-import fabulum.core.identify.Saying;
+import fabulum.core.identify.Spoken;
 import fabulum.core.phone.PhoneNumber;
 import fabulum.server.access.StaffId;
 import fabulum.server.conversations.Conversation;
@@ -75,9 +75,9 @@ public class WhoWrites {
     Conversation row = inSight.row(id, asking);
     NumberId number = new NumberId(row.numberId());
     SightColumns sight = SightColumns.of(sights.of(asking));
-    List<Saying> said = talk.of(row.address(), known.since(row.lastAt()), sight);
+    List<Spoken> said = talk.of(row.address(), known.since(row.lastAt()), sight);
     Optional<NumberCheck> check = inquiries.check(row);
-    if (said.stream().allMatch(Saying::ours)) {
+    if (said.stream().allMatch(Spoken::ours)) {
       return new LikelyView(
           List.of(),
           holdings.holders(number),
@@ -118,10 +118,10 @@ public class WhoWrites {
    * @param number they come from
    * @param texts the new ones; what is known of the number from before is added
    */
-  public Ranking rank(PhoneNumber number, List<Saying> texts, ZoneId zone) {
+  public Ranking rank(PhoneNumber number, List<Spoken> texts, ZoneId zone) {
     SightColumns all = KnownCustomers.ALL_LINES;
     Instant last = texts.get(texts.size() - 1).at();
-    List<Saying> said = talk.of(number.e164(), known.since(last), all);
+    List<Spoken> said = talk.of(number.e164(), known.since(last), all);
     Inquiry inquiry =
         new Inquiry(
             Optional.of(number), Stream.concat(said.stream(), texts.stream()).toList(), zone);

@@ -1,7 +1,7 @@
 package fabulum.server.lines;
 
+import fabulum.core.hours.EnteredSpan;
 import fabulum.core.hours.PossibleDates;
-import fabulum.core.hours.Stretch;
 import fabulum.core.phone.NumberReader;
 import fabulum.core.phone.PhoneNumber;
 import fabulum.core.phone.Region;
@@ -91,7 +91,7 @@ class LineCheck {
           new FieldProblem(
               "promiseMinutes", "A promise is between 1 minute and 30 days of working time."));
     }
-    Stretch.objections(wanted.week()).forEach(why -> bad.add(new FieldProblem("week", why)));
+    EnteredSpan.objections(wanted.week()).forEach(why -> bad.add(new FieldProblem("week", why)));
     if (!wanted.closedDays().stream().allMatch(PossibleDates::isOne)
         || !wanted.openHolidays().stream().allMatch(PossibleDates::isOne)) {
       bad.add(new FieldProblem("closedDays", "Dates lie between 1900 and 2199."));

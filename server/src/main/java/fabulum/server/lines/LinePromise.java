@@ -1,7 +1,7 @@
 package fabulum.server.lines;
 
+import fabulum.core.hours.EnteredSpan;
 import fabulum.core.hours.Hours;
-import fabulum.core.hours.Stretch;
 import fabulum.core.promise.Promise;
 import java.time.Duration;
 import java.time.Instant;
@@ -24,7 +24,7 @@ public record LinePromise(Promise promise, Hours hours) {
     closed.addAll(setup.closedDays());
     Hours hours =
         new Hours(
-            ZoneId.of(setup.zone()), setup.week().stream().map(Stretch::span).toList(), closed);
+            ZoneId.of(setup.zone()), setup.week().stream().map(EnteredSpan::span).toList(), closed);
     return new LinePromise(new Promise(Duration.ofMinutes(setup.promiseMinutes())), hours);
   }
 

@@ -1,7 +1,7 @@
 package fabulum.server.lines;
 
 import fabulum.core.attachment.FileKind;
-import fabulum.core.hours.Stretch;
+import fabulum.core.hours.EnteredSpan;
 import fabulum.core.phone.NumberReader;
 import fabulum.core.phone.PhoneNumber;
 import fabulum.core.phone.Region;
@@ -23,10 +23,10 @@ final class LineRows {
   }
 
   LineSetup setup(LineRow row) {
-    List<Stretch> week =
+    List<EnteredSpan> week =
         lines.listSpans(row.id()).stream()
             .map(span ->
-                new Stretch(
+                new EnteredSpan(
                     DayOfWeek.of(span.dayOfWeek()),
                     span.fromMinute(),
                     span.fromMinute() + span.minutes()))

@@ -1,7 +1,7 @@
 package fabulum.server.lines;
 
 import fabulum.core.assignment.Way;
-import fabulum.core.hours.Stretch;
+import fabulum.core.hours.EnteredSpan;
 import java.time.LocalDate;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -30,7 +30,7 @@ public record LineSetup(
     String zone,
     boolean inUse,
     int promiseMinutes,
-    List<Stretch> week,
+    List<EnteredSpan> week,
     List<LocalDate> closedDays,
     @Nullable HolidayCalendar holidays,
     List<LocalDate> openHolidays,

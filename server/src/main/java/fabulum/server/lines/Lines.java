@@ -1,7 +1,7 @@
 package fabulum.server.lines;
 
 import fabulum.core.assignment.Way;
-import fabulum.core.hours.Stretch;
+import fabulum.core.hours.EnteredSpan;
 import fabulum.core.phone.PhoneNumber;
 import fabulum.core.text.OneLine;
 import fabulum.server.access.TeamId;
@@ -130,7 +130,7 @@ public class Lines implements CachedSetUp {
             line.hours().zone().getId(),
             true,
             (int) line.promise().within().toMinutes(),
-            line.hours().week().stream().map(Stretch::of).toList(),
+            line.hours().week().stream().map(EnteredSpan::of).toList(),
             List.copyOf(line.hours().closedDays()),
             null,
             List.of(),

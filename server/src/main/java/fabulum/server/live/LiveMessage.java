@@ -1,6 +1,6 @@
 package fabulum.server.live;
 
-import fabulum.core.notice.Channel;
+import fabulum.core.notice.NoticeChannel;
 import fabulum.server.conversations.script.EntryView;
 import fabulum.server.inbox.ConversationView;
 import fabulum.server.notices.NoticeView;
@@ -27,7 +27,7 @@ public record LiveMessage(
     @Nullable String why,
     @Nullable Watched watched,
     @Nullable NoticeView notice,
-    List<Channel> by) {
+    List<NoticeChannel> by) {
 
   /** What it is about. */
   public enum Type {
@@ -99,7 +99,7 @@ public record LiveMessage(
     return new LiveMessage(Type.WATCHED, null, List.of(), null, null, watched, null, List.of());
   }
 
-  static LiveMessage notice(NoticeView notice, List<Channel> by) {
+  static LiveMessage notice(NoticeView notice, List<NoticeChannel> by) {
     return new LiveMessage(Type.NOTICE, null, List.of(), null, null, null, notice, by);
   }
 }

@@ -1,7 +1,7 @@
 package fabulum.server.notices;
 
+import fabulum.core.notice.Alerted;
 import fabulum.core.notice.EscalationPoint;
-import fabulum.core.notice.Told;
 import fabulum.server.access.TeamId;
 import fabulum.server.lines.LineId;
 import fabulum.server.notices.store.EscalationMapper;
@@ -87,7 +87,7 @@ public class Escalations {
       if (Math.abs((long) step.afterMinutes()) > EscalationPoint.FARTHEST.toMinutes()) {
         bad.add(new FieldProblem("steps", "A step lies within a week of the promise."));
       }
-      if ((step.told() == Told.PERSON) != (step.staffId() != null)) {
+      if ((step.told() == Alerted.PERSON) != (step.staffId() != null)) {
         bad.add(new FieldProblem("steps", "Say who is told."));
       } else if (step.staffId() != null && !here.contains(step.staffId())) {
         bad.add(new FieldProblem("steps", "This colleague is no longer here. Choose another."));

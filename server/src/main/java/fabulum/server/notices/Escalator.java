@@ -1,7 +1,7 @@
 package fabulum.server.notices;
 
+import fabulum.core.notice.Alerted;
 import fabulum.core.notice.EscalationPoint;
-import fabulum.core.notice.Told;
 import fabulum.server.access.TeamId;
 import fabulum.server.lines.LineId;
 import fabulum.server.lines.LinePromise;
@@ -36,8 +36,8 @@ class Escalator {
   /** What every owner is told of, as far as they chose to be. */
   private static final List<EscalationStep> OWN =
       List.of(
-          new EscalationStep((int) EscalationPoint.SOON.after().toMinutes(), Told.OWNER, null),
-          new EscalationStep((int) EscalationPoint.LATE.after().toMinutes(), Told.OWNER, null));
+          new EscalationStep((int) EscalationPoint.SOON.after().toMinutes(), Alerted.OWNER, null),
+          new EscalationStep((int) EscalationPoint.LATE.after().toMinutes(), Alerted.OWNER, null));
 
   private final EscalationMapper steps;
   private final Escalations escalations;

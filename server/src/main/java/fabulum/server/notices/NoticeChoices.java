@@ -1,7 +1,7 @@
 package fabulum.server.notices;
 
-import fabulum.core.notice.Channel;
 import fabulum.core.notice.Kind;
+import fabulum.core.notice.NoticeChannel;
 import fabulum.server.access.StaffId;
 import fabulum.server.notices.store.ChosenRow;
 import fabulum.server.notices.store.NoticeMapper;
@@ -22,13 +22,13 @@ public class NoticeChoices {
   }
 
   /** How someone is told of each kind: as they chose, else as is usual. */
-  public Map<Kind, Set<Channel>> of(StaffId who) {
-    Map<Kind, Set<Channel>> chosen = new EnumMap<>(Kind.class);
+  public Map<Kind, Set<NoticeChannel>> of(StaffId who) {
+    Map<Kind, Set<NoticeChannel>> chosen = new EnumMap<>(Kind.class);
     for (Kind kind : Kind.values()) {
       chosen.put(kind, EnumSet.copyOf(kind.usual()));
     }
     for (ChosenRow row : notices.listChosen(who.value())) {
-      Set<Channel> channels = chosen.getOrDefault(row.kind(), Set.of());
+      Set<NoticeChannel> channels = chosen.getOrDefault(row.kind(), Set.of());
       if (row.chosen()) {
         channels.add(row.channel());
       } else {
@@ -40,7 +40,7 @@ public class NoticeChoices {
 
   /** Chooses for oneself whether one is told of something in some way. */
   @Transactional
-  public void choose(StaffId me, Kind kind, Channel channel, boolean wanted) {
+  public void choose(StaffId me, Kind kind, NoticeChannel channel, boolean wanted) {
     notices.choose(me.value(), kind, channel, wanted);
   }
 }

@@ -1,6 +1,6 @@
 package fabulum.server.notices;
 
-import fabulum.core.notice.Channel;
+import fabulum.core.notice.NoticeChannel;
 import fabulum.server.access.StaffId;
 import java.util.Set;
 
@@ -9,7 +9,7 @@ import java.util.Set;
  *
  * @param by how they are to be told
  */
-public record NoticeGiven(NoticeId id, StaffId to, Set<Channel> by) {
+public record NoticeGiven(NoticeId id, StaffId to, Set<NoticeChannel> by) {
   public NoticeGiven {
     by = Set.copyOf(by);
   }

@@ -1,7 +1,7 @@
 package fabulum.server.notices;
 
-import fabulum.core.notice.Channel;
 import fabulum.core.notice.Kind;
+import fabulum.core.notice.NoticeChannel;
 import fabulum.server.access.StaffId;
 import fabulum.server.conversations.ConversationId;
 import fabulum.server.inbox.ConversationView;
@@ -60,10 +60,10 @@ class Telling {
   void tell(long who, Notice notice) {
     StaffId to = new StaffId(who);
     long conversation = notice.conversation().id();
-    Set<Channel> by = EnumSet.noneOf(Channel.class);
+    Set<NoticeChannel> by = EnumSet.noneOf(NoticeChannel.class);
     by.addAll(choices.of(to).getOrDefault(notice.kind(), Set.of()));
     if (notice.always()) {
-      by.add(Channel.HERE);
+      by.add(NoticeChannel.HERE);
     }
     if (by.isEmpty()
         || !whoIsTold.sees(who, notice.conversation())
@@ -75,10 +75,10 @@ class Telling {
     NoticeRow row =
         new NoticeRow(
             0, who, notice.kind(), conversation, cut(notice.words()), now, there ? now : null);
-    long id = notices.insert(row, notice.about(), by.contains(Channel.HERE));
+    long id = notices.insert(row, notice.about(), by.contains(NoticeChannel.HERE));
     if (!there) {
       events.publishEvent(new NoticeGiven(new NoticeId(id), to, by));
-      if (by.contains(Channel.MAIL)) {
+      if (by.contains(NoticeChannel.MAIL)) {
         mail.send(id, to, notice);
       }
     }

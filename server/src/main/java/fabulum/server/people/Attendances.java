@@ -4,9 +4,9 @@ import fabulum.core.attendance.Absence;
 import fabulum.core.attendance.Attendance;
 import fabulum.core.attendance.ByHand;
 import fabulum.core.attendance.Presence;
+import fabulum.core.hours.EnteredSpan;
 import fabulum.core.hours.Hours;
 import fabulum.core.hours.PossibleDates;
-import fabulum.core.hours.Stretch;
 import fabulum.server.access.StaffId;
 import fabulum.server.people.store.AbsenceRow;
 import fabulum.server.people.store.StaffMapper;
@@ -70,7 +70,7 @@ public class Attendances {
   private static Attendance attendance(
       StaffRow row, List<StaffSpanRow> spans, List<AbsenceRow> absences) {
     Hours timetable =
-        new Hours(zone(row), stretches(spans).stream().map(Stretch::span).toList(), Set.of());
+        new Hours(zone(row), stretches(spans).stream().map(EnteredSpan::span).toList(), Set.of());
     Boolean in = row.inByHand();
     Optional<ByHand> byHand =
         in == null || row.byHandAt() == null
@@ -90,10 +90,10 @@ public class Attendances {
     return ZoneId.of(row.zone() == null ? "UTC" : row.zone());
   }
 
-  private static List<Stretch> stretches(List<StaffSpanRow> spans) {
+  private static List<EnteredSpan> stretches(List<StaffSpanRow> spans) {
     return spans.stream()
         .map(span ->
-            new Stretch(
+            new EnteredSpan(
                 DayOfWeek.of(span.dayOfWeek()),
                 span.fromMinute(),
                 span.fromMinute() + span.minutes()))
@@ -125,7 +125,8 @@ public class Attendances {
    * @param coverId who covers usually
    * @param absences days known ahead
    */
-  public record Plan(String zone, List<Stretch> week, @Nullable Long coverId, List<Away> absences) {
+  public record Plan(
+      String zone, List<EnteredSpan> week, @Nullable Long coverId, List<Away> absences) {
     public Plan {
       week = List.copyOf(week);
       absences = List.copyOf(absences);
@@ -181,7 +182,7 @@ public class Attendances {
     } catch (DateTimeException none) {
       bad.add(new FieldProblem("zone", "Not a known time zone."));
     }
-    Stretch.objections(wanted.week()).forEach(why -> bad.add(new FieldProblem("week", why)));
+    EnteredSpan.objections(wanted.week()).forEach(why -> bad.add(new FieldProblem("week", why)));
     Map<Long, StaffRow> everyone =
         staff.list().stream().collect(Collectors.toMap(StaffRow::id, Function.identity()));
     coverObjection(id, wanted.coverId(), everyone)

@@ -9,7 +9,7 @@ import fabulum.server.people.StaffView;
 import fabulum.server.platform.Problem;
 import fabulum.server.platform.Steadily;
 import fabulum.server.schedule.PlanRun.Outcome;
-import fabulum.server.schedule.PlanTimes.Standing;
+import fabulum.server.schedule.PlanTimes.NextTime;
 import fabulum.server.schedule.store.PlannedMapper;
 import java.time.Duration;
 import java.time.Instant;
@@ -89,14 +89,14 @@ class PlanRunner {
    * if not.
    */
   boolean stands(Planned plan) {
-    Standing standing = times.standing(plan, books.row(new ConversationId(plan.conversation())));
-    if (standing instanceof Standing.At at && at.at().equals(plan.dueAt())) {
+    NextTime next = times.nextTime(plan, books.row(new ConversationId(plan.conversation())));
+    if (next instanceof NextTime.At at && at.at().equals(plan.dueAt())) {
       return true;
     }
     transactions.executeWithoutResult(status -> {
-      if (standing instanceof Standing.At at) {
+      if (next instanceof NextTime.At at) {
         keeping.move(plan, at.at());
-      } else if (standing instanceof Standing.Off off) {
+      } else if (next instanceof NextTime.Off off) {
         keeping.hold(plan, off.why());
       } else {
         keeping.over(plan);

@@ -151,26 +151,26 @@ class PlanTimes {
   }
 
   /** When a planned text goes by what holds now. */
-  sealed interface Standing {
+  sealed interface NextTime {
     /** At a moment. */
-    record At(Instant at) implements Standing {}
+    record At(Instant at) implements NextTime {}
 
     /** Not any more, and a person has to know. */
-    record Off(String why) implements Standing {}
+    record Off(String why) implements NextTime {}
 
     /** Not any more: no date is left. */
-    record Over() implements Standing {}
+    record Over() implements NextTime {}
   }
 
   /**
    * When a planned text goes by what holds now: the rules of its zone, the hours of its line and
    * its appointment may have changed since it was planned.
    */
-  Standing standing(Planned plan, Conversation row) {
+  NextTime nextTime(Planned plan, Conversation row) {
     if (plan.rule() != null) {
       return next(plan, row, plan.afterAt())
-          .<Standing>map(Standing.At::new)
-          .orElseGet(Standing.Over::new);
+          .<NextTime>map(NextTime.At::new)
+          .orElseGet(NextTime.Over::new);
     }
     Long appointment = plan.appointment();
     if (appointment != null && plan.typed() != null) {
@@ -180,7 +180,7 @@ class PlanTimes {
     boolean right =
         zone.getRules().getValidOffsets(plan.firstAt()).stream()
             .anyMatch(offset -> isThen(plan, offset.getTotalSeconds()));
-    return new Standing.At(right ? plan.dueAt() : plan.firstAt().atZone(zone).toInstant());
+    return new NextTime.At(right ? plan.dueAt() : plan.firstAt().atZone(zone).toInstant());
   }
 
   private static boolean isThen(Planned plan, int offset) {
@@ -188,17 +188,17 @@ class PlanTimes {
     return then == plan.dueAt().getEpochSecond();
   }
 
-  private Standing told(Planned plan, Conversation row, long id, String typed) {
+  private NextTime told(Planned plan, Conversation row, long id, String typed) {
     Optional<Appointment> appointment =
         appointments.findAppointment(id).filter(one -> one.state() == Appointment.State.AGREED);
     if (appointment.isEmpty()) {
-      return new Standing.Off("The appointment was cancelled.");
+      return new NextTime.Off("The appointment was cancelled.");
     }
     Instant begins = appointment.get().startsAt();
     TimeReader.Reading reading =
         TimeReader.read(typed, hours(row), plan.plannedAt(), Optional.of(begins));
     return reading instanceof TimeReader.Reading.At found
-        ? new Standing.At(found.at())
-        : new Standing.Off("The appointment was moved, and the time for this text has passed.");
+        ? new NextTime.At(found.at())
+        : new NextTime.Off("The appointment was moved, and the time for this text has passed.");
   }
 }

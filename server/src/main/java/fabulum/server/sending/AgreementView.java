@@ -2,7 +2,7 @@ package fabulum.server.sending;
 
 import fabulum.core.agreement.Agreement;
 import fabulum.core.agreement.Agreement.Said;
-import fabulum.core.agreement.Change;
+import fabulum.core.agreement.AgreementChange;
 import fabulum.core.agreement.Ground;
 import fabulum.core.sending.SendQuestion.NumberState;
 import java.time.Instant;
@@ -43,9 +43,9 @@ public record AgreementView(
     static SaidView of(Said said) {
       return new SaidView(
           said.answer(),
-          said.by().map(Change::ground).orElse(null),
-          said.by().map(Change::at).orElse(null),
-          said.by().flatMap(Change::until).orElse(null));
+          said.by().map(AgreementChange::ground).orElse(null),
+          said.by().map(AgreementChange::at).orElse(null),
+          said.by().flatMap(AgreementChange::until).orElse(null));
     }
   }
 }

@@ -2,7 +2,7 @@ package fabulum.server.sending;
 
 import fabulum.core.agreement.Agreement;
 import fabulum.core.agreement.Agreement.Answer;
-import fabulum.core.agreement.Change;
+import fabulum.core.agreement.AgreementChange;
 import fabulum.core.agreement.Ground;
 import fabulum.core.agreement.TextKind;
 import fabulum.server.access.StaffId;
@@ -50,11 +50,11 @@ public class Agreements {
 
   /** The same, where what was noted of the number has been read already. */
   Agreement of(NumberFacts number, LineId line, List<NotedChange> noted) {
-    List<Change> history = new ArrayList<>();
+    List<AgreementChange> history = new ArrayList<>();
     // Who writes first may be answered; whatever was said since weighs more.
     Optional.ofNullable(number.firstWroteAt())
         .map(at ->
-            new Change(
+            new AgreementChange(
                 at,
                 true,
                 Set.of(TextKind.SERVICE),
@@ -122,7 +122,7 @@ public class Agreements {
 
   private static boolean stands(
       List<NotedChange> noted, TextKind kind, Answer answer, Instant now) {
-    List<Change> history = noted.stream().map(NotedChange::change).toList();
+    List<AgreementChange> history = noted.stream().map(NotedChange::change).toList();
     return Stream.concat(
             Stream.of(EVERY_LINE), noted.stream().map(NotedChange::lineId).filter(Objects::nonNull))
         .distinct()

@@ -1,6 +1,6 @@
 package fabulum.server.sending;
 
-import fabulum.core.agreement.Change;
+import fabulum.core.agreement.AgreementChange;
 import fabulum.core.agreement.Ground;
 import fabulum.core.agreement.TextKind;
 import java.time.Instant;
@@ -35,7 +35,7 @@ public record NotedChange(
     @Nullable String staff,
     @Nullable String words) {
 
-  Change change() {
+  AgreementChange change() {
     Set<TextKind> kinds = EnumSet.noneOf(TextKind.class);
     if (service) {
       kinds.add(TextKind.SERVICE);
@@ -43,7 +43,7 @@ public record NotedChange(
     if (news) {
       kinds.add(TextKind.NEWS);
     }
-    return new Change(
+    return new AgreementChange(
         notedAt,
         given,
         kinds,

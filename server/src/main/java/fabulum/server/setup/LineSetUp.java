@@ -64,7 +64,7 @@ public class LineSetUp {
   }
 
   private Map<String, String> said(LineSetup line) {
-    return Wording.of(line, this::siteName, this::teamName);
+    return SettingText.of(line, this::siteName, this::teamName);
   }
 
   /** What decides who sees what is on the line. */

@@ -58,7 +58,7 @@ public class TopicSetUp {
   }
 
   private static Map<String, String> said(TopicView topic) {
-    return Wording.of(
+    return SettingText.of(
         new TopicSetup(topic.name(), topic.colour(), topic.promiseMinutes(), topic.retired()));
   }
 

@@ -2,8 +2,8 @@ package fabulum.server.templates;
 
 import fabulum.core.template.FirstName;
 import fabulum.core.template.SaidTimes;
+import fabulum.core.template.ValueFrom;
 import fabulum.core.template.Values;
-import fabulum.core.template.Whose;
 import fabulum.server.access.StaffId;
 import fabulum.server.conversations.Conversation;
 import fabulum.server.customers.CustomerId;
@@ -59,18 +59,18 @@ class ConversationValues {
       return language;
     }
 
-    void put(Whose whose, String name, @Nullable String value) {
+    void put(ValueFrom whose, String name, @Nullable String value) {
       if (value != null && !value.isBlank()) {
         known.putIfAbsent(key(whose, name), value);
       }
     }
 
     @Override
-    public Optional<String> find(Whose whose, String name) {
+    public Optional<String> find(ValueFrom whose, String name) {
       return Optional.ofNullable(known.get(key(whose, name)));
     }
 
-    private static String key(Whose whose, String name) {
+    private static String key(ValueFrom whose, String name) {
       return whose + " " + name.toLowerCase(Locale.ROOT);
     }
   }
@@ -99,29 +99,29 @@ class ConversationValues {
 
   private void putMine(Known known, StaffId by) {
     String name = people.get(by).name();
-    known.put(Whose.STAFF, "name", name);
-    known.put(Whose.STAFF, "first name", FirstName.of(name).orElse(name));
-    links.list().forEach(link -> known.put(Whose.LINK, link.name(), link.address()));
+    known.put(ValueFrom.STAFF, "name", name);
+    known.put(ValueFrom.STAFF, "first name", FirstName.of(name).orElse(name));
+    links.list().forEach(link -> known.put(ValueFrom.LINK, link.name(), link.address()));
   }
 
   private void putAround(Known known, LineView line, SaidTimes said, StaffId by) {
     putMine(known, by);
-    known.put(Whose.LINE, "name", line.name());
-    known.put(Whose.LINE, "number", line.shownNumber());
-    known.put(Whose.SITE, "name", line.site());
+    known.put(ValueFrom.LINE, "name", line.name());
+    known.put(ValueFrom.LINE, "number", line.shownNumber());
+    known.put(ValueFrom.SITE, "name", line.site());
     var hours = lines.promise(new LineId(line.id())).hours();
     Instant now = clock.instant();
-    known.put(Whose.HOURS, "today", said.openings(hours, now));
-    known.put(Whose.HOURS, "tomorrow", said.openings(hours, now.plus(Duration.ofDays(1))));
+    known.put(ValueFrom.HOURS, "today", said.openings(hours, now));
+    known.put(ValueFrom.HOURS, "tomorrow", said.openings(hours, now.plus(Duration.ofDays(1))));
   }
 
   private static void put(Known known, CustomerView customer) {
-    known.put(Whose.CUSTOMER, "name", customer.name());
-    known.put(Whose.CUSTOMER, "first name", FirstName.of(customer.name()).orElse(null));
-    known.put(Whose.CUSTOMER, "e-mail", customer.email());
-    known.put(Whose.CUSTOMER, "site", customer.site());
+    known.put(ValueFrom.CUSTOMER, "name", customer.name());
+    known.put(ValueFrom.CUSTOMER, "first name", FirstName.of(customer.name()).orElse(null));
+    known.put(ValueFrom.CUSTOMER, "e-mail", customer.email());
+    known.put(ValueFrom.CUSTOMER, "site", customer.site());
     known.language = Optional.ofNullable(customer.language()).orElse("");
-    customer.details().forEach(one -> known.put(Whose.CUSTOMER, one.name(), one.detail()));
+    customer.details().forEach(one -> known.put(ValueFrom.CUSTOMER, one.name(), one.detail()));
   }
 
   private void put(Known known, CustomerWork work, SaidTimes said) {
@@ -130,20 +130,20 @@ class ConversationValues {
         .filter(one -> one.state() == Appointment.State.AGREED && !one.startsAt().isBefore(now))
         .findFirst()
         .ifPresent(one -> {
-          known.put(Whose.APPOINTMENT, "what", one.what());
-          known.put(Whose.APPOINTMENT, "when", said.when(one.startsAt(), now));
-          known.put(Whose.APPOINTMENT, "day", said.day(one.startsAt(), now));
-          known.put(Whose.APPOINTMENT, "time", said.time(one.startsAt()));
-          known.put(Whose.APPOINTMENT, "place", one.place());
+          known.put(ValueFrom.APPOINTMENT, "what", one.what());
+          known.put(ValueFrom.APPOINTMENT, "when", said.when(one.startsAt(), now));
+          known.put(ValueFrom.APPOINTMENT, "day", said.day(one.startsAt(), now));
+          known.put(ValueFrom.APPOINTMENT, "time", said.time(one.startsAt()));
+          known.put(ValueFrom.APPOINTMENT, "place", one.place());
         });
     work.jobs().stream()
         .filter(one -> one.state() == Job.State.OPEN)
         .findFirst()
         .ifPresent(one -> {
-          known.put(Whose.JOB, "what", one.what());
-          known.put(Whose.JOB, "number", one.number());
-          known.put(Whose.JOB, "standing", one.standing());
-          known.put(Whose.JOB, "place", one.place());
+          known.put(ValueFrom.JOB, "what", one.what());
+          known.put(ValueFrom.JOB, "number", one.number());
+          known.put(ValueFrom.JOB, "standing", one.standing());
+          known.put(ValueFrom.JOB, "place", one.place());
         });
   }
 }

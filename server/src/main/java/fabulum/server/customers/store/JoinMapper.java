@@ -19,9 +19,9 @@ public interface JoinMapper {
 
   void moveSingle(long act, Single single, long gone, long stays);
 
-  int fill(Filled filled, long gone, long stays);
+  int fill(FilledField filled, long gone, long stays);
 
-  void rememberFilled(long act, Filled filled);
+  void rememberFilled(long act, FilledField filled);
 
   void setJoined(long gone, long stays, long act);
 
@@ -34,7 +34,7 @@ public interface JoinMapper {
   void moveSingleBack(long act, Single single, long gone, long stays);
 
   /** Empties a field that was filled and still says the same. */
-  void unfill(long act, Filled filled, long gone, long stays);
+  void unfill(long act, FilledField filled, long gone, long stays);
 
   void forget(long act);
 

@@ -1,6 +1,6 @@
 package fabulum.server.enquiries.store;
 
-import fabulum.core.enquiry.Asks;
+import fabulum.core.enquiry.FormPurpose;
 
 /** A form. */
 public record FormRow(
@@ -12,7 +12,7 @@ public record FormRow(
     String intro,
     String wording,
     String colour,
-    Asks asks,
+    FormPurpose asks,
     boolean confirms,
     boolean inUse,
     long version) {}

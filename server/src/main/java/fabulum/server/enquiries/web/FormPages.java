@@ -1,7 +1,7 @@
 package fabulum.server.enquiries.web;
 
-import fabulum.core.enquiry.Asks;
 import fabulum.core.enquiry.FilledForm;
+import fabulum.core.enquiry.FormPurpose;
 import fabulum.core.enquiry.Ink;
 import fabulum.server.enquiries.FormView;
 import fabulum.server.lines.LineView;
@@ -70,7 +70,7 @@ final class FormPages {
     if (lines.size() > 1) {
       html.append(chooser(lines, now));
     }
-    if (form.asks() == Asks.ENQUIRY) {
+    if (form.asks() == FormPurpose.ENQUIRY) {
       html.append(
               "<label for=\"words\">What is it about?</label><textarea id=\"words\" name=\"words\" maxlength=\"1000\"")
           .append(described(now, "WORDS"))
@@ -87,7 +87,7 @@ final class FormPages {
         .append("</span></label>")
         .append(wrong(now, "AGREED"));
     html.append("<button type=\"submit\">")
-        .append(form.asks() == Asks.ENQUIRY ? "Send" : "Agree to texts")
+        .append(form.asks() == FormPurpose.ENQUIRY ? "Send" : "Agree to texts")
         .append("</button></form>");
     return page(form, html.toString(), nonce);
   }
@@ -132,7 +132,7 @@ final class FormPages {
 
   static String done(FormView form, String nonce) {
     String said =
-        form.asks() == Asks.ENQUIRY
+        form.asks() == FormPurpose.ENQUIRY
             ? "Thank you. We have your message and answer by text, to the number you gave us."
             : "Thank you. We have noted that we may text you. Text STOP at any time to end it.";
     return page(form, note(said), nonce);

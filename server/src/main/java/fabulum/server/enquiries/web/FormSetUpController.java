@@ -1,6 +1,6 @@
 package fabulum.server.enquiries.web;
 
-import fabulum.core.enquiry.Asks;
+import fabulum.core.enquiry.FormPurpose;
 import fabulum.server.accounts.SignedIn;
 import fabulum.server.enquiries.FormView;
 import fabulum.server.enquiries.Forms;
@@ -41,7 +41,7 @@ class FormSetUpController {
       @NotNull(message = "An introduction may be empty, but not missing.") String intro,
       @NotNull(message = "A wording is needed.") String wording,
       @NotNull(message = "A colour is needed.") String colour,
-      @NotNull(message = "Say what the form asks for.") Asks asks,
+      @NotNull(message = "Say what the form asks for.") FormPurpose asks,
       boolean confirms,
       boolean inUse,
       @NotNull(message = "Choose at least one line.") List<@NotNull Long> lines,

@@ -1,7 +1,7 @@
 package fabulum.server.notices.store;
 
-import fabulum.core.notice.Channel;
 import fabulum.core.notice.Kind;
+import fabulum.core.notice.NoticeChannel;
 
 /** A row of notice_choice. */
-public record ChosenRow(Kind kind, Channel channel, boolean chosen) {}
+public record ChosenRow(Kind kind, NoticeChannel channel, boolean chosen) {}

@@ -1,7 +1,7 @@
 package fabulum.server.notices.store;
 
-import fabulum.core.notice.Channel;
 import fabulum.core.notice.Kind;
+import fabulum.core.notice.NoticeChannel;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -30,5 +30,5 @@ public interface NoticeMapper {
 
   List<ChosenRow> listChosen(long staffId);
 
-  void choose(long staffId, Kind kind, Channel channel, boolean chosen);
+  void choose(long staffId, Kind kind, NoticeChannel channel, boolean chosen);
 }

@@ -1,7 +1,7 @@
 package fabulum.server.notices.web;
 
-import fabulum.core.notice.Channel;
 import fabulum.core.notice.Kind;
+import fabulum.core.notice.NoticeChannel;
 import fabulum.server.accounts.SignedIn;
 import fabulum.server.notices.NoticeChoices;
 import fabulum.server.notices.NoticeId;
@@ -60,12 +60,12 @@ class NoticeController {
   }
 
   /** How one is told of one kind of thing. */
-  record ChoiceResponse(Kind kind, Set<Channel> by) {}
+  record ChoiceResponse(Kind kind, Set<NoticeChannel> by) {}
 
   /** How I am told of each kind of notice. */
   @GetMapping("/choices")
   List<ChoiceResponse> choices(@AuthenticationPrincipal SignedIn me) {
-    Map<Kind, Set<Channel>> chosen = choices.of(me.id());
+    Map<Kind, Set<NoticeChannel>> chosen = choices.of(me.id());
     return chosen.entrySet().stream()
         .map(one -> new ChoiceResponse(one.getKey(), one.getValue()))
         .toList();
@@ -74,7 +74,7 @@ class NoticeController {
   /** How someone wants to be told of a kind of notice. */
   record ChoiceRequest(
       @NotNull(message = "Say of what.") Kind kind,
-      @NotNull(message = "Say how.") Channel channel,
+      @NotNull(message = "Say how.") NoticeChannel channel,
       boolean wanted) {}
 
   /** Chooses how I am told of a kind of notice. */

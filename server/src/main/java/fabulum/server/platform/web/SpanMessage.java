@@ -1,6 +1,6 @@
 package fabulum.server.platform.web;
 
-import fabulum.core.hours.Stretch;
+import fabulum.core.hours.EnteredSpan;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import java.time.DayOfWeek;
@@ -19,12 +19,12 @@ public record SpanMessage(
     int to) {
 
   /** As the core has it, for callers. */
-  public static SpanMessage of(Stretch stretch) {
+  public static SpanMessage of(EnteredSpan stretch) {
     return new SpanMessage(stretch.day().getValue(), stretch.from(), stretch.to());
   }
 
   /** As callers give it, for the core. */
-  public Stretch stretch() {
-    return new Stretch(DayOfWeek.of(day), from, to);
+  public EnteredSpan stretch() {
+    return new EnteredSpan(DayOfWeek.of(day), from, to);
   }
 }

@@ -1,9 +1,9 @@
 package fabulum.server.setup.web;
 
 import fabulum.core.access.Act;
+import fabulum.core.cost.AllowanceSpan;
 import fabulum.core.cost.Money;
 import fabulum.core.cost.Price;
-import fabulum.core.cost.Span;
 import fabulum.core.cost.Stock;
 import fabulum.core.hours.PossibleDates;
 import fabulum.core.text.OneLine;
@@ -97,7 +97,7 @@ class CostSetUpController {
   record AllowanceMessage(
       @Nullable Long staffId,
       @Nullable Long teamId,
-      @NotNull(message = "Say for which time.") Span span,
+      @NotNull(message = "Say for which time.") AllowanceSpan span,
       @Min(value = 0, message = "0 to 10,000,000 parts.")
           @Max(value = 10_000_000, message = "0 to 10,000,000 parts.")
           int parts) {

@@ -1,7 +1,7 @@
 package fabulum.server.setup.web;
 
 import fabulum.core.access.Act;
-import fabulum.core.notice.Told;
+import fabulum.core.notice.Alerted;
 import fabulum.server.access.Permits;
 import fabulum.server.access.TeamId;
 import fabulum.server.accounts.SignedIn;
@@ -43,7 +43,9 @@ class EscalationSetUpController {
    * @param staffId the person, where one is told
    */
   record EscalationStepMessage(
-      int afterMinutes, @NotNull(message = "Say who is told.") Told told, @Nullable Long staffId) {
+      int afterMinutes,
+      @NotNull(message = "Say who is told.") Alerted told,
+      @Nullable Long staffId) {
     static EscalationStepMessage of(EscalationStep step) {
       return new EscalationStepMessage(step.afterMinutes(), step.told(), step.staffId());
     }

@@ -3,7 +3,7 @@ package fabulum.server.setup.web;
 import fabulum.core.access.Act;
 import fabulum.core.assignment.Way;
 import fabulum.core.attachment.FileKind;
-import fabulum.core.hours.Stretch;
+import fabulum.core.hours.EnteredSpan;
 import fabulum.server.access.Permits;
 import fabulum.server.accounts.SignedIn;
 import fabulum.server.lines.HolidayCalendar;
@@ -109,7 +109,7 @@ class LineSetUpController {
       @Nullable Long version) {
 
     LineSetup setup() {
-      List<Stretch> stretches = week.stream().map(SpanMessage::stretch).toList();
+      List<EnteredSpan> stretches = week.stream().map(SpanMessage::stretch).toList();
       return new LineSetup(
           name,
           number,

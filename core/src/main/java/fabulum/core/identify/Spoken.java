@@ -7,4 +7,4 @@ import java.time.Instant;
  *
  * @param ours whether we sent it
  */
-public record Saying(Instant at, boolean ours, String words) {}
+public record Spoken(Instant at, boolean ours, String words) {}

@@ -2,7 +2,7 @@ package fabulum.server.setup;
 
 import fabulum.core.assignment.Way;
 import fabulum.core.attachment.FileKind;
-import fabulum.core.hours.Stretch;
+import fabulum.core.hours.EnteredSpan;
 import fabulum.server.lines.HolidayCalendar;
 import fabulum.server.lines.LineSending;
 import fabulum.server.lines.LineSetup;
@@ -21,10 +21,10 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /** Settings as people read them, so that two states can be told apart line by line. */
-final class Wording {
+final class SettingText {
   private static final int MINUTES_A_DAY = 24 * 60;
 
-  private Wording() {}
+  private SettingText() {}
 
   static Map<String, String> of(
       LineSetup line, LongFunction<String> site, LongFunction<String> team) {
@@ -89,13 +89,13 @@ final class Wording {
     return hours == 0 ? rest + " min" : rest == 0 ? hours + " h" : hours + " h " + rest + " min";
   }
 
-  private static String week(List<Stretch> week) {
+  private static String week(List<EnteredSpan> week) {
     return week.isEmpty()
         ? "always open"
-        : week.stream().map(Wording::stretch).collect(Collectors.joining(", "));
+        : week.stream().map(SettingText::stretch).collect(Collectors.joining(", "));
   }
 
-  private static String stretch(Stretch stretch) {
+  private static String stretch(EnteredSpan stretch) {
     DayOfWeek day = stretch.day();
     String end = time(stretch.to()) + (stretch.to() > MINUTES_A_DAY ? " next day" : "");
     return day.getDisplayName(TextStyle.SHORT, Locale.ENGLISH)

@@ -18,8 +18,8 @@ import java.util.Set;
  * of nicknames, {@code d:} a detail, {@code r:} a reference, {@code m:} a mail address, {@code p:}
  * a number, {@code a:} an area, {@code t:} what was spoken of.
  */
-final class Terms {
-  private Terms() {}
+final class ClueTerms {
+  private ClueTerms() {}
 
   static Set<String> of(Profile profile) {
     Set<String> terms = new HashSet<>();

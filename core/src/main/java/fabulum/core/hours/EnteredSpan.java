@@ -14,19 +14,19 @@ import java.util.Locale;
  * @param from minutes of that day
  * @param to minutes from the beginning of that day; beyond 1440 they end on the next one
  */
-public record Stretch(DayOfWeek day, int from, int to) {
+public record EnteredSpan(DayOfWeek day, int from, int to) {
 
   /** The stretch of a span. */
-  public static Stretch of(Span span) {
+  public static EnteredSpan of(Span span) {
     int from = span.from().toSecondOfDay() / 60;
-    return new Stretch(span.day(), from, from + span.minutes());
+    return new EnteredSpan(span.day(), from, from + span.minutes());
   }
 
   /** What is wrong with a week, a sentence each; none when it can be. */
-  public static List<String> objections(List<Stretch> week) {
+  public static List<String> objections(List<EnteredSpan> week) {
     List<String> objections = new ArrayList<>();
     List<Span> possible = new ArrayList<>();
-    for (Stretch stretch : week) {
+    for (EnteredSpan stretch : week) {
       String objection = stretch.objection();
       if (objection.isEmpty()) {
         possible.add(stretch.span());

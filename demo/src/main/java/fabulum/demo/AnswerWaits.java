@@ -10,7 +10,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /** How long the customer of one conversation waited each time, as it is kept with the answers. */
-final class Waits {
+final class AnswerWaits {
   private final long conversation;
   private final NewLine line;
   private final List<Object[]> ended = new ArrayList<>();
@@ -18,7 +18,7 @@ final class Waits {
   private @Nullable Instant opened;
   private boolean answered;
 
-  Waits(long conversation, NewLine line) {
+  AnswerWaits(long conversation, NewLine line) {
     this.conversation = conversation;
     this.line = line;
   }

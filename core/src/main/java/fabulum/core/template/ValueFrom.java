@@ -5,7 +5,7 @@ import java.util.Locale;
 import java.util.Optional;
 
 /** What a placeholder takes its value from. */
-public enum Whose {
+public enum ValueFrom {
   CUSTOMER,
   /** The person who writes. */
   STAFF,
@@ -26,7 +26,7 @@ public enum Whose {
   }
 
   /** Reads a word, in any case. */
-  public static Optional<Whose> read(String word) {
+  public static Optional<ValueFrom> read(String word) {
     return Arrays.stream(values()).filter(one -> one.word().equalsIgnoreCase(word)).findFirst();
   }
 }

@@ -12,7 +12,7 @@ import java.util.function.Function;
 import java.util.function.UnaryOperator;
 
 /** The clauses of a sentence that is being read, by what they are about; each is said once. */
-record Draft(Map<String, String> said) {
+record ReadClauses(Map<String, String> said) {
 
   /**
    * Takes a text apart.
@@ -21,7 +21,7 @@ record Draft(Map<String, String> said) {
    * @param about what a clause is about, most often its {@link #firstWord}
    * @throws IllegalArgumentException with a sentence that names the part that cannot be read
    */
-  static Draft read(String text, List<String> parts, UnaryOperator<String> about) {
+  static ReadClauses read(String text, List<String> parts, UnaryOperator<String> about) {
     Map<String, String> said = new LinkedHashMap<>();
     for (String clause : Clauses.split(text)) {
       String part = about.apply(clause);
@@ -32,7 +32,7 @@ record Draft(Map<String, String> said) {
         throw Clauses.saidTwice(clause);
       }
     }
-    return new Draft(said);
+    return new ReadClauses(said);
   }
 
   static String firstWord(String clause) {

@@ -13,14 +13,14 @@ import java.util.Set;
  * @param line the line it is about, by its id; empty for the whole business
  * @param until when an agreement ends by itself; empty for never
  */
-public record Change(
+public record AgreementChange(
     Instant at,
     boolean given,
     Set<TextKind> kinds,
     Ground ground,
     OptionalLong line,
     Optional<Instant> until) {
-  public Change {
+  public AgreementChange {
     kinds = Set.copyOf(kinds);
     if (kinds.isEmpty()) {
       throw new IllegalArgumentException("An agreement is about some kind of text");

@@ -6,24 +6,24 @@ package fabulum.core.attachment;
  * @param mirrored left and right are exchanged, before it is turned
  * @param quarters turned clockwise, 0 to 3
  */
-public record Turn(boolean mirrored, int quarters) {
+public record Rotation(boolean mirrored, int quarters) {
   /** It stands upright. */
-  public static final Turn NONE = new Turn(false, 0);
+  public static final Rotation NONE = new Rotation(false, 0);
 
   /**
    * What a camera noted.
    *
    * @param orientation 1 to 8 (Exif 2.32, 4.6.4, tag 274); anything else is taken for upright
    */
-  public static Turn ofExif(int orientation) {
+  public static Rotation ofExif(int orientation) {
     return switch (orientation) {
-      case 2 -> new Turn(true, 0);
-      case 3 -> new Turn(false, 2);
-      case 4 -> new Turn(true, 2);
-      case 5 -> new Turn(true, 3);
-      case 6 -> new Turn(false, 1);
-      case 7 -> new Turn(true, 1);
-      case 8 -> new Turn(false, 3);
+      case 2 -> new Rotation(true, 0);
+      case 3 -> new Rotation(false, 2);
+      case 4 -> new Rotation(true, 2);
+      case 5 -> new Rotation(true, 3);
+      case 6 -> new Rotation(false, 1);
+      case 7 -> new Rotation(true, 1);
+      case 8 -> new Rotation(false, 3);
       default -> NONE;
     };
   }

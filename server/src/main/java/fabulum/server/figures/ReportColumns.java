@@ -16,11 +16,11 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /** The columns of a report that is made from sums of days, and what stands in them. */
-final class Columns {
+final class ReportColumns {
   private final List<Value> values;
   private final List<Measure> measures;
 
-  private Columns(List<Measure> measures, List<Value> values) {
+  private ReportColumns(List<Measure> measures, List<Value> values) {
     this.measures = measures;
     this.values = values;
   }
@@ -38,12 +38,12 @@ final class Columns {
     }
   }
 
-  static Columns of(Subject subject) {
+  static ReportColumns of(Subject subject) {
     return switch (subject) {
       case ANSWERS -> timed(Measure.ANSWERED, "Answers");
       case FIRST_ANSWERS -> timed(Measure.FIRST_ANSWERED, "First answers");
       case DONE ->
-          new Columns(
+          new ReportColumns(
               List.of(
                   Measure.DONE,
                   Measure.DONE_UNANSWERED,
@@ -57,14 +57,14 @@ final class Columns {
                   count("No answer needed", Measure.NO_ANSWER_NEEDED),
                   count("Reopened", Measure.REOPENED)));
       case TEXTS ->
-          new Columns(
+          new ReportColumns(
               List.of(Measure.RECEIVED, Measure.SENT_BY_HAND, Measure.SENT_AUTOMATICALLY),
               List.of(
                   count("Received", Measure.RECEIVED),
                   count("Sent by hand", Measure.SENT_BY_HAND),
                   count("Sent automatically", Measure.SENT_AUTOMATICALLY)));
       case UNKNOWN ->
-          new Columns(
+          new ReportColumns(
               List.of(Measure.NEW_NUMBER, Measure.IDENTIFIED),
               List.of(
                   count("New numbers", Measure.NEW_NUMBER),
@@ -72,7 +72,7 @@ final class Columns {
                   median(Measure.IDENTIFIED),
                   ninetieth(Measure.IDENTIFIED)));
       case NOT_DELIVERED ->
-          new Columns(
+          new ReportColumns(
               List.of(Measure.NOT_DELIVERED, Measure.SENT_BY_HAND, Measure.SENT_AUTOMATICALLY),
               List.of(
                   count("Not delivered", Measure.NOT_DELIVERED),
@@ -83,7 +83,7 @@ final class Columns {
                           sums.count(Measure.SENT_BY_HAND)
                               + sums.count(Measure.SENT_AUTOMATICALLY))));
       case PEOPLE ->
-          new Columns(
+          new ReportColumns(
               List.of(
                   Measure.ANSWERED,
                   Measure.SENT_BY_HAND,
@@ -102,8 +102,8 @@ final class Columns {
     };
   }
 
-  private static Columns timed(Measure measure, String name) {
-    return new Columns(
+  private static ReportColumns timed(Measure measure, String name) {
+    return new ReportColumns(
         List.of(measure),
         List.of(
             count(name, measure),

@@ -21,13 +21,13 @@ import org.tartarus.snowball.ext.DutchStemmer;
 import org.tartarus.snowball.ext.EnglishStemmer;
 
 /** Stems of words in the languages in which customers write. Not to be shared between threads. */
-final class Stems implements Stemmer {
+final class LanguageStemmer implements Stemmer {
   private final List<Language> languages;
   private final Map<String, Set<String>> known = new HashMap<>();
   private final SnowballStemmer english = new EnglishStemmer();
   private final SnowballStemmer dutch = new DutchStemmer();
 
-  Stems(Collection<Language> languages) {
+  LanguageStemmer(Collection<Language> languages) {
     this.languages = List.copyOf(new TreeSet<>(languages));
   }
 

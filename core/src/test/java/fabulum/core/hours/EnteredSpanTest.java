@@ -8,7 +8,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
-class StretchTest {
+class EnteredSpanTest {
 
   @ParameterizedTest
   @CsvSource(
@@ -24,18 +24,20 @@ class StretchTest {
         "480|1980|The hours on Friday are longer than a day.",
       })
   void whatCannotBeIsSaid(int from, int to, String objection) {
-    List<Stretch> week = List.of(new Stretch(DayOfWeek.FRIDAY, from, to));
-    assertThat(Stretch.objections(week))
+    List<EnteredSpan> week = List.of(new EnteredSpan(DayOfWeek.FRIDAY, from, to));
+    assertThat(EnteredSpan.objections(week))
         .isEqualTo(objection == null ? List.of() : List.of(objection));
     if (objection == null) {
-      assertThat(Stretch.of(week.get(0).span())).isEqualTo(week.get(0));
+      assertThat(EnteredSpan.of(week.get(0).span())).isEqualTo(week.get(0));
     }
   }
 
   @Test
   void theWeekGoesRound() {
-    List<Stretch> week =
-        List.of(new Stretch(DayOfWeek.SUNDAY, 1320, 1500), new Stretch(DayOfWeek.MONDAY, 30, 600));
-    assertThat(Stretch.objections(week)).singleElement().asString().contains("Monday", "00:30");
+    List<EnteredSpan> week =
+        List.of(
+            new EnteredSpan(DayOfWeek.SUNDAY, 1320, 1500),
+            new EnteredSpan(DayOfWeek.MONDAY, 30, 600));
+    assertThat(EnteredSpan.objections(week)).singleElement().asString().contains("Monday", "00:30");
   }
 }

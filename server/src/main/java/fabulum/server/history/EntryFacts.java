@@ -7,11 +7,11 @@ import java.util.ArrayList;
 import java.util.List;
 
 /** What is true of an entry besides its words, as the index keeps it. */
-final class Fact {
+final class EntryFacts {
   static final String AUTOMATIC = "automatic";
   static final String ATTACHED = "attached";
 
-  private Fact() {}
+  private EntryFacts() {}
 
   static String kind(EntryKind kind) {
     return "kind " + kind;

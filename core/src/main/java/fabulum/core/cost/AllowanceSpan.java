@@ -8,7 +8,7 @@ import java.time.temporal.TemporalAdjusters;
  * The time for which an allowance holds. It is counted in local days, so one with a clock change in
  * it has 23 or 25 hours and is one day all the same.
  */
-public enum Span {
+public enum AllowanceSpan {
   /** From midnight to midnight. */
   DAY("today"),
   /** From Monday to Sunday (ISO 8601). */
@@ -18,7 +18,7 @@ public enum Span {
 
   private final String said;
 
-  Span(String said) {
+  AllowanceSpan(String said) {
     this.said = said;
   }
 

@@ -6,7 +6,7 @@ import java.time.format.TextStyle;
 import java.util.Locale;
 
 /** Fills the blanks of one telling. */
-record Wording(Customer who, LocalDate day) {
+record Blanks(Customer who, LocalDate day) {
 
   String fill(String words) {
     return words

@@ -9,14 +9,14 @@ import org.apache.lucene.search.ScoreMode;
 import org.apache.lucene.search.SimpleCollector;
 
 /** Takes two numbers of everything that a search finds. */
-final class Values extends SimpleCollector {
+final class IndexedNumbers extends SimpleCollector {
   private final String first;
   private final String second;
   private final BiConsumer<Long, Long> each;
   private NumericDocValues firsts = DocValues.emptyNumeric();
   private NumericDocValues seconds = DocValues.emptyNumeric();
 
-  Values(String first, String second, BiConsumer<Long, Long> each) {
+  IndexedNumbers(String first, String second, BiConsumer<Long, Long> each) {
     this.first = first;
     this.second = second;
     this.each = each;

@@ -1,7 +1,7 @@
 package fabulum.server.customers.store;
 
 /** Fields that are taken over where the customer who stays has none. */
-public enum Filled {
+public enum FilledField {
   EMAIL("email"),
   SITE("site_id"),
   KIND("kind"),
@@ -9,7 +9,7 @@ public enum Filled {
 
   private final String column;
 
-  Filled(String column) {
+  FilledField(String column) {
     this.column = column;
   }
 

@@ -9,10 +9,10 @@ import java.time.Instant;
  * @param since when it began to be counted
  * @param count how often since then
  */
-public record Pace(Instant since, int count) {
+public record Tally(Instant since, int count) {
 
   /** One more now; what was counted longer ago than a span counts no more. */
-  public Pace next(Instant now, Duration span) {
-    return since.plus(span).isAfter(now) ? new Pace(since, count + 1) : new Pace(now, 1);
+  public Tally next(Instant now, Duration span) {
+    return since.plus(span).isAfter(now) ? new Tally(since, count + 1) : new Tally(now, 1);
   }
 }

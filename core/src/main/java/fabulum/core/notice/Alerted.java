@@ -1,7 +1,7 @@
 package fabulum.core.notice;
 
 /** Whom an escalation step alerts. */
-public enum Told {
+public enum Alerted {
   /** The owner of the conversation; nobody while it is nobody's. */
   OWNER,
   /** Everybody of the team in whose hands it is. */
