@@ -17,6 +17,14 @@ class SightTest {
     return id == 0 ? OptionalLong.empty() : OptionalLong.of(id);
   }
 
+  @Test
+  void everythingIsAllLinesWithNothingHiddenOnAny() {
+    assertThat(Sight.everything(ME).isEverything()).isTrue();
+    assertThat(Sight.nothing(ME).isEverything()).isFalse();
+    Sight narrowed = new Sight(ME, Optional.empty(), Set.of(11L), Set.of());
+    assertThat(narrowed.isEverything()).isFalse();
+  }
+
   /** I am in team 1; lines 10 and 11 are ours, 11 is narrowed; line 20 is another team's. */
   @ParameterizedTest
   @CsvSource({

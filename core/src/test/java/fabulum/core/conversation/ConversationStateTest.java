@@ -137,6 +137,24 @@ class ConversationStateTest {
 
   /** The same story told by a few plain variables. */
   @Test
+  void anAnswerThatIsTakenBackLeavesTheCustomerWaitingAsBeforeAndInSight() {
+    ConversationState answered = ConversationState.begunByCustomer(NINE).personAnswered(TEN);
+    ConversationState open = answered.answerTakenBack(NINE);
+    assertThat(open.group()).isEqualTo(Group.OUR_TURN);
+    assertThat(open.waitingSince()).contains(NINE);
+    assertThat(answered.finished(ELEVEN).answerTakenBack(NINE)).isEqualTo(open);
+  }
+
+  @Test
+  void whatWasNotDeliveredAndIsDealtWithLeavesTheWaitThatIsLeft() {
+    ConversationState failed = ConversationState.begunByUs(NINE).notDelivered(NINE);
+    assertThat(failed.dealtWith(Optional.of(TEN), ELEVEN).waitingSince()).contains(TEN);
+    ConversationState over = failed.dealtWith(Optional.empty(), ELEVEN);
+    assertThat(over.group()).isEqualTo(Group.THEIR_TURN);
+    assertThat(over.dealtWith(Optional.of(TEN), ELEVEN)).as("nobody waited").isEqualTo(over);
+  }
+
+  @Test
   void whateverHappensTheStateIsWhatThePlainStoryGives() {
     Random random = new Random(7);
     for (int round = 0; round < Rounds.of(3_000); round++) {

@@ -72,6 +72,17 @@ class CostTest {
   }
 
   @Test
+  void amountsAreTheSameWhateverTheirDecimalsAndOnlyInOneCurrency() {
+    Money twelve = new Money(new BigDecimal("12.3"), "USD");
+    assertThat(twelve)
+        .isEqualTo(new Money(new BigDecimal("12.30000"), "USD"))
+        .hasSameHashCodeAs(new Money(new BigDecimal("12.30000"), "USD"))
+        .isNotEqualTo(new Money(new BigDecimal("12.30001"), "USD"))
+        .isNotEqualTo(new Money(new BigDecimal("12.3"), "EUR"))
+        .isNotEqualTo("USD 12.30");
+  }
+
+  @Test
   void whatIsNoCurrencyAndNoPriceIsRefused() {
     assertThatThrownBy(() -> new Money(BigDecimal.ONE, "usd"))
         .isInstanceOf(IllegalArgumentException.class);

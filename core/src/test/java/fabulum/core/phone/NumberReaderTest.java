@@ -96,6 +96,15 @@ class NumberReaderTest {
   }
 
   @Test
+  void peopleAbroadReadANumberWithItsCountry() {
+    assertThat(reader.international(new PhoneNumber("+13125550123"))).isEqualTo("+1 312-555-0123");
+    assertThat(reader.international(new NamedSender("LAKEWATCH"))).isEqualTo("LAKEWATCH");
+    PhoneNumber nowhere = new PhoneNumber("+2101234567");
+    assertThat(reader.international(nowhere)).isEqualTo("+2101234567");
+    assertThat(reader.forPeople(nowhere, US)).isEqualTo("+2101234567");
+  }
+
+  @Test
   void aLogShowsOnlyTheEndOfANumber() {
     assertThat(new PhoneNumber("+13125550123").toString()).isEqualTo("…23").doesNotContain("312");
   }
