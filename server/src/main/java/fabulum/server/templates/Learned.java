@@ -173,13 +173,32 @@ class Learned implements DisposableBean {
       // At the start it gets better while it learns.
       taught = fresh;
     }
-    for (AnswerRow answer : rows.listAnswers(0, settings.most())) {
-      if (ending) {
-        return;
-      }
-      learn(fresh, answer);
+    if (learn(fresh, rows.listAnswers(0, settings.most()))) {
+      taught = fresh;
     }
-    taught = fresh;
+  }
+
+  /** Learns from each of them that can be learned; false when the program ends meanwhile. */
+  private boolean learn(Taught to, List<AnswerRow> answers) {
+    List<RuntimeException> failures = new ArrayList<>();
+    for (AnswerRow answer : answers) {
+      if (ending) {
+        return false;
+      }
+      try {
+        learn(to, answer);
+      } catch (RuntimeException e) {
+        failures.add(e);
+      }
+    }
+    if (!failures.isEmpty()) {
+      log.warn(
+          "{} of {} answers could not be learned, the first of them because of",
+          failures.size(),
+          answers.size(),
+          failures.get(0));
+    }
+    return true;
   }
 
   private void learn(Taught to, AnswerRow answer) {
