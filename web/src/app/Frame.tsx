@@ -14,10 +14,10 @@ import { Troubles } from './Troubles';
 /** Fetched when they are first asked for; nothing is typed into them. */
 const KeysHelp = part(() => import('./KeysHelp').then((part) => part.KeysHelp));
 
-/** Fetched when one writes while one moves about. */
+/** Fetched when the user writes while moving about. */
 const WritingStrip = part(() => import('../features/desk').then((part) => part.WritingStrip));
 
-/** The one frame: masthead, and the place one is in. */
+/** The one frame: masthead, and the place the user is in. */
 export function Frame({ session }: { session: Session }) {
   const [words, setAnnounced] = useState('');
   const [help, setHelp] = useState(false);

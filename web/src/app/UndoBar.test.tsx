@@ -6,7 +6,7 @@ import { offerUndo, UNDOABLE, withdrawOffer } from '../shared/ui';
 import { type Answers, show } from '../testing/show';
 import { UndoBar } from './UndoBar';
 
-/** Something one does that can be taken back under this name once the server has answered. */
+/** Something that can be taken back under this name once the server has answered. */
 function Act({ name, answered }: { name: string; answered: Promise<unknown> }) {
   const act = useMutation({
     meta: UNDOABLE,

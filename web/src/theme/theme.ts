@@ -9,7 +9,7 @@ export interface Inks {
   ink: string;
   faintInk: string;
   hairline: string;
-  /** What one can press and what is chosen. */
+  /** What can be pressed and what is chosen. */
   pine: string;
   onPine: string;
   pineWash: string;
@@ -212,7 +212,7 @@ export const theme = createTheme({
     MuiMenuItem: {
       styleOverrides: {
         root: ({ theme: t }) => ({
-          // As the row one is at in a list: a stroke at its side, not a frame that its neighbours cut.
+          // As the current row of a list: a stroke at its side, not a frame that its neighbours cut.
           '&:focus-visible': { outline: 'none', boxShadow: `inset 3px 0 0 ${t.vars?.palette.inks.pine ?? ''}` },
           '&.Mui-focusVisible, &:hover': { backgroundColor: t.vars?.palette.inks.pineWash },
         }),
@@ -253,7 +253,7 @@ export const theme = createTheme({
   },
 });
 
-/** The stroke at the side of where one is in a list. */
+/** The stroke at the side of the current row. */
 export const hereEdge = 'inset 3px 0 0 var(--mui-palette-primary-main)';
 
 /** Note paper: ruled lines and a double margin rule in slate, so that it is unmistakable without colour. */

@@ -105,7 +105,7 @@ export function AttachMenu(props: Props) {
               <Box sx={{ typography: 'body2', color: 'text.secondary' }}>
                 {typed === ''
                   ? 'Files on the shelf, files of this customer and files of earlier texts will appear here.'
-                  : 'No file is called that.'}
+                  : 'No file has that name.'}
               </Box>
             )}
           </>

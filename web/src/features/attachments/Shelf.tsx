@@ -44,7 +44,7 @@ export function Shelf() {
           const shown = found(all, typed);
           return shown.length === 0 ? (
             <Box sx={{ typography: 'body2', color: 'text.secondary' }}>
-              {all.length === 0 ? 'Files that you add here can be attached to any text.' : 'No file is called that.'}
+              {all.length === 0 ? 'Files that you add here can be attached to any text.' : 'No file has that name.'}
             </Box>
           ) : (
             <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>

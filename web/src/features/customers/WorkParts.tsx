@@ -11,7 +11,7 @@ export interface WorkProps {
   zone: string;
   /** Whether anything of the customer can be changed. */
   open: boolean;
-  /** The conversation beside which one works; what is made belongs to it. */
+  /** The conversation beside which the user works; what is made belongs to it. */
   conversation?: number | undefined;
   /** Writes to the customer about one of them. */
   onWrite?: ((about: { appointment: Appointment } | { job: Job }) => void) | undefined;

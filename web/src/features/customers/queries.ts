@@ -63,7 +63,7 @@ export function useReadCustomersAgain() {
   };
 }
 
-/** What one does on a customer’s page. It is shown by reading the page again; what can be taken back is offered so. */
+/** Acts on a customer’s page. It is shown by reading the page again; what can be taken back is offered so. */
 export function useCustomerChange() {
   const again = useReadCustomersAgain();
   return useMutation({

@@ -7,7 +7,7 @@ import { openWriting, ProblemNote, useOpenWriting } from '../../shared/ui';
 import { type WritingHandle, WritingPlace } from '../writing';
 import { useActs, useTypedLately, useWatch } from '../script';
 
-/** The writing place that stays open, with its draft, while one moves about the program. */
+/** The writing place that stays open, with its draft, while the user moves about the program. */
 export function WritingStrip({ session }: { session: Session }) {
   const id = useOpenWriting();
   const inbox = useMatch('/inbox/:id')?.params.id;

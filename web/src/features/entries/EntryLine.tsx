@@ -13,7 +13,7 @@ const Attached = part(() => import('../attachments').then((part) => part.Attache
 
 interface Props {
   line: Printed;
-  /** The first that one has not read. */
+  /** The first that the user has not read. */
   isFirstNew: boolean;
   zone: string;
   customer: string;
@@ -25,9 +25,9 @@ interface Props {
   hits?: Hit[] | undefined;
   /** It is the one that was gone to. */
   here?: boolean;
-  /** What one can do with a text that was not delivered. */
+  /** What can be done with a text that was not delivered. */
   children?: ReactNode;
-  /** What one can do with any text; it shows while one is at it. */
+  /** What can be done with any text; it shows while the pointer or the focus is on it. */
   menu?: ReactNode;
 }
 
@@ -111,7 +111,7 @@ export const EntryLine = memo(function EntryLine(props: Props) {
             py: note ? 0.75 : 0.25,
             mt: named && !newDay ? 1 : 0,
             alignItems: 'baseline',
-            // Out of the way until one is at the text; where nothing can point, always there.
+            // Out of the way until the pointer or the focus is on the text; where nothing can point, always there.
             '@media (hover: hover)': {
               '& .text-menu': { opacity: 0 },
               '&:hover .text-menu, & .text-menu:focus-visible, & .text-menu[aria-expanded=true]': { opacity: 1 },

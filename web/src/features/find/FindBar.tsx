@@ -25,7 +25,7 @@ function counted({ count, at, words }: Find): string {
   return count === 0 ? 'not found' : `${at} of ${count}`;
 }
 
-/** Finds words in a script whose lines are drawn only as one comes to them, and shows only a part of it. */
+/** Finds words in a script whose lines are drawn only as they come into view, and shows only a part of it. */
 export function FindBar({ find, label, plans, children }: Props) {
   const pressed = (event: KeyboardEvent) => {
     if (event.key === 'Enter') find.step(event.shiftKey ? -1 : 1);

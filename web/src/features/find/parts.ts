@@ -2,7 +2,7 @@ import { part } from '../../shared/ui';
 
 const load = () => import('./FindBar').then((part) => part.FindBar);
 
-/** Fetched with the first script, so that it is there when one presses its key. */
+/** Fetched with the first script, so that it is there when its key is pressed. */
 export const FindBar = part(load);
 
 export function fetchFindBar(): void {

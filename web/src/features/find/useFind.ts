@@ -17,7 +17,7 @@ export interface Find {
   setPart: (part: ShownPart) => void;
   /** How many lines have the words; undefined while that is not known. */
   count: number | undefined;
-  /** Which of them one is at, from 1 for the newest; 0 for none. */
+  /** Which of them is current, from 1 for the newest; 0 for none. */
   at: number;
   /** To the next earlier one, or a later one. */
   step: (by: 1 | -1) => void;

@@ -6,7 +6,7 @@ const field = () => document.querySelector<HTMLElement>('[role="search"] input')
 
 /**
  * Ctrl+F opens the finding of a script: what the browser finds by itself are only the lines that are drawn. Pressed again in the field
- * it is the browser's. What one types before the field is there goes into it, and is no key of the script.
+ * it is the browser's. What is typed before the field is there goes into it, and is no key of the script.
  */
 export function useFindKey({ isOpen, open, setWords, words }: Find): void {
   const pressed = useEffectEvent((event: KeyboardEvent) => {

@@ -20,7 +20,7 @@ interface Props {
   onOpen: (row: Row) => void;
 }
 
-/** All that was found; it reads on as one comes near the end. */
+/** All that was found; it reads on as the end comes near. */
 export function HistoryList({ rows, lines, chosen, teamName, hasMore, onMore, onOpen }: Props) {
   const scroller = useRef<HTMLDivElement>(null);
   // eslint-disable-next-line react-hooks/incompatible-library -- no compiler memoises this component

@@ -28,7 +28,7 @@ function countWords(count: number, many: boolean): string {
   return many ? `more than ${count.toLocaleString('en-US')} found` : `${count.toLocaleString('en-US')} found`;
 }
 
-/** Every text, note and event of all lines one sees, found by a sentence; beside it the script at the place that was found. */
+/** Every text, note and event of all lines the user sees, found by a sentence; beside it the script at the place that was found. */
 export function HistoryPlace({ session }: { session: Session }) {
   useTitle('History');
   const navigate = useNavigate();
@@ -193,7 +193,7 @@ interface NothingProps {
   onSay: (next: HistorySentence) => void;
 }
 
-/** Nothing was found: what one may have meant, and where else to look. */
+/** Nothing was found: what may have been meant, and where else to look. */
 function Nothing({ sentence, nearMisses, onSay }: NothingProps) {
   return (
     <Box sx={{ p: 3, color: 'text.secondary', display: 'grid', gap: 1, justifyItems: 'start' }}>

@@ -1,4 +1,4 @@
-/** One candidate: who, how likely, and what one does about it. */
+/** One candidate: who, how likely, and what can be done about it. */
 export const rowStyle = {
   display: 'grid',
   gridTemplateColumns: { xs: '1fr auto', sm: 'minmax(0, 1fr) 92px 148px' },

@@ -30,7 +30,7 @@ interface Props {
   onOpen: (id: number) => void;
 }
 
-/** The list: it scrolls through thousands, and reads on as one comes near the end. */
+/** The list: it scrolls through thousands, and reads on as the end comes near. */
 export function List(props: Props) {
   const { query, rows, me, lines, chosen, empty, topics, read, marks, waiting, name, scroller, onOpen } = props;
   // eslint-disable-next-line react-hooks/incompatible-library -- no compiler memoises this component

@@ -4,7 +4,7 @@ import { countsQuery } from '../../shared/api';
 import { span } from '../../shared/format';
 import { useLeft } from './useLeft';
 
-/** What came while one was away, once one is back. */
+/** What came while the user was away, shown once they are back. */
 export function SinceLeft({ who, onShow }: { who: number; onShow: () => void }) {
   const { left, dismiss } = useLeft(who);
   const counts = useQuery({ ...countsQuery('unread'), enabled: left !== undefined }).data;

@@ -1,13 +1,13 @@
 import { useEffect, useRef } from 'react';
 import { isAsked, isTyping, useMe, useShowsAddress } from '../../shared/ui';
 
-/** Keys that mean the conversation one stands at. */
+/** Keys that act on the current conversation. */
 const MEANT = new Set(['t', 'l', 'h', '+', 'd', 'o', 'a', 'x', 'b', 'r', 'n', 'f', 'i', 'c', 'p', 'q', '-', '.']);
 /** Keys that say that a customer who is proposed is the writer. Nobody can mean a customer they have not seen. */
 const PROPOSED = new Set(['y', 'j', 'k']);
 /** While several are chosen these mean all of them, whatever is shown. */
 const MEANT_FOR_SEVERAL = new Set(['b', 'a', 'd', 'r']);
-/** After these one writes. */
+/** After these the user writes. */
 const BEGIN = new Set(['r', 'n', 'p', 'q']);
 /** Who has waited this long for a script does not expect the key to act any more. What was to be written is kept however long. */
 const LONGEST_MS = 3_000;
@@ -32,11 +32,11 @@ function pressAgain({ key, shiftKey }: Press): void {
 const begins = ({ key }: Press) => BEGIN.has(key.toLowerCase());
 
 /**
- * The person who knows what to do is faster than a script is drawn. A key that means the conversation one stands at waits until that one is
+ * The person who knows what to do is faster than a script is drawn. A key that acts on the current conversation waits until that one is
  * there, and so does all that is typed after it: it never acts on the one before, and is not lost. Escape takes it back. A link that was
  * followed counts at once, although what it leads to is drawn when there is time.
  *
- * @param ready whether what one stands at is shown; nothing is held then
+ * @param ready whether the current conversation is shown; nothing is held then
  * @param several whether several are chosen
  */
 export function useHeldKeys(ready: boolean, several: boolean): void {

@@ -1,7 +1,7 @@
 import { startTransition, useOptimistic } from 'react';
 
 /**
- * Where one is in the list: at the row one has gone to last, whether or not its script has been drawn yet. So arrows that are
+ * The current row of the list: the one the user has gone to last, whether or not its script has been drawn yet. So arrows that are
  * pressed faster than scripts are drawn go on from row to row, and leave none out.
  *
  * @param shown the conversation whose script is shown

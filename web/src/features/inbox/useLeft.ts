@@ -5,7 +5,7 @@ const SAY_EVERY_MS = 60_000;
 /** The person who was away no longer than this has not left. */
 const LEFT_MS = 30 * 60_000;
 
-/** When one left, if one has just come back after a while; and how to be told no more of it. */
+/** When the user left, if they have just come back after a while; and how to be told no more of it. */
 export function useLeft(who: number): { left: Date | undefined; dismiss: () => void } {
   const key = HERE + String(who);
   const [left, setLeft] = useState(() => {

@@ -11,7 +11,7 @@ interface More {
 
 const stored = (name: string) => `place of ${name}`;
 
-/** What comes in above or leaves there moves nothing of what one is looking at. */
+/** What comes in above or leaves there moves nothing of what the user is looking at. */
 function useStill(scroller: RefObject<HTMLDivElement | null>, rows: Conversation[]) {
   const before = useRef(rows);
   useLayoutEffect(() => {
@@ -28,7 +28,7 @@ function useStill(scroller: RefObject<HTMLDivElement | null>, rows: Conversation
 }
 
 /**
- * Keeps the place of a list: while things change, when one comes back to it, and when the page is loaded again. What it
+ * Keeps the place of a list: while things change, when the user comes back to it, and when the page is loaded again. What it
  * stood at is read on first where it has to be; the person who scrolls meanwhile is left alone.
  *
  * @param name under which the place is remembered, in this tab

@@ -109,7 +109,7 @@ export function LaterDialog({ conversation, zone, paper, plan, onClose, onPlanne
       aria-labelledby="later-title"
       fullWidth
       maxWidth="sm"
-      // What is said below grows and shrinks with each word: what one is about to press above does not move.
+      // What is said below grows and shrinks with each word: what is about to be pressed above does not move.
       slotProps={{ container: { sx: { alignItems: 'flex-start' } } }}
     >
       <form

@@ -12,7 +12,7 @@ export const mySignInsQuery = queryOptions({
   staleTime: 0,
 });
 
-/** When someone is in: oneself, or for a lead another person. */
+/** When someone is in: the signed-in person, or for a lead another one. */
 export const planQuery = (staff: number | 'me') =>
   queryOptions({
     queryKey: [...keys.me, 'plan', staff] as const,

@@ -10,7 +10,7 @@ interface Props {
   onAsk?: ((asked: Asked) => void) | undefined;
 }
 
-/** A figure one wants to see the conversations of. */
+/** A figure whose conversations are to be seen. */
 export interface Asked {
   key: string;
   label: string;

@@ -6,7 +6,7 @@ interface Props {
   onBack: (() => void) | undefined;
 }
 
-/** Stands where a conversation was that one does not see, or does not see any more. */
+/** Stands where a conversation was that the user does not see, or does not see any more. */
 export function Closed({ why, onBack }: Props) {
   return (
     <Box role="status" sx={{ p: 3, maxWidth: '60ch' }}>

@@ -43,7 +43,7 @@ function Fact({ name, children }: { name: string; children: ReactNode }) {
   );
 }
 
-/** Who it is, and what one needs to know before answering; or, when that is not known, that it is not. */
+/** Who it is, and what there is to know before answering; or, when that is not known, that it is not. */
 export function Dossier(props: Props) {
   const { dossier, line, me, open, onFold, onBack, acts, topics, setAsideButton, aboutButton } = props;
   const { conversation, customer } = dossier;

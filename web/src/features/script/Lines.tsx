@@ -18,7 +18,7 @@ interface Props {
   zone: string;
   customer: string;
   me: number;
-  /** Up to when one had read it before; what others said since is marked as new. */
+  /** Up to when the user had read it before; what others said since is marked as new. */
   readBefore: string | undefined;
   teamName: (id: number) => string;
   /** Puts the words of a text that was not delivered back onto the paper. */

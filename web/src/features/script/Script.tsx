@@ -104,7 +104,7 @@ export const Script = memo(function Script({ id, session, at, marks, onBack }: P
   const loaded = dossier.data !== undefined;
   useEffect(() => {
     if (begin && loaded) writing.current?.begin('REPLY', asked.words, asked.again);
-    // Once for each time one comes here to write.
+    // Once for each time the user comes here to write.
   }, [begin, loaded, asked]);
   const fold = () => {
     localStorage.setItem(FOLDED, open ? 'yes' : 'no');

@@ -1,6 +1,6 @@
 import { ActButton, ProblemNote, useTakeBack } from '../../shared/ui';
 
-/** Takes back one's own text while it waits to leave. */
+/** Takes back a text of the user's own while it waits to leave. */
 export function TakeBack({ text }: { text: number }) {
   const back = useTakeBack();
   return (

@@ -18,7 +18,7 @@ function linkTo({ conversationId, id }: Entry): string {
   return `${window.location.origin}/inbox/${conversationId}?text=${id}`;
 }
 
-/** What one can do with the words of a text: it shows while one is at the text. */
+/** What can be done with the words of a text: it shows while the pointer or the focus is on the text. */
 export function TextMenu({ entry, onQuote }: Props) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const [making, setMaking] = useState(false);

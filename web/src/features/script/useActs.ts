@@ -34,7 +34,7 @@ function wentOut(queries: QueryClient, id: number): boolean {
   return sendings[sendings.length - 1]?.state.status !== 'error';
 }
 
-/** What one does with a conversation. The live stream brings the result; should it be down, what is shown is read again. */
+/** Acts on a conversation. The live stream brings the result; should it be down, what is shown is read again. */
 export function useActs(id: number, name: string) {
   const queries = useQueryClient();
   const act = useMutation({
@@ -58,7 +58,7 @@ export function useActs(id: number, name: string) {
   const putAway = (address: PutAway, said: string, shown = shownNow(queries, id)) =>
     press(() => ask('POST', address, { path, body: { shown } }), said, address !== NO_ANSWER);
   return {
-    /** `shown` is whose it is where one looks, 0 for nobody's: when a colleague has it by now, it is refused and says who. */
+    /** `shown` is whose it is as shown, 0 for nobody's: when a colleague has it by now, it is refused and says who. */
     take: (shown: number) => press(() => ask('POST', '/api/conversations/{id}/take', { path, body: { shown } })),
     handOver: (to: { person?: number; team?: number }, why: string, said: string) =>
       press(() => ask('POST', '/api/conversations/{id}/hand-over', { path, body: { ...to, why } }), said, true),

@@ -8,7 +8,7 @@ const AGAIN_MS = 4_000;
 /**
  * Says again and again that one is here, of what a person sees, while the page can be seen, and that one has left.
  *
- * @returns up to when one had read it before one came; empty when that is not known or one was never here
+ * @returns up to when the user had read it before they came; empty when that is not known or they were never here
  */
 export function useWatch(id: number, seen: boolean, writing: boolean): string | undefined {
   const queries = useQueryClient();

@@ -10,7 +10,7 @@ const SaveForm = part(() => import('./SaveForm').then((part) => part.SaveForm));
 
 interface Props {
   session: Session;
-  /** The sentence one is in. */
+  /** The sentence that is shown. */
   here: Sayable;
   /** It says nothing in particular, so it need not be saved. */
   plain: boolean;

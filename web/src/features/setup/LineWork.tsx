@@ -47,7 +47,7 @@ export function LineWork({ line, onChange }: Props) {
           <Blank
             name="Also alert"
             value={undefined as number | undefined}
-            unsaid={told.length === 0 ? 'somebody…' : 'and…'}
+            unsaid={told.length === 0 ? 'someone…' : 'and…'}
             options={staff.filter((one) => !told.includes(one.id)).map((one) => ({ value: one.id, words: one.name }))}
             onChange={(id) => id !== undefined && onChange({ tellOfNobodys: [...told, id] })}
           />

@@ -38,7 +38,7 @@ function TeamTopics({ team, topics }: { team: Team; topics: Topic[] }) {
     setOutcome(came);
   };
   const used = topics.filter((topic) => !topic.retired);
-  // What a colleague retires while it is being changed here stays until one is through.
+  // What a colleague retires while it is being changed here stays until that is saved or left.
   const rows = topics.filter((topic) => !topic.retired || topic.id === editing);
   const retired = topics.filter((topic) => topic.retired && topic.id !== editing);
   const free = freeColour(used);

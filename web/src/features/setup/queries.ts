@@ -34,7 +34,7 @@ export const holidaysQuery = (country: string | undefined, region: string | unde
     staleTime: Infinity,
   });
 
-/** All lines, also those whose conversations one does not see; for leads. */
+/** All lines, also those whose conversations the user does not see; for leads. */
 export const allLinesQuery = queryOptions({
   queryKey: [...keys.setup, 'lines'] as const,
   queryFn: () => ask('GET', '/api/setup/lines'),

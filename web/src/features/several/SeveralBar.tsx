@@ -27,7 +27,7 @@ const MOMENTS: { kind: MomentKind; words: string }[] = [
   { kind: 'WHEN_THEY_WRITE', words: 'Until they write' },
 ];
 
-/** How many are chosen, and what one can do with them all. */
+/** How many are chosen, and what can be done with them all. */
 export function SeveralBar({ chosen, count, total, first, zone, topics, onAll, onClear }: Props) {
   const now = useNow();
   const teams = useQuery(teamsQuery).data ?? [];

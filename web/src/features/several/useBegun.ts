@@ -27,10 +27,10 @@ function read(staff: number): Begun | undefined {
 }
 
 /**
- * The words one has begun to write to several. Kept in this browser at every stroke and on the server soon after, under the reference
+ * The words that were begun to several. Kept in this browser at every stroke and on the server soon after, under the reference
  * by which they will be sent.
  *
- * The paper is there at once: what the server kept is read as soon as several are chosen, and does not take the place of what one has
+ * The paper is there at once: what the server kept is read as soon as several are chosen, and does not take the place of what the user has
  * typed meanwhile.
  */
 export function useBegun(staff: number) {

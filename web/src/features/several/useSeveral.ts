@@ -3,7 +3,7 @@ import { useEffect, useRef, useState } from 'react';
 import { ask, readListsAgain, type SeveralAct } from '../../shared/api';
 import { offerUndo, tellOwnAct } from '../../shared/ui';
 
-/** How often one looks how far it has come. */
+/** How often its progress is asked for. */
 const LOOK_MS = 300;
 
 const DONE_WORDS = { TOPIC: 'Topic added', SET_ASIDE: 'Set aside', DONE: 'Done', TEXT: 'Texts sent' };

@@ -8,7 +8,7 @@ interface Props {
   onDone: (saved?: Template) => void;
 }
 
-/** A template made or changed without leaving what one is at. */
+/** A template made or changed without leaving the conversation. */
 export function TemplateDialog({ template, first, onDone }: Props) {
   const title = template ? `Change “${template.title}”` : 'New template';
   return (

@@ -21,7 +21,7 @@ interface Props {
 
 const AT_ONCE = 8;
 
-/** The templates beside the script, filled for this customer, found while one types. */
+/** The templates beside the script, filled for this customer, found while the user types. */
 export function TemplateSheet({ conversation, asked, written, onInsert, onClose }: Props) {
   const { id, version } = conversation;
   const [words, setWords] = useState('');
@@ -58,7 +58,7 @@ export function TemplateSheet({ conversation, asked, written, onInsert, onClose 
         value={words}
         autoComplete="off"
         fullWidth
-        // Asked for just now, one wants to look for something.
+        // Just opened, it is there to look for something.
         // eslint-disable-next-line jsx-a11y/no-autofocus
         autoFocus={asked}
         onKeyDown={pressed}

@@ -15,7 +15,7 @@ import { TemplateForm } from './TemplateForm';
 /** Fetched when the shelf is first looked at. */
 const Shelf = part(() => import('../attachments').then((part) => part.Shelf));
 
-/** The team's texts, as a book one can leaf through. */
+/** The team's texts, as a book to leaf through. */
 export function TemplatesPlace() {
   useTitle('Templates');
   const templates = useQuery(templatesQuery);

@@ -11,7 +11,7 @@ interface Props {
 
 const PLACEHOLDER = /(\{[^{}]*\})/;
 
-/** Where a template is written: its placeholders are framed as one types. */
+/** Where a template is written: its placeholders are framed as they are typed. */
 export function WordsField({ ref, words, error, helperText, onWrite }: Props) {
   const id = useId();
   const type = {

@@ -1,7 +1,7 @@
 import { keepPreviousData, queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
 import { ask, keys } from '../../shared/api';
 
-/** All templates that one sees. */
+/** All templates that the user sees. */
 export const templatesQuery = queryOptions({
   queryKey: [...keys.templates, 'book'],
   queryFn: () => ask('GET', '/api/templates'),

@@ -27,7 +27,7 @@ interface Props extends Omit<Parameters<typeof FromTo>[0], 'conversation'> {
   onEmoji: (sign: string) => void;
   /** What goes with the text is chosen. */
   attach: Omit<Parameters<typeof AttachMenu>[0], 'anchor' | 'onClose'>;
-  /** Why one may not; empty when one may. */
+  /** Why the user may not; empty when they may. */
   refusal: string;
   onTemplates?: (() => void) | undefined;
   /** The emoji were closed without choosing one. */

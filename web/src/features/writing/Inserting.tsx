@@ -23,7 +23,7 @@ interface Props {
 
 const NONE: ReadonlySet<string> = new Set();
 
-/** While one writes: a short name and Tab put its template in; Tab goes to what is still missing in one. */
+/** While the user writes: a short name and Tab put its template in; Tab goes to what is still missing in one. */
 export function Inserting({ id, version, field, tab, words, template, onInsert }: Props) {
   const { data, isPending } = useQuery(shortNamesQuery(id));
   const known = data ?? NONE;

@@ -59,7 +59,7 @@ export function Reasons({ label, check, remedy, children }: ReasonsProps) {
   );
 }
 
-/** What speaks against the text, said before one presses. */
+/** What speaks against the text, said before the button is pressed. */
 export function Objections({ id, check, pressed }: Props) {
   return (
     <Reasons label="Before it is sent" check={check} remedy={(code) => code === 'no-agreement' && <Agreed id={id} />}>

@@ -16,7 +16,7 @@ interface Props {
   onFiles: ((files: Iterable<File>) => void) | undefined;
 }
 
-/** The paper one writes on: plain for a reply, ruled and dashed for a note. */
+/** The paper: plain for a reply, ruled and dashed for a note. */
 export function PaperField({ ref, isNote, label, words, language, refusal, onWrite, onKey, onFiles }: Props) {
   return (
     <Box

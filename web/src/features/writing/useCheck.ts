@@ -14,7 +14,7 @@ interface Asked {
 const SLOW_MS = 300;
 
 /**
- * What speaks against the words and what they cost, by the server: asked while one types, so that it is said before one presses. Also
+ * What speaks against the words and what they cost, by the server: asked while the user types, so that it is said before the button is pressed. Also
  * of no words, since a number may not get any; none while the server has not answered. The first key is asked about at once; those
  * that come before the answer are asked about together.
  * `fresh` when it is about these very words, and not about those of a moment ago.

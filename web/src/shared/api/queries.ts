@@ -42,7 +42,7 @@ export const keys = {
 /** Working time runs on without anyone's touch, so what shows it is read again now and then. */
 export const TIME_RUNS_MS = 30_000;
 
-/** Who is signed in; null for nobody. Read again now and then, for a timetable changes by itself whether one is in. */
+/** Who is signed in; null for nobody. Read again now and then, for a timetable changes by itself whether the user is in. */
 export const sessionQuery = queryOptions({
   queryKey: keys.session,
   queryFn: async (): Promise<Session | null> => {

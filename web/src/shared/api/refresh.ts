@@ -79,7 +79,7 @@ function readListAgain(queries: QueryClient, queryKey: QueryKey, since: (Changed
     .catch(() => queries.invalidateQueries({ queryKey, exact: true }));
 }
 
-/** What one is told of is read again. */
+/** What a message is about is read again. */
 export function readNoticesAgain(queries: QueryClient): void {
   atEase(queries, 'notices', () => void queries.invalidateQueries({ queryKey: keys.notices }));
 }

@@ -1,6 +1,6 @@
 import { Box } from '@mui/material';
 
-/** Says what a colleague has set up otherwise while one was changing it here. */
+/** Says what a colleague has set up otherwise while the user was changing it here. */
 export function Crossed({ what, leave = 'Undo changes' }: { what: string[]; leave?: string }) {
   if (what.length === 0) return null;
   return (

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { useUnsaved } from '../ui';
 
-/** A field as one would have it, and as it was when one began to change it. */
+/** A field as the user wants it, and as it was when they began to change it. */
 interface Edit {
   was: unknown;
   now: unknown;
@@ -12,8 +12,8 @@ function same(one: unknown, other: unknown): boolean {
 }
 
 /**
- * What is set up, with what one has changed of it here and not saved yet. What a colleague saves meanwhile comes through
- * wherever one has changed nothing, so that saving takes none of it back; where both have changed something, it is said.
+ * What is set up, with what the user has changed of it here and not saved yet. What a colleague saves meanwhile comes through
+ * wherever the user has changed nothing, so that saving takes none of it back; where both have changed something, it is said.
  */
 export function useEdits<T extends object>(first: T) {
   const [edits, setEdits] = useState<Partial<Record<keyof T, Edit>>>({});

@@ -9,7 +9,7 @@ interface Props {
   children: ReactNode;
 }
 
-/** A sheet beside what one works on. It scrolls by itself; Escape in it closes it, and the keys go back to where they were. */
+/** A sheet beside the work. It scrolls by itself; Escape in it closes it, and the keys go back to where they were. */
 export function SideSheet({ title, asked, onClose, children }: Props) {
   const heading = useRef<HTMLHeadingElement>(null);
   const before = useRef<Element | null>(null);
@@ -76,7 +76,7 @@ export function SideSheet({ title, asked, onClose, children }: Props) {
   );
 }
 
-/** Room for a sheet beside what one works on; where there is not enough of it, the sheet takes its place, and nothing else’s. */
+/** Room for a sheet beside the work; where there is not enough of it, the sheet takes its place, and nothing else’s. */
 export function Beside({ sheet, children }: { sheet: ReactNode; children: ReactNode }) {
   return (
     <Box

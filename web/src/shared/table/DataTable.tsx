@@ -40,7 +40,7 @@ interface Props<R> {
 const ROW_HEIGHT = 34;
 const AHEAD = 30;
 
-/** A table of any length: only the rows that can be seen are drawn, and more are read as one comes near the end. */
+/** A table of any length: only the rows that can be seen are drawn, and more are read as the end comes near. */
 export function DataTable<R>({
   label,
   name,

@@ -9,7 +9,7 @@ interface Walked {
 }
 
 /**
- * Where one is in a table, and which rows are chosen. Arrows, Page, Home and End walk; with Shift they choose what they pass; the space
+ * The current row of a table, and which rows are chosen. Arrows, Page, Home and End walk; with Shift they choose what they pass; the space
  * bar chooses one, Ctrl+A all that is read, Escape none.
  */
 export function useWalk({ count, keyAt, pageSize, onWalked }: Walked) {

@@ -4,7 +4,7 @@ import type { Ref } from 'react';
 interface Props extends ButtonProps {
   /** Its key, shown on hover. */
   hint?: string;
-  /** Why one may not do it; the button then does nothing but say so. */
+  /** Why the user may not do it; the button then does nothing but say so. */
   refusal?: string;
   ref?: Ref<HTMLButtonElement>;
 }

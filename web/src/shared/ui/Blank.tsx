@@ -22,7 +22,7 @@ export function Blank<T extends string | number | undefined>({
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const close = () => {
     setAnchor(null);
-    // Back to where one was, unless what was chosen has put the cursor elsewhere.
+    // Back to where the focus was, unless what was chosen has put the cursor elsewhere.
     setTimeout(() => document.activeElement === document.body && anchor?.focus());
   };
   const words = options.find((option) => option.value === value)?.words ?? unsaid;

@@ -10,7 +10,7 @@ interface Props {
   longest?: number;
   /** The cursor goes there as soon as it is shown. */
   begin?: boolean;
-  /** It looks like what is around it, until one is in it. */
+  /** It looks like what is around it, until it has the focus. */
   plain?: boolean;
   onChange: (value: string) => void;
 }

@@ -7,7 +7,7 @@ interface Props {
   places: readonly (readonly [string, string])[];
 }
 
-/** The parts of a place, as words one goes to. */
+/** The parts of a place, as words that lead there. */
 export function PlaceTabs({ name, places }: Props) {
   return (
     <Box

@@ -27,7 +27,7 @@ export function refusal(me: Pick<Session, 'may' | 'leads'>, act: Act): string {
   return `You may not ${WORDS[act]}. ${who} can allow it.`;
 }
 
-/** Why one may not do something oneself; empty when one may. */
+/** Why the user may not do something; empty when they may. */
 export function useRefusal(act: Act): string {
   return refusal(useMe(), act);
 }

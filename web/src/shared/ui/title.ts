@@ -7,7 +7,7 @@ function apply(): void {
   document.title = `${unseen > 0 ? `(${unseen}) ` : ''}${place === '' ? '' : `${place}, `}Fabulum`;
 }
 
-/** Says where one is, in the title of the tab: "Hanneke Calloway-Finch, Inbox". */
+/** Says where the user is, in the title of the tab: "Hanneke Calloway-Finch, Inbox". */
 export function useTitle(...parts: (string | undefined)[]): void {
   const words = parts.filter(Boolean).join(', ');
   useEffect(() => {

@@ -1,6 +1,6 @@
 import { useSyncExternalStore } from 'react';
 
-/** Where one writes while one moves about: in which conversation the writing place stays open. Kept in this tab, over a reload. */
+/** Where the user writes while moving about: in which conversation the writing place stays open. Kept in this tab, over a reload. */
 const KEPT = 'fabulum.writing-in';
 const listeners = new Set<() => void>();
 

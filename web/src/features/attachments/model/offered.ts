@@ -27,7 +27,7 @@ function byJob(files: OfferedFiles['kept']): OfferedFiles['kept'] {
   return [...jobs.flatMap(of), ...of(undefined)];
 }
 
-/** What is offered, in the order of its groups; each of the words one types begins a word of the title or of the job. */
+/** What is offered, in the order of its groups; each of the typed words begins a word of the title or of the job. */
 export function offered(files: OfferedFiles, customer: string, typed: string): Offered[] {
   const kept = (group: string) => (file: OfferedFiles['shelf'][number]) => ({
     key: `kept-${file.id}`,

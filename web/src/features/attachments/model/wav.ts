@@ -32,7 +32,7 @@ export function wav(samples: Float32Array, rate = RATE): ArrayBuffer {
   return file;
 }
 
-/** How long one may record, so that the line carries it: in whole seconds, at most five minutes. */
+/** How long a recording may be, so that the line carries it: in whole seconds, at most five minutes. */
 export function longest(mostKilobytes: number): number {
   return Math.min(300, Math.floor((mostKilobytes * 1_000 - HEADER) / OCTETS_A_SECOND));
 }

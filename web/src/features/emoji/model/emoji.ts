@@ -5,7 +5,7 @@ export interface Emoji {
   /** Its name in English. */
   name: string;
   group: string;
-  /** Other words one may look for. */
+  /** Other words to find it by. */
   words: readonly string[];
 }
 

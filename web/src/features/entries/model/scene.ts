@@ -230,7 +230,7 @@ export function deliveryWords(entry: Entry, members: Member[] = []): string {
   }
 }
 
-/** The first line that another person, or the customer, said after one was here; none when that is not known. */
+/** The first line that another person, or the customer, said after the user was here; none when that is not known. */
 export function firstUnread(lines: Printed[], readBefore: string | undefined, me: number): number | undefined {
   if (readBefore === undefined) return undefined;
   return lines.find(({ entry }) => entry.at > readBefore && entry.kind !== 'EVENT' && entry.speaker?.id !== me)?.entry

@@ -15,7 +15,7 @@ export function standingWords(member: Member): string {
 
 const reached = (member: Member) => !member.optedOut && member.state === 'GOOD';
 
-/** Who gets what one writes here. */
+/** Who gets what is written here. */
 export function reachedWords(members: Member[]): string {
   const out = members.filter((member) => !reached(member)).length;
   const all = members.length;

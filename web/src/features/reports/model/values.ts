@@ -75,7 +75,7 @@ export function summingWords(percent: number): string | undefined {
   return percent < 100 ? `${SUMMED} ${percent} % are done, the latest first.` : undefined;
 }
 
-/** The figures of everything, as one would say them. */
+/** The figures of everything, as people say them. */
 export function totalWords({ columns, total }: Report): string {
   return columns
     .map((column, i) => ({ column, value: total.values[i] }))

@@ -1,7 +1,7 @@
 import type { WayToWrite } from '../../../shared/api/types';
 import { moment } from '../../../shared/format';
 
-/** What is different when one writes that way. */
+/** What is different when the text goes that way. */
 export function wayWords(way: WayToWrite, now: Date, zone: string): string {
   const where = way.here
     ? 'this conversation'

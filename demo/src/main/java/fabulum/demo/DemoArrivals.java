@@ -13,7 +13,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
 
 /**
  * What arrives as the demonstration begins: three boat owners write to the dock office together,
- * and one wants no more texts.
+ * and one customer wants no more texts.
  */
 final class DemoArrivals {
   /** Customers of the dock office with one number, who are waiting for nothing. */

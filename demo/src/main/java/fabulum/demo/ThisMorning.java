@@ -17,9 +17,9 @@ import java.util.Optional;
 import org.springframework.jdbc.core.JdbcTemplate;
 
 /**
- * What colleagues did with each other just before one comes in: they handed over, named each other
- * in notes, and brought one in from another team. Done as they do it, so that there are summaries
- * and notices.
+ * What colleagues did with each other just before the lead comes in: they handed over, named each
+ * other in notes, and brought one in from another team. Done as they do it, so that there are
+ * summaries and notices.
  */
 final class ThisMorning {
   private static final long MAREN = 1;

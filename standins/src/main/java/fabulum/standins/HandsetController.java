@@ -21,7 +21,7 @@ import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 import tools.jackson.databind.json.JsonMapper;
 
-/** The handsets page, and the faults one can set on it. */
+/** The handsets page, and the faults that can be set on it. */
 @RestController
 class HandsetController {
   private static final int LONGEST_SENDER = 40;

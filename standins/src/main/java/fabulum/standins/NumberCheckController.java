@@ -73,7 +73,7 @@ class NumberCheckController {
     return new Checked(number, entry.reach(), entry.carrier(), entry.registeredTo());
   }
 
-  /** Of ten numbers one is a landline and one is nobody's. */
+  /** Of ten numbers one is a landline and one belongs to nobody. */
   private static Entry madeUp(String number) {
     char last = number.charAt(number.length() - 1);
     int sum = number.chars().filter(Character::isDigit).map(digit -> digit - '0').sum();

@@ -68,7 +68,7 @@ public record PictureSize(int width, int height) {
     return (long) width * height;
   }
 
-  /** The same shape with a longer side of at most so many pixels; never larger than it is. */
+  /** The same shape with a longer side of at most that many pixels; never larger than it is. */
   public PictureSize within(int longestSide) {
     int longest = Math.max(width, height);
     if (longest <= longestSide) {

@@ -14,7 +14,7 @@ import java.util.OptionalLong;
 /**
  * When someone is in. What they say by hand holds until their timetable or a day known ahead would
  * next change it, and is told to last for as long as the plan then says the same; days known ahead
- * go before the timetable; without either one is in.
+ * go before the timetable; without either the person is in.
  *
  * @param active false for who has left: never in
  * @param byHand what they said last

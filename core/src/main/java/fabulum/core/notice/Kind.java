@@ -31,7 +31,7 @@ public enum Kind {
     return words;
   }
 
-  /** How one is told of it who has chosen nothing. */
+  /** How a person who has chosen nothing is told of it. */
   public Set<NoticeChannel> usual() {
     return switch (this) {
       case MINE, MENTION, UNDELIVERED ->

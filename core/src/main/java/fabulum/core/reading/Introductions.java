@@ -77,7 +77,7 @@ final class Introductions {
     return places;
   }
 
-  /** Whether a word is one of a name that is introduced, as far as one can tell by its place. */
+  /** Whether a word is one of a name that is introduced, as far as its place tells. */
   boolean has(int word) {
     return introduced[word];
   }

@@ -73,7 +73,7 @@ public final class Likeness {
 
   /**
    * How a word sounds, roughly, whichever way it was brought into Latin letters: {@code hyunwoo}
-   * and {@code hyeonu} are one, {@code Wojcik} and {@code Voycik} too.
+   * and {@code hyeonu} are one, {@code philip} and {@code filip} too.
    */
   public static String sound(String word) {
     String s =

@@ -12,7 +12,10 @@ import java.util.regex.Pattern;
 public final class Wording {
   private static final Pattern WORD =
       Pattern.compile("[\\p{L}\\p{N}\\p{M}]+(?:['\u2019\u02bc][\\p{L}\\p{M}]+)*");
-  private static final Pattern POSSESSIVE = Pattern.compile("['\u2019\u02bc]s$|s['\u2019\u02bc]$");
+  private static final Pattern POSSESSIVE = Pattern.compile("['\u2019\u02bc]s$");
+
+  /** What follows the owner in {@code the Wexlers' boat}. */
+  private static final Pattern POSSESSIVE_PLURAL = Pattern.compile("^['\u2019\u02bc]");
 
   /** Where one script follows the other without a space: Chinese characters and kana. */
   private static final Pattern SCRIPT_CHANGE =
@@ -29,9 +32,10 @@ public final class Wording {
           "박", "park", "김", "kim", "이", "lee", "최", "choi", "정", "jung", "강", "kang", "조", "cho",
           "윤", "yoon", "임", "lim", "신", "shin");
 
-  /** Scripts of India, where the last vowel of a word is written and not spoken. */
+  /** In scripts of India a word that ends with a bare consonant has a vowel that is not spoken. */
   private static final Pattern SILENT_A =
-      Pattern.compile("[\\p{IsDevanagari}\\p{IsBengali}\\p{IsGujarati}\\p{IsGurmukhi}]");
+      Pattern.compile(
+          "[\\p{Lo}&&[\\p{IsDevanagari}\\p{IsBengali}\\p{IsGujarati}\\p{IsGurmukhi}]]$");
 
   private Wording() {}
 
@@ -46,7 +50,8 @@ public final class Wording {
         next++;
       }
       String after = text.substring(found.end(), next).replaceAll("[ \\t\\u00a0]+", "");
-      add(words, found.group(), first, after);
+      boolean plural = found.group().endsWith("s") && POSSESSIVE_PLURAL.matcher(after).find();
+      add(words, found.group(), first, plural, plural ? after.substring(1) : after);
       first =
           after.contains(".") || after.contains("!") || after.contains("?") || after.contains("\n");
     }
@@ -59,12 +64,13 @@ public final class Wording {
         || Character.getType(each) == Character.COMBINING_SPACING_MARK;
   }
 
-  private static void add(List<Word> words, String written, boolean first, String after) {
+  private static void add(
+      List<Word> words, String written, boolean first, boolean plural, String after) {
     if (Latin.isNeeded(written)) {
       addForeign(words, written, first, after);
       return;
     }
-    boolean possessive = POSSESSIVE.matcher(written).find();
+    boolean possessive = plural || POSSESSIVE.matcher(written).find();
     String bare = written.replaceFirst("['\u2019\u02bc](?:s|ll|ve|re|d|m)$", "");
     boolean capital = Character.isUpperCase(written.codePointAt(0));
     List<String> plain = Tokens.of(bare);
@@ -88,9 +94,10 @@ public final class Wording {
       }
     }
     for (int i = 0; i < pieces.size(); i++) {
-      for (String token : Tokens.of(Latin.of(pieces.get(i)))) {
-        String plain =
-            SILENT_A.matcher(pieces.get(i)).find() ? token.replaceFirst("(?<=.{3})a$", "") : token;
+      String latin = Latin.of(pieces.get(i));
+      String spoken =
+          SILENT_A.matcher(pieces.get(i)).find() ? latin.replaceFirst("(?<=.{3})a$", "") : latin;
+      for (String plain : Tokens.of(spoken)) {
         words.add(
             new Word(
                 plain,

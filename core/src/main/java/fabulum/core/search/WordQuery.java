@@ -20,7 +20,7 @@ import java.util.regex.Matcher;
  */
 public record WordQuery(
     boolean any, List<Sought> sought, List<Sought> without, List<String> hints) {
-  /** The most words one can look for. */
+  /** The most words that can be looked for. */
   public static final int MOST = 32;
 
   public WordQuery {

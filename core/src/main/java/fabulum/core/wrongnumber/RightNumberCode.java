@@ -74,7 +74,7 @@ public final class RightNumberCode {
   }
 
   /**
-   * Whether a text still proves anything after so many tries in vain.
+   * Whether a text still proves anything after that many failed tries.
    *
    * @param ofOne by its number lately
    * @param ofAll by all numbers lately

@@ -25,6 +25,56 @@ class LikenessTest {
     assertThat(Likeness.of(text, name) > 0.5).isEqualTo(alike);
   }
 
+  @ParameterizedTest
+  @CsvSource({
+    "ada, ada, 1",
+    "od, odd, 0",
+    "hyeonu, hyunwoo, 0.8",
+    "katherine, catherine, 0.8",
+    "philip, filip, 0.8",
+    "oster, ostar, 0.8",
+    "oster, aster, 0.8",
+    "oster, buster, 0",
+    "lindgren, rindgren, 0.8",
+    "linder, rinder, 0.8",
+    "linde, rinde, 0",
+    "lindqvist, lindkvisk, 0.65",
+    "lindqvist, rindkvisk, 0",
+    "marti, morto, 0.6",
+    "almsry, elmasry, 0.65",
+    "abcde, abcdefghij, 0"
+  })
+  void howAlikeTwoWordsAre(String text, String name, double likeness) {
+    assertThat(Likeness.of(text, name)).isEqualTo(likeness);
+    assertThat(Likeness.of(name, text)).isEqualTo(likeness);
+  }
+
+  /** Spellings that one hears alike, and the sound in letters. */
+  @ParameterizedTest
+  @CsvSource({
+    "wojcik, vojsik",
+    "voycik, vosik",
+    "hyunwoo, hunu",
+    "schaefer, saefer",
+    "cathy, kati",
+    "celia, selia",
+    "quincy, kuinsi",
+    "xanthe, ksant",
+    "yates, iates",
+    "zoe, soe",
+    "kyle, kl",
+    "owen, oven",
+    "edward, edard",
+    "ahmad, amad",
+    "rosemarie, rosemari",
+    "lee, li",
+    "joe, joe",
+    "brooke, bruk"
+  })
+  void aWordSoundsAsItsLettersSay(String word, String sound) {
+    assertThat(Likeness.sound(word)).isEqualTo(sound);
+  }
+
   /** Against the plain recurrence over all pairs, without limit and without reusing rows. */
   @Test
   void theDistanceIsThatOfThePlainRecurrence() {

@@ -13,7 +13,7 @@ import org.jspecify.annotations.Nullable;
  * A customer's page, but for their story.
  *
  * @param joinedIntoName the name of the customer they turned out to be
- * @param heardAt when they last wrote, as far as one may see it
+ * @param heardAt when they last wrote, as far as the reader may see it
  */
 public record CustomerPageView(
     CustomerFile file,

@@ -9,7 +9,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param numbers they have now, the preferred one first, as people at home write them
  * @param lists ids of the lists they are on
- * @param heardAt when they last wrote, as far as one may see it
+ * @param heardAt when they last wrote, as far as the reader may see it
  */
 public record CustomerRowView(
     long id,

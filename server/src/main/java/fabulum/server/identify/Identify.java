@@ -149,7 +149,7 @@ public class Identify {
   }
 
   /**
-   * Of several holders, one writes.
+   * Of several holders, one of them writes.
    *
    * @param text which one, for {@link Scope#TEXT}
    */

@@ -54,7 +54,7 @@ class Meant implements DisposableBean {
 
   /**
    * Where these words lie, known for all of them; empty where there is no model, or it takes longer
-   * than one has patience.
+   * than anyone has patience.
    */
   Optional<Meaning> of(Set<String> words, Duration patience) {
     if (without || knows(words)) {

@@ -38,7 +38,7 @@ public record Sheet(String encoding, String separator, List<Row> rows) {
   private static final int MOST_COLUMNS = 200;
   private static final List<Character> SEPARATORS = List.of(',', ';', '\t', '|');
 
-  /** The encodings one can choose. */
+  /** The encodings to choose from. */
   static final List<String> ENCODINGS =
       List.of(
           "UTF-8",

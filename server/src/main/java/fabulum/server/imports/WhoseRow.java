@@ -124,7 +124,8 @@ class WhoseRow {
         return sure(same.get(0));
       }
       return near.isEmpty()
-          ? nobody("Nobody on file is called “" + ref.name() + "”. Import the customer first.")
+          ? nobody(
+              "No customer on file has the name “" + ref.name() + "”. Import the customer first.")
           : new Found(near.get(0), false, "Is it for " + near.get(0).name() + ", who is on file?");
     }
   }

@@ -11,7 +11,7 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What one needs to know before answering.
+ * What a person needs to know before answering.
  *
  * @param customer who it is; empty while to be identified
  * @param holders everybody the number belongs to, by name

@@ -41,7 +41,7 @@ public class Inbox {
   /** The most marks on the time ribbon. */
   public static final int LONGEST_RIBBON = 500;
 
-  /** Beyond this, a count is only "so many and more". */
+  /** Beyond this, a count is only "this many and more". */
   public static final int MOST_COUNTED = 1_000;
 
   private static final int JUMPS = 8;

@@ -38,7 +38,7 @@ public class NoticeChoices {
     return chosen;
   }
 
-  /** Chooses for oneself whether one is told of something in some way. */
+  /** Chooses whether the signed-in person is told of something in some way. */
   @Transactional
   public void choose(StaffId me, Kind kind, NoticeChannel channel, boolean wanted) {
     notices.choose(me.value(), kind, channel, wanted);

@@ -110,7 +110,7 @@ public class Attendances {
     return (known == null ? Attendance.always(ZoneId.of("UTC")) : known).at(clock.instant());
   }
 
-  /** Says of oneself that one is in, or away. */
+  /** The signed-in person says that they are in, or away. */
   @Transactional
   public void setByHand(StaffId me, boolean in) {
     staff.setByHand(me.value(), in, clock.instant());

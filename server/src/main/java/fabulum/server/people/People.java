@@ -64,7 +64,7 @@ public class People {
   /** How someone is called and marked. */
   public record Profile(String name, String initials, Mark mark) {}
 
-  /** Sets how one is called and marked oneself. */
+  /** The signed-in person sets their name and mark. */
   @Transactional
   public void setProfile(StaffId me, Profile wanted) {
     List<FieldProblem> bad = objections(wanted);
@@ -161,7 +161,7 @@ public class People {
     staff.setStays(me.value(), on);
   }
 
-  /** Sets whether single letters are keys for oneself (WCAG 2.1.4). */
+  /** Sets whether single letters are keys for the signed-in person (WCAG 2.1.4). */
   @Transactional
   public void setLetterKeys(StaffId me, boolean on) {
     staff.setLetterKeys(me.value(), on);

@@ -12,8 +12,8 @@ import org.springframework.transaction.support.TransactionSynchronizationManager
  * the lines, for one second. Under load it is then read about once a second and not once a row; a
  * change is seen by everyone soon after a second at most.
  *
- * <p>No caller waits for another one's reading: a caller may hold the connection to the database
- * that the reader is waiting for.
+ * <p>No caller waits while another one reads: a caller may hold the connection to the database that
+ * the reader is waiting for.
  */
 public final class BriefMemory<T> {
   private static final Duration KEPT = Duration.ofSeconds(1);
@@ -35,8 +35,8 @@ public final class BriefMemory<T> {
   }
 
   /**
-   * The thing. While one reads it again the others go on with what was; when it was forgotten,
-   * everybody reads for themselves.
+   * The thing. While one caller reads it again the others go on with what was; when it was
+   * forgotten, everybody reads for themselves.
    */
   public T get() {
     Kept<T> had = kept();

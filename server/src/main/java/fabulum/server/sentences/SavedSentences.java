@@ -54,7 +54,7 @@ public class SavedSentences {
    * @param said as addresses carry it
    * @param group in the inbox
    * @param order in the inbox
-   * @param teamId for that team; null for oneself
+   * @param teamId for that team; null for the signed-in person
    */
   public record NewSentence(
       String name,

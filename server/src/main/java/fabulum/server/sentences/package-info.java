@@ -1,4 +1,4 @@
-/** Sentences that were saved, for oneself or for a team. */
+/** Sentences that were saved, for the person who saved them or for a team. */
 @ApplicationModule(
     allowedDependencies = {"platform", "access", "accounts", "people", "conversations", "inbox"})
 @NullMarked

@@ -51,7 +51,7 @@ public class NumberCheckSetUp {
 
   private static Map<String, String> said(Setting setting) {
     Map<String, String> said = new LinkedHashMap<>();
-    said.put("unknown numbers", setting.automatic() ? "by itself" : "when somebody asks");
+    said.put("unknown numbers", setting.automatic() ? "by itself" : "on request");
     said.put("price", setting.price().stripTrailingZeros().toPlainString());
     said.put("currency", setting.currency());
     return said;

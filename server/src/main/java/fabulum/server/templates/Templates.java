@@ -173,7 +173,7 @@ public class Templates {
     return wanted.retired() || wanted.shortName().isEmpty() ? null : wanted.shortName();
   }
 
-  /** Whether one is as it is wanted. */
+  /** Whether a template is as it is wanted. */
   boolean isSame(Leaf there, TemplateDraft wanted) {
     TemplateRow row = there.row();
     return row.equals(row(row.id(), wanted, row.version()))

@@ -15,7 +15,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /**
  * Appointments and jobs as files and other programs tell them: known again by their outside id, and
- * as these say it, whoever changed them since. The caller has checked them ({@link
+ * as these say it, no matter who changed them since. The caller has checked them ({@link
  * Works#problems}).
  */
 @Service

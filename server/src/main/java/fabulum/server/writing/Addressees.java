@@ -24,7 +24,7 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
-/** Whom one can write to unasked, and on which lines. */
+/** Whom a person can write to unasked, and on which lines. */
 @Service
 public class Addressees {
   private static final int FOUND = 12;
@@ -43,14 +43,14 @@ public class Addressees {
   }
 
   /**
-   * Someone one can write to.
+   * Someone who can be written to.
    *
    * @param number as people at home write it
    * @param address in E.164
    * @param name of the customer; empty when nobody is known to hold the number
    * @param detail the detail that contains what was sought
-   * @param usualLine the line one would write from: the one the customer wrote to last, else one of
-   *     their site; null when there is none such
+   * @param usualLine the line to write from: the one the customer wrote to last, else one of their
+   *     site; null when there is none such
    * @param conversations those there are with the number, the newest first
    */
   public record Person(

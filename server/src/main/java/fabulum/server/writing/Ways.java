@@ -27,7 +27,7 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
-/** From which lines, and to which numbers, one can write to the customer of a conversation. */
+/** From which lines, and to which numbers, a person can write to the customer of a conversation. */
 @Service
 public class Ways {
   private final InSight inSight;

@@ -98,7 +98,7 @@ class OtherFilesTest {
         .contains(
             "DTSTART: the time zone “Mars/Olympus” is not known.",
             "It repeats",
-            "Nobody on file is called “Nobody Atall”",
+            "No customer on file has the name “Nobody Atall”",
             "Is it for Otto Brandt")
         .contains("\"line\":" + (file.substring(0, file.indexOf("UID:a3")).lines().count()));
     JsonNode done = taken(preview, Map.of("answers", Map.of(line(preview, "ASKED"), otto)));

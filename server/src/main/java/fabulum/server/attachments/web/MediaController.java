@@ -26,7 +26,7 @@ class MediaController {
     this.links = links;
   }
 
-  /** The content, for whoever has the signed address. */
+  /** The content, for anyone who has the signed address. */
   @GetMapping("/media/{id}")
   ResponseEntity<Resource> content(
       @PathVariable long id,

@@ -18,7 +18,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
-/** Reading customers: all of them, each one's page, their story. */
+/** Reading customers: all of them, the page of each, their story. */
 @RestController
 @RequestMapping("/api/customers")
 class ClienteleController {

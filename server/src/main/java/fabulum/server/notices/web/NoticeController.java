@@ -23,7 +23,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
-/** One's own notices, and how one wants to be told. */
+/** The notices of the signed-in person, and how they want to be told. */
 @RestController
 @RequestMapping("/api/notices")
 class NoticeController {
@@ -59,7 +59,7 @@ class NoticeController {
     }
   }
 
-  /** How one is told of one kind of thing. */
+  /** How the person is told of one kind of thing. */
   record ChoiceResponse(Kind kind, Set<NoticeChannel> by) {}
 
   /** How I am told of each kind of notice. */

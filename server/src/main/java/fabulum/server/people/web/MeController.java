@@ -23,7 +23,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
-/** What one sets of oneself. */
+/** What the signed-in person sets for themselves. */
 @RestController
 @RequestMapping("/api/me")
 class MeController {
@@ -139,7 +139,7 @@ class MeController {
   }
 
   /**
-   * Where one is signed in.
+   * Where the person is signed in.
    *
    * @param here which of them is this one
    */

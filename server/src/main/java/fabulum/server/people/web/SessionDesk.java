@@ -71,9 +71,9 @@ class SessionDesk {
   /**
    * The session.
    *
-   * @param may what one may do, whatever the conversation
+   * @param may what the person may do, whatever the conversation
    * @param leads names of those who can allow more
-   * @param in whether one is in, and not away
+   * @param in whether the person is in, and not away
    * @param why that is so
    * @param until when that will change by itself
    * @param page what one chose for the page

@@ -42,7 +42,7 @@ class SentenceController {
    * @param place where it is shown; empty for the inbox
    * @param group in the inbox; empty for a sentence of History
    * @param order in the inbox; empty for a sentence of History
-   * @param teamId for that team; empty for oneself
+   * @param teamId for that team; empty for the signed-in person
    */
   record SaveRequest(
       @NotNull(message = "Give it a name.") String name,

@@ -40,7 +40,7 @@ class EscalationSetUpController {
    * A step.
    *
    * @param afterMinutes of working time after the promise is due; negative for before it
-   * @param staffId the person, where one is told
+   * @param staffId the person, where a single person is told
    */
   record EscalationStepMessage(
       int afterMinutes,

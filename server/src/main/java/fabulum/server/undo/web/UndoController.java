@@ -9,7 +9,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RestController;
 
-/** Taking back what one did a moment ago. */
+/** Taking back what a person did a moment ago. */
 @RestController
 class UndoController {
   private final Undo undo;

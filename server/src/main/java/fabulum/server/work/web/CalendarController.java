@@ -37,7 +37,7 @@ class CalendarController {
    */
   record AddressMessage(@Nullable Long siteId) {}
 
-  /** One's own addresses. */
+  /** The addresses of the signed-in person. */
   @GetMapping("/api/calendar-addresses")
   List<CalendarAddress> calendarAddresses(@AuthenticationPrincipal SignedIn me) {
     return addresses.list(me.id());
