@@ -85,4 +85,32 @@ class PastTextReaderTest {
             "There are no words.");
     assertThat(why("Dock office", "", "", "", "x".repeat(40_001))).hasSize(4);
   }
+
+  private RowReader.Row read(String words, String author, String id) {
+    List<Target> targets =
+        Stream.concat(COLUMNS.stream(), Stream.of(Target.of(What.OUTSIDE_ID))).toList();
+    return reader.read(
+        targets, List.of("Dock office", "920 555 0134", "2025-06-09", "sent", words, author, id));
+  }
+
+  @Test
+  void whatJustFitsIsTaken() {
+    PastText text = (PastText) read("w".repeat(40_000), "a".repeat(160), "i".repeat(255));
+    assertThat(text.words()).hasSize(40_000);
+    assertThat(text.toString()).doesNotContain("www");
+    Refused refused = (Refused) read("w".repeat(40_001), "a".repeat(161), "i".repeat(256));
+    assertThat(refused.why())
+        .containsExactly(
+            "Words: at most 40,000 characters.",
+            "By: at most 160 characters.",
+            "Id: at most 255 characters.");
+  }
+
+  @Test
+  void whatIsTooLongForASenderIsNone() {
+    assertThat(why("Dock office", "P".repeat(41), "2025-06-09", "in", "hi", ""))
+        .singleElement()
+        .asString()
+        .startsWith("Number “PPP");
+  }
 }

@@ -14,6 +14,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 class RowReaderTest {
   private static final PhoneNumber ONE = new PhoneNumber("+19205550134");
@@ -96,5 +98,71 @@ class RowReaderTest {
     assertThat(read("", "", "", "", "a@x.example"))
         .isEqualTo(new Refused(List.of("Neither a name nor a number.")));
     assertThat(((Customer) read("", "", "920 555 0134")).numbers()).containsOnlyKeys(ONE);
+  }
+
+  private RowReader.Row cell(What what, String cell) {
+    return reader.read(
+        List.of(), List.of(Target.of(What.NAME), Target.of(what)), List.of("Ada", cell));
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "NAME, 160, Name: at most 160 characters.",
+    "KIND, 40, Kind: at most 40 characters.",
+    "OUTSIDE_ID, 80, Outside id: at most 80 characters.",
+    "CONTACT, 160, Contact: at most 160 characters.",
+    "NOTE, 4000, 'Note: at most 4,000 characters.'"
+  })
+  void whatIsTooLongIsRefusedAndWhatJustFitsIsKept(What what, int most, String why) {
+    Customer ada = (Customer) cell(what, "w".repeat(most));
+    String kept =
+        switch (what) {
+          case NAME -> ada.name();
+          case KIND -> ada.kind().orElse("");
+          case OUTSIDE_ID -> ada.outsideId().orElse("");
+          case CONTACT -> ada.contacts().get(0);
+          default -> ada.notes().get(0);
+        };
+    assertThat(kept).isEqualTo("w".repeat(most));
+    assertThat(cell(what, "w".repeat(most + 1))).isEqualTo(new Refused(List.of(why)));
+  }
+
+  @Test
+  void aNameStandsOnOneLineAndANoteNeedNot() {
+    assertThat(cell(What.CONTACT, "Ada\u0007Marsh"))
+        .isEqualTo(new Refused(List.of("Contact: one line only, without control characters.")));
+    assertThat(((Customer) cell(What.NOTE, "one\ntwo")).notes()).containsExactly("one\ntwo");
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "Mobile, mobile",
+    "Cell phone, mobile",
+    "Handy, mobile",
+    "Home phone, home",
+    "Telefon privat, home",
+    "Work, work",
+    "Business phone, work",
+    "Office, work",
+    "Phone, ''"
+  })
+  void whatKindANumberIsStandsInItsTitle(String title, String kind) {
+    RowReader.Row row =
+        reader.read(List.of(title), List.of(Target.of(What.NUMBER)), List.of("920 555 0134"));
+    assertThat(((Customer) row).numbers()).containsExactly(Map.entry(ONE, kind));
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      quoteCharacter = '"',
+      value = {"'=1+2, =1+2", "'-4, -4", "'@x, @x", "'tis, 'tis", "', '", "=1, =1"})
+  void theApostropheBeforeAFormulaIsTheSpreadsheets(String cell, String bare) {
+    assertThat(Cells.bare(cell)).isEqualTo(bare);
+  }
+
+  @Test
+  void ofALongValueItsBeginningIsSaid() {
+    assertThat(Cells.beginning("w".repeat(40))).isEqualTo("w".repeat(40));
+    assertThat(Cells.beginning("w".repeat(41))).isEqualTo("w".repeat(39) + "…");
   }
 }

@@ -90,4 +90,29 @@ class WorkReaderTest {
         .isEqualTo(Subject.TEXTS);
     assertThat(Subject.guess(List.of("x", "y"))).isEqualTo(Subject.CUSTOMERS);
   }
+
+  private RowReader.Row identified(String id) {
+    return reader.appointment(
+        columns(What.NAME, What.WHAT, What.STARTS, What.OUTSIDE_ID),
+        List.of("Ada", "Survey", "2026-06-09", id));
+  }
+
+  @Test
+  void anIdIsAsLongAsItMayBe() {
+    String most = "i".repeat(255);
+    assertThat(((AppointmentRow) identified(most)).outsideId()).contains(most);
+    assertThat(why(identified(most + "i"))).containsExactly("Id: at most 255 characters.");
+  }
+
+  @Test
+  void anAppointmentBeginsSometime() {
+    assertThat(why(appointment("Ada", "", "Survey", "", "", "")))
+        .containsExactly("When does it start?");
+    assertThat(
+            why(
+                reader.appointment(
+                    columns(What.NAME, What.EMAIL, What.WHAT, What.STARTS),
+                    List.of("Ada", "a@", "Survey", "2026-06-09"))))
+        .containsExactly("E-mail: “a@” is not a valid address.");
+  }
 }

@@ -71,6 +71,16 @@ class RepeatTest {
     "FREQ=YEARLY;BYMONTH=2;BYMONTHDAY=29,      every year on 29 February (leap years only)",
     "FREQ=YEARLY;BYMONTH=2;BYMONTHDAY=-1,      every year on 29 February (28 February in other years)",
     "FREQ=YEARLY;INTERVAL=2;BYMONTH=4;BYMONTHDAY=3, every 2 years on 3 April",
+    "FREQ=YEARLY;BYMONTH=4;BYMONTHDAY=30,      every year on 30 April",
+    "FREQ=YEARLY;BYMONTH=2;BYMONTHDAY=28,      every year on 28 February",
+    "FREQ=MONTHLY;BYMONTHDAY=28,               every month on the 28th",
+    "FREQ=MONTHLY;BYMONTHDAY=29,               every month on the 29th (not in shorter months)",
+    "FREQ=MONTHLY;BYMONTHDAY=1,                every month on the 1st",
+    "FREQ=MONTHLY;BYDAY=1MO,                   every month on the first Monday",
+    "FREQ=MONTHLY;BYDAY=3WE,                   every month on the third Wednesday",
+    "FREQ=MONTHLY;BYDAY=4SU,                   every month on the fourth Sunday",
+    "FREQ=DAILY;INTERVAL=99;COUNT=1000,        'every 99 days, 1000 times'",
+    "FREQ=DAILY;COUNT=1,                       'every day, once'",
   })
   void ruleIsSaidAndWrittenAgain(String rule, String said) {
     Repeat repeat = RepeatText.read(rule);
@@ -91,6 +101,11 @@ class RepeatTest {
         "FREQ=DAILY;COUNT=0",
         "FREQ=DAILY;COUNT=1001",
         "FREQ=DAILY;COUNT=99999999999",
+        "FREQ=DAILY;COUNT=1/",
+        "FREQ=DAILY;COUNT=1:",
+        "FREQ=DAILY;COUNT=",
+        "FREQ=MONTHLY;BYMONTHDAY=0",
+        "FREQ=YEARLY;BYMONTH=4;BYMONTHDAY=31",
         "FREQ=DAILY;COUNT=2;UNTIL=20260611",
         "FREQ=DAILY;UNTIL=2026-06-11",
         "FREQ=DAILY;UNTIL=20260631",

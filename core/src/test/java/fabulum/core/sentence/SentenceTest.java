@@ -208,4 +208,80 @@ class SentenceTest {
     assertThat(fixed.hold(DAY, DAY.plusDays(300))).isTrue();
     assertThat(fixed.hold(DAY.plusDays(1), DAY)).isFalse();
   }
+
+  @Test
+  void wordsThatAreSoughtHaveAtMostEightyCharacters() {
+    String most = "w".repeat(80);
+    Sentence all = Sentence.EVERYTHING;
+    assertThat(saying(all, most, most).ofCustomers(most, all.list(), all.detail()).kind())
+        .isEqualTo(most);
+    assertThatThrownBy(() -> saying(all, most + "w", "")).hasMessageContaining("80 characters");
+    assertThatThrownBy(() -> saying(all, "", most + "w")).hasMessageContaining("80 characters");
+    assertThatThrownBy(() -> all.ofCustomers(most + "w", all.list(), all.detail()))
+        .hasMessageContaining("80 characters");
+  }
+
+  private static Sentence saying(Sentence rest, String called, String saying) {
+    return new Sentence(
+        rest.whose(),
+        rest.line(),
+        rest.site(),
+        rest.topic(),
+        called,
+        saying,
+        rest.toIdentify(),
+        rest.failed(),
+        rest.unread(),
+        rest.left(),
+        rest.days());
+  }
+
+  @Test
+  void theFactsAloneDecideWhereNothingElseIsAsked() {
+    Sentence all = Sentence.EVERYTHING;
+    assertThat(all.about(3).asksForFactsOnly()).isTrue();
+    assertThat(all.about(3).topic()).hasValue(3);
+    assertThat(all.about(3).asksForCustomer()).isFalse();
+    assertThat(saying(all, "ada", "").asksForFactsOnly()).isFalse();
+    assertThat(saying(all, "", "lift").asksForFactsOnly()).isFalse();
+    for (String more : new String[] {"unread", "left ..0", "last 7"}) {
+      Sentence asks = SentenceText.read(more);
+      assertThat(asks).as(more).isNotEqualTo(all);
+      assertThat(asks.asksForFactsOnly()).as(more).isFalse();
+      assertThat(asks.asksForCustomer()).as(more).isFalse();
+    }
+    Sentence kind = all.ofCustomers("firm", OptionalLong.empty(), Optional.empty());
+    Sentence list = all.ofCustomers("", OptionalLong.of(2), Optional.empty());
+    for (Sentence asks : new Sentence[] {kind, list}) {
+      assertThat(asks.asksForCustomer()).isTrue();
+      assertThat(asks.asksForFactsOnly()).isFalse();
+    }
+  }
+
+  private static Duration minutes(long minutes) {
+    return Duration.ofMinutes(minutes);
+  }
+
+  @Test
+  void aSpanOfTimeLeftHoldsItsBeginningAndNotItsEnd() {
+    Left span = new Left(Optional.of(minutes(-5)), Optional.of(minutes(30)));
+    assertThat(span.holds(minutes(-5))).isTrue();
+    assertThat(span.holds(minutes(-5).minusMillis(1))).isFalse();
+    assertThat(span.holds(minutes(30).minusMillis(1))).isTrue();
+    assertThat(span.holds(minutes(30))).isFalse();
+    assertThat(Left.LATE.holds(minutes(-900_000))).isTrue();
+    assertThat(Left.LATE.holds(Duration.ZERO)).isFalse();
+  }
+
+  @Test
+  void timeLeftIsSaidInWholeMinutesUpToAYear() {
+    Duration year = Duration.ofDays(366);
+    assertThat(new Left(Optional.of(year.negated()), Optional.of(year)).from()).isPresent();
+    assertThatThrownBy(() -> new Left(Optional.empty(), Optional.of(year.plusMinutes(1))))
+        .isInstanceOf(IllegalArgumentException.class);
+    assertThatThrownBy(() -> new Left(Optional.of(Duration.ofSeconds(61)), Optional.empty()))
+        .isInstanceOf(IllegalArgumentException.class);
+    assertThatThrownBy(() -> new Left(Optional.of(minutes(5)), Optional.of(minutes(5))))
+        .isInstanceOf(IllegalArgumentException.class);
+  }
 }
