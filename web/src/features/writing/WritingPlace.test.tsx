@@ -719,6 +719,23 @@ describe('the writing place', () => {
       await screen.findByText('“Lift slots” was changed after you put it in.');
     });
 
+    it('keeps what is suggested until what fits the newer words is there', async () => {
+      const page = lay({
+        'GET /api/conversations/7/suggestions': [{ template: LIFT, why: 'its words fit', percent: 90 }],
+      });
+      await screen.findByRole('group', { name: 'Suggested templates' });
+      const newer = later();
+      page.answers['GET /api/conversations/7/suggestions'] = newer.answer;
+      const { conversation } = dossier;
+      const changed = { ...dossier, conversation: { ...conversation, version: conversation.version + 1 } };
+      page.again(cloneElement(page.place, { dossier: changed }));
+      const asked = () => page.asked.filter(({ path }) => path.endsWith('/suggestions')).length;
+      await waitFor(() => expect(asked()).toBe(2));
+      expect(screen.getByRole('group', { name: 'Suggested templates' })).toBeTruthy();
+      await newer.give([]);
+      await waitFor(() => expect(screen.queryByRole('group', { name: 'Suggested templates' })).toBeNull());
+    });
+
     it('offers a short name that stood there before the templates were fetched', async () => {
       const names = later();
       lay({ ...answers, 'GET /api/conversations/7/templates/short-names': names.answer });

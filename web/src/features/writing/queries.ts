@@ -1,5 +1,5 @@
 import { queryOptions } from '@tanstack/react-query';
-import { ask, keys } from '../../shared/api';
+import { ask, keys, untilNewer } from '../../shared/api';
 
 /** What became of a template since it was put into a text. */
 export const sinceQuery = (id: number, version: number) =>
@@ -19,10 +19,13 @@ export const shortNamesQuery = (id: number) =>
   });
 
 /** Templates suggested for what the customer asked; another version of the conversation may ask something else. */
-export const suggestionsQuery = (id: number, version: number) =>
-  queryOptions({
-    queryKey: [...keys.templates, 'suggestions', id, version],
+export function suggestionsQuery(id: number, version: number) {
+  const queryKey = [...keys.templates, 'suggestions', id, version];
+  return queryOptions({
+    queryKey,
     queryFn: () => ask('GET', '/api/conversations/{id}/suggestions', { path: { id } }),
+    placeholderData: untilNewer(queryKey),
     staleTime: 60_000,
     retry: false,
   });
+}
