@@ -252,7 +252,8 @@ class AttachmentsTest {
     assertThat(refused.status()).isEqualTo(422);
     assertThat(refused.json().path("fields").get(0).path("why").asString()).contains(why, name);
     assertThat(attached(priya, conversation)).isEmpty();
-    assertThat(Files.list(data().resolve("files/parts")).toList()).isEmpty();
+    // It may have been closed before anything of it was kept.
+    assertThat(data().resolve("files/parts").toFile().list()).isNullOrEmpty();
   }
 
   @Test
@@ -748,7 +749,8 @@ class AttachmentsTest {
     long conversation = conversation();
     priya.closedWhileUploading(paper(conversation), "sea.jpg", new byte[3_000_000]);
     assertThat(attached(priya, conversation)).isEmpty();
-    assertThat(Files.list(data().resolve("files/parts")).toList()).isEmpty();
+    // It may have been closed before anything of it was kept.
+    assertThat(data().resolve("files/parts").toFile().list()).isNullOrEmpty();
     put(priya, conversation, "plan.pdf", Samples.pdf());
     assertThat(attached(priya, conversation)).hasSize(1);
   }

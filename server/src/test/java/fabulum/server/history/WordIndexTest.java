@@ -11,6 +11,7 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.atomic.AtomicInteger;
@@ -117,11 +118,13 @@ class WordIndexTest {
     int many = 20_000;
     try (Fabulum fabulum = Fabulum.startInBusiness(folder)) {
       receives(fabulum, "a gudgeon");
-      fabulum.tables.update(
-          "insert into entry (conversation_id, at, kind, words)"
-              + " select max(e.conversation_id), max(e.at), 'IN', 'a pintle '"
-              + " from entry e, system_range(1, ?) r group by r.x",
-          many);
+      Map<String, Object> said =
+          fabulum.tables.queryForMap(
+              "select conversation_id, at from entry where words = 'a gudgeon'");
+      Object[] pintle = {said.get("conversation_id"), said.get("at")};
+      fabulum.tables.batchUpdate(
+          "insert into entry (conversation_id, at, kind, words) values (?, ?, 'IN', 'a pintle')",
+          Collections.nCopies(many, pintle));
     }
     clear(folder.resolve("history"));
     try (Fabulum fabulum = Fabulum.start(folder)) {

@@ -2,7 +2,10 @@ package fabulum.server.platform;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.Duration;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Deque;
 import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.concurrent.CountDownLatch;
@@ -12,7 +15,10 @@ import java.util.concurrent.Future;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.concurrent.atomic.AtomicLong;
 import org.junit.jupiter.api.Test;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 class BriefMemoryTest {
   private static final int CONNECTIONS = 4;
@@ -46,6 +52,46 @@ class BriefMemoryTest {
     self.add(memory);
     assertThat(memory.get()).isEqualTo(1);
     assertThat(memory.get()).isEqualTo(2);
+  }
+
+  @Test
+  void afterASecondItIsReadBesideThoseWhoAskAndAfterTwoByThemselves() {
+    AtomicInteger reads = new AtomicInteger();
+    AtomicLong nanos = new AtomicLong();
+    Deque<Runnable> beside = new ArrayDeque<>();
+    BriefMemory<Integer> memory =
+        new BriefMemory<>(reads::incrementAndGet, nanos::get, beside::add);
+    assertThat(memory.get()).isEqualTo(1);
+    nanos.addAndGet(Duration.ofMillis(1_001).toNanos());
+    beside.clear();
+    assertThat(memory.get()).as("while it is read").isEqualTo(1);
+    assertThat(memory.get()).as("and read once only").isEqualTo(1);
+    while (!beside.isEmpty()) {
+      beside.remove().run();
+    }
+    assertThat(memory.get()).isEqualTo(2);
+    nanos.addAndGet(Duration.ofMillis(2_001).toNanos());
+    assertThat(memory.get()).isEqualTo(3);
+    assertThat(reads).hasValue(3);
+  }
+
+  @Test
+  void whatATransactionReadAndRolledBackIsForgotten() {
+    AtomicInteger stored = new AtomicInteger(1);
+    BriefMemory<Integer> memory = new BriefMemory<>(stored::get);
+    TransactionSynchronizationManager.initSynchronization();
+    List<TransactionSynchronization> ends;
+    try {
+      stored.set(2);
+      memory.forget();
+      assertThat(memory.get()).isEqualTo(2);
+      ends = TransactionSynchronizationManager.getSynchronizations();
+    } finally {
+      TransactionSynchronizationManager.clearSynchronization();
+    }
+    stored.set(1);
+    ends.forEach(end -> end.afterCompletion(TransactionSynchronization.STATUS_ROLLED_BACK));
+    assertThat(memory.get()).isEqualTo(1);
   }
 
   /**
