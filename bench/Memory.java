@@ -6,7 +6,6 @@ import fabulum.server.access.StaffId;
 import fabulum.server.people.NewStaff;
 import fabulum.server.people.People;
 import fabulum.server.people.Teams;
-import java.io.File;
 import java.io.IOException;
 import java.net.ServerSocket;
 import java.nio.file.Files;
@@ -16,6 +15,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Random;
+import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
@@ -34,6 +34,7 @@ public final class Memory {
   private static final int LONG_SCRIPT = 5_000;
   private static final int ROUNDS = 60;
   private static final int LIMIT = 768;
+  private static final int MOST_LINES = 200;
 
   public static void main(String[] arguments) throws Exception {
     Path jar = Path.of(arguments[0]);
@@ -81,11 +82,15 @@ public final class Memory {
     List<String> command = new ArrayList<>(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString()));
     command.addAll(options);
     command.addAll(List.of("-jar", jar.toString(), "--server.port=" + port, "--fabulum.data=" + folder, "--fabulum.meaning.used=false"));
-    Process server = new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(new File("/dev/null")).start();
+    Path said = folder.resolve("said.txt");
+    Process server = new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(said.toFile()).start();
     try {
       VolumeClient first = patient(server, port);
       System.out.printf(Locale.ROOT, "%,d texts; just started: %d MB resident%n", texts, megabytes(server, "VmRSS"));
       work(port, staff, first, server);
+    } catch (ExecutionException e) {
+      Files.readString(said).lines().limit(MOST_LINES).forEach(System.out::println);
+      throw e;
     } finally {
       server.destroy();
       server.waitFor();
