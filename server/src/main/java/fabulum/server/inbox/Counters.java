@@ -28,8 +28,7 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.boot.context.event.ApplicationReadyEvent;
-import org.springframework.context.event.EventListener;
+import org.springframework.context.SmartLifecycle;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.event.TransactionPhase;
@@ -37,14 +36,16 @@ import org.springframework.transaction.event.TransactionalEventListener;
 
 /**
  * Counts conversations by what is known of them, kept up with every change, so that counting costs
- * the same however many there are. Kept in memory and counted again at the start.
+ * the same however many there are. Kept in memory and counted again at the start, before the first
+ * request is answered: after a restart all browsers ask at once.
  */
 @Component
-class Counters {
+class Counters implements SmartLifecycle {
   /** Stands for the owner of what nobody owns. */
   static final long NOBODY = 0;
 
   private static final int BEFORE_THE_OTHERS = 0;
+  private static final int BEFORE_REQUESTS = 0;
   private static final Logger log = LoggerFactory.getLogger(Counters.class);
   private static final int CHUNK = 20_000;
 
@@ -81,7 +82,6 @@ class Counters {
    * Counts everything again. The database is never asked while the counters are held: the thread
    * that tells of a commit still has a connection, and waiting for one another would be for ever.
    */
-  @EventListener(ApplicationReadyEvent.class)
   void load() {
     List<FactsRow> rows = new ArrayList<>();
     List<FactsRow> chunk = lists.listFacts(0, CHUNK);
@@ -92,8 +92,28 @@ class Counters {
     Map<Long, Set<Long>> topics = books.topicsOfAll();
     synchronized (this) {
       rows.forEach(row -> place(row, topics.getOrDefault(row.id(), Set.of())));
-      loaded = true;
     }
+  }
+
+  @Override
+  public void start() {
+    load();
+    loaded = true;
+  }
+
+  @Override
+  public void stop() {
+    loaded = false;
+  }
+
+  @Override
+  public boolean isRunning() {
+    return loaded;
+  }
+
+  @Override
+  public int getPhase() {
+    return BEFORE_REQUESTS;
   }
 
   /**
@@ -152,9 +172,6 @@ class Counters {
 
   /** How many stand in each group, for a sentence that facts alone decide. */
   Map<Group, Integer> count(Sentence sentence, Sight sight) {
-    if (!loaded) {
-      load();
-    }
     Map<Long, LineView> byId =
         lines.list().stream().collect(Collectors.toMap(LineView::id, Function.identity()));
     Map<Group, Integer> sums = new EnumMap<>(Group.class);

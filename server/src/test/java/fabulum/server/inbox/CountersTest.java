@@ -15,6 +15,7 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.Test;
+import org.springframework.boot.web.server.context.WebServerApplicationContext;
 
 @OnSharedProgram
 class CountersTest {
@@ -59,5 +60,13 @@ class CountersTest {
                 .mapToInt(Integer::intValue)
                 .sum())
         .isEqualTo(rows);
+  }
+
+  /** After a restart all browsers ask at once, and each would count everything for itself. */
+  @Test
+  void everythingIsCountedBeforeTheFirstRequestIsAnswered() {
+    Counters tally = fabulum.context.getBean(Counters.class);
+    assertThat(tally.isRunning()).isTrue();
+    assertThat(tally.getPhase()).isLessThan(WebServerApplicationContext.START_STOP_LIFECYCLE_PHASE);
   }
 }
