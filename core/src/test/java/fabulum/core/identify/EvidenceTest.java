@@ -22,7 +22,6 @@ import org.junit.jupiter.params.provider.MethodSource;
  */
 class EvidenceTest {
   private static final Path FOLDER = Path.of("src/test/resources/identify");
-  private static final int CANDIDATES = 60;
   private static final int SHOWN = 2;
 
   private static List<String> sets() {
@@ -45,8 +44,7 @@ class EvidenceTest {
     Directory directory = set.directory();
     Map<Long, Profile> profiles = Measured.byId(set.customers());
     for (LabelledCase one : set.cases()) {
-      List<Profile> found =
-          directory.candidates(one.inquiry(), CANDIDATES).stream().map(profiles::get).toList();
+      List<Profile> found = Measured.found(one.inquiry(), directory, profiles);
       Ranking ranking = Identifier.rank(one.inquiry(), found, directory, Optional.empty());
       lines.add(one.id() + ": " + found.size() + " candidates");
       lines.add("  nobody" + likelihood(ranking.nobody()) + said(ranking.nobodysEvidence()));

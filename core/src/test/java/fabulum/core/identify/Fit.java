@@ -30,7 +30,6 @@ final class Fit {
 
   private static Manner manner = Manner.fitted();
 
-  private static final int CANDIDATES = 60;
   private static final int FILLERS = 600;
   private static final int ROUNDS = 4_000;
   private static final double STEP = 0.5;
@@ -163,8 +162,7 @@ final class Fit {
   }
 
   private static Case evidence(Inquiry inquiry, Directory directory, Map<Long, Profile> profiles) {
-    List<Profile> found =
-        directory.candidates(inquiry, CANDIDATES).stream().map(profiles::get).toList();
+    List<Profile> found = Measured.found(inquiry, directory, profiles);
     return Identifier.evidence(inquiry, found, directory, sense());
   }
 

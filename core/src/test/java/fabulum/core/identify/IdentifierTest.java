@@ -25,7 +25,6 @@ class IdentifierTest {
   private static final Instant NOW = Instant.parse("2026-06-09T19:05:00Z");
   private static final ZoneId ZONE = ZoneId.of("America/Chicago");
   private static final String STRANGE = "+17155550177";
-  private static final int CANDIDATES = 60;
 
   /** A customer with whatever a test is about. */
   private static final class Made {
@@ -86,8 +85,7 @@ class IdentifierTest {
     List<Profile> all = List.of(dale.profile(), ines.profile(), firm.profile(), park.profile());
     Directory directory = LabelledSet.directory(all);
     Map<Long, Profile> profiles = Measured.byId(all);
-    List<Profile> found =
-        directory.candidates(inquiry, CANDIDATES).stream().map(profiles::get).toList();
+    List<Profile> found = Measured.found(inquiry, directory, profiles);
     return Identifier.rank(inquiry, found, directory, meaning);
   }
 
@@ -408,12 +406,12 @@ class IdentifierTest {
             Optional.of(new PhoneNumber(STRANGE)),
             List.of(new Spoken(NOW, false, "kowalsky, second wnd")),
             ZONE);
-    assertThat(directory.candidates(inquiry, CANDIDATES)).contains(1L);
+    assertThat(directory.candidates(inquiry, Measured.CANDIDATES)).contains(1L);
     directory.remove(1);
-    assertThat(directory.candidates(inquiry, CANDIDATES)).doesNotContain(1L);
+    assertThat(directory.candidates(inquiry, Measured.CANDIDATES)).doesNotContain(1L);
     directory.put(dale.profile());
     directory.put(dale.profile());
-    assertThat(directory.candidates(inquiry, CANDIDATES)).contains(1L);
+    assertThat(directory.candidates(inquiry, Measured.CANDIDATES)).contains(1L);
     assertThat(directory.size()).isEqualTo(2);
   }
 }

@@ -11,7 +11,7 @@ import java.util.Optional;
 
 /** How well a set of cases is answered. */
 final class Measured {
-  private static final int CANDIDATES = 60;
+  static final int CANDIDATES = 60;
   private static final int BINS = 10;
 
   private int cases;
@@ -34,13 +34,17 @@ final class Measured {
       Weights weights,
       Optional<Sense> sense) {
     for (LabelledCase one : set.cases()) {
-      List<Profile> found =
-          directory.candidates(one.inquiry(), CANDIDATES).stream().map(profiles::get).toList();
+      List<Profile> found = found(one.inquiry(), directory, profiles);
       add(
           set,
           one,
           Identifier.rank(Identifier.evidence(one.inquiry(), found, directory, sense), weights));
     }
+  }
+
+  /** Those who are weighed for an inquiry. */
+  static List<Profile> found(Inquiry inquiry, Directory directory, Map<Long, Profile> profiles) {
+    return directory.candidates(inquiry, CANDIDATES).stream().map(profiles::get).toList();
   }
 
   static Map<Long, Profile> byId(List<Profile> all) {

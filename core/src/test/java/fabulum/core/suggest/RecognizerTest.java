@@ -35,6 +35,17 @@ class RecognizerTest {
     assertThat(new Recognizer().find(FUEL)).isEqualTo(OptionalLong.empty());
   }
 
+  @Test
+  void aTypedAnswerIsRecognizedWhenItIsCloseToATemplate() {
+    Recognizer recognizer = new Recognizer();
+    recognizer.know(1, "The fuel dock is open from seven to six, every day.");
+    recognizer.know(2, "The pump-out works; tokens at the harbour office.");
+    assertThat(recognizer.find("the fuel dock's open from seven to six every day!")).hasValue(1);
+    assertThat(recognizer.find("The pump-out works, tokens are at the office")).hasValue(2);
+    assertThat(recognizer.find("The office is open.")).isEmpty();
+    assertThat(recognizer.find("")).isEmpty();
+  }
+
   @ParameterizedTest
   @CsvSource({
     "can we come, true",

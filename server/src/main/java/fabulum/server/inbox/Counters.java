@@ -56,7 +56,7 @@ class Counters implements SmartLifecycle {
   private final Map<Long, Placed> placed = new HashMap<>();
   private final Map<Placing, Integer> counts = new HashMap<>();
   private final Map<Placing, Placing> known = new HashMap<>();
-  private volatile boolean loaded;
+  private volatile boolean running;
 
   Counters(InboxMapper lists, Bookkeeping books, ChangeFeed feed, Lines lines) {
     this.lists = lists;
@@ -98,17 +98,17 @@ class Counters implements SmartLifecycle {
   @Override
   public void start() {
     load();
-    loaded = true;
+    running = true;
   }
 
   @Override
   public void stop() {
-    loaded = false;
+    running = false;
   }
 
   @Override
   public boolean isRunning() {
-    return loaded;
+    return running;
   }
 
   @Override
